@@ -1,0 +1,62 @@
+import { circuitIdSchema, productionIdSchema, type ProductionId } from '../ids';
+import { REGIONS, type RegionId } from '../power/region';
+import { DOCUMENT_FORMAT, DOCUMENT_VERSION, type Production } from './production';
+import type { Shot } from './shot';
+import { shotIdSchema } from '../ids';
+
+/** A new production with one circuit and nothing else. Ids are handed in. */
+export function blankProduction(
+  ids: { production: string; circuit: string },
+  name: string,
+  regionId: RegionId,
+  currency: string,
+): Production {
+  const region = REGIONS[regionId];
+  return {
+    format: DOCUMENT_FORMAT,
+    version: DOCUMENT_VERSION,
+    id: productionIdSchema.parse(ids.production) as ProductionId,
+    name,
+    note: '',
+    currency,
+    taxIncluded: true,
+    circuits: [
+      {
+        id: circuitIdSchema.parse(ids.circuit),
+        name: 'House circuit',
+        region: regionId,
+        voltageV: region.voltageV,
+        frequencyHz: region.frequencyHz,
+        ratedA: region.breakersA.at(-1)!,
+        otherLoadW: 0,
+      },
+    ],
+    shots: [],
+    shelf: { bulbs: [], parts: [] },
+    fixtures: [],
+    builds: [],
+  };
+}
+
+/** A shot as most begin: a face at conversation distance, 25 fps, ISO 800. */
+export function blankShot(id: string, name: string): Shot {
+  return {
+    id: shotIdSchema.parse(id),
+    name,
+    note: '',
+    use: 'face',
+    distanceM: 1.2,
+    coverageWidthM: 0.4,
+    coverageHeightM: 0.5,
+    isoSpeed: 800,
+    fNumber: 2.8,
+    frameRateHz: 25,
+    shutterAngleDeg: 180,
+    offsetStops: 0,
+    calibrationLxS: 250,
+    cctK: 4000,
+    softnessDeg: 30,
+    evennessStops: 0.5,
+    budgetMinor: null,
+  };
+}

@@ -1,0 +1,54 @@
+import { applyPatches, enablePatches, produceWithPatches, type Patch } from 'immer';
+import { z } from 'zod';
+import type { Production } from './production';
+
+enablePatches();
+
+/** One change as data: undo, autosave and conflict detection all read these. */
+export interface Edit {
+  /** what was done, as the undo list words it */
+  label: string;
+  patches: Patch[];
+  inverse: Patch[];
+}
+
+/** Makes an edit by changing a draft; null when nothing changed. */
+export function edit(
+  document: Production,
+  label: string,
+  change: (draft: Production) => void,
+): { document: Production; edit: Edit } | null {
+  const [next, patches, inverse] = produceWithPatches(document, (draft: Production) => {
+    change(draft);
+  });
+  return patches.length ? { document: next, edit: { label, patches, inverse } } : null;
+}
+
+export const applyEdit = (document: Production, { patches }: Edit): Production =>
+  applyPatches(document, patches);
+
+export const revertEdit = (document: Production, { inverse }: Edit): Production =>
+  applyPatches(document, inverse);
+
+/** Patches as they come through the door; a path never reaches an object's prototype. */
+export const patchSchema = z.object({
+  op: z.enum(['add', 'remove', 'replace']),
+  path: z
+    .array(
+      z.union([
+        z.number().int().min(0),
+        z.string().max(80).refine((key) => !['__proto__', 'constructor', 'prototype'].includes(key)),
+      ]),
+    )
+    .max(12),
+  value: z.json().optional(),
+});
+
+/** Applies patches from outside; throws nothing, because a bad path is the sender's mistake. */
+export function applyForeignPatches(document: Production, patches: z.infer<typeof patchSchema>[]) {
+  try {
+    return applyPatches(document, patches as Patch[]);
+  } catch {
+    return null;
+  }
+}

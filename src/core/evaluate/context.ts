@@ -1,0 +1,70 @@
+import type { Circuit } from '../document/circuit';
+import type { Build, Production } from '../document/production';
+import type { Shot } from '../document/shot';
+import { FORMS, readParameters } from '../forms';
+import type { FormContext, FormDefinition } from '../forms/form';
+import type { ResolvedBuild } from '../forms/resolved';
+import type { Fixture } from '../verdict/fixture';
+import { fullCurrentA } from '../power/plan';
+import { assert } from '../result';
+
+/** A build with everything it refers to looked up. */
+export interface Scene {
+  document: Production;
+  build: Build;
+  shot: Shot;
+  circuit: Circuit;
+  fixture: Fixture | null;
+  context: FormContext;
+}
+
+export function findBuild(document: Production, buildId: string): Build | undefined {
+  return document.builds.find((build) => build.id === buildId);
+}
+
+/** References are checked at the document's door, so a missing one is a programming mistake. */
+export function sceneOf(document: Production, build: Build): Scene {
+  const shot = document.shots.find(({ id }) => id === build.shotId);
+  const circuit = document.circuits.find(({ id }) => id === build.circuitId);
+  assert(shot && circuit, `build ${build.id} refers to a shot and a circuit of its production`);
+  const { bulbs, parts } = document.shelf;
+  return {
+    document,
+    build,
+    shot,
+    circuit,
+    fixture: document.fixtures.find(({ id }) => id === build.fixtureId) ?? null,
+    context: {
+      shot,
+      circuit,
+      bulb: (id) => bulbs.find((bulb) => bulb.id === id) ?? null,
+      part: (id) => parts.find((part) => part.id === id) ?? null,
+    },
+  };
+}
+
+export interface Resolution {
+  form: FormDefinition;
+  parameters: unknown;
+  resolved: ResolvedBuild;
+}
+
+/** Resolves a build, or null when its form is unknown here or its parameters do not fit it. */
+export function resolveScene({ build, context }: Scene): Resolution | null {
+  const form = FORMS.get(build.form);
+  if (!form) return null;
+  const read = readParameters(form, build.parameters);
+  if (!read.ok) return null;
+  return { form, parameters: read.value, resolved: form.resolve(read.value, context) };
+}
+
+/** Current the circuit already carries: other builds, every copy fully up, and its other load. */
+export function otherLoadA({ document, build, circuit }: Scene): number {
+  const neighbours = document.builds.filter(
+    (other) => other.circuitId === circuit.id && other.id !== build.id,
+  );
+  return neighbours.reduce((sum, other) => {
+    const found = resolveScene(sceneOf(document, other));
+    return sum + (found ? other.copies * fullCurrentA(found.resolved, circuit.voltageV) : 0);
+  }, circuit.otherLoadW / circuit.voltageV);
+}

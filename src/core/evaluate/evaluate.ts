@@ -1,0 +1,175 @@
+import type { Production } from '../document/production';
+import { collectFindings, type Finding } from '../findings/finding';
+import type { Drawing } from '../forms/drawing';
+import type { ResolvedBuild } from '../forms/resolved';
+import { fallOffCurve, type FallOffPoint } from '../light/falloff';
+import { illuminanceLx } from '../light/illuminance';
+import type { Evenness } from '../light/evenness';
+import { dimmerFindings } from '../power/dimmerFindings';
+import { heatFindings } from '../power/heat';
+import { loadFindings } from '../power/loadFindings';
+import { planPower, type PowerPlan } from '../power/plan';
+import { accept, refuse, type Result } from '../result';
+import { planPurchase, type Purchase } from '../shop/purchase';
+import { labelFindings } from '../units/sanity';
+import { compare, type Comparison, type Contender } from '../verdict/compare';
+import { colourFindings, colourRung, flickerFindings, flickerRung } from './colourRungs';
+import { findBuild, otherLoadA, resolveScene, sceneOf, type Resolution, type Scene } from './context';
+import { costRung, heatRung, powerRung } from './costRungs';
+import { evaluateLight, type LightResult } from './light';
+import { lightFindings } from './lightFindings';
+import { evennessRung, lightRung, softnessRung, stopsRung } from './lightRungs';
+import type { Readout } from './readout';
+
+/** Everything the engines say about one build. Plain data: it can be printed as JSON. */
+export interface Readouts {
+  buildId: string;
+  formId: string;
+  /** nine rungs in ladder order; empty when the form could not be resolved */
+  rungs: Readout[];
+  findings: Finding[];
+  facts: ResolvedBuild['facts'];
+  pieces: ResolvedBuild['pieces'];
+  steps: ResolvedBuild['steps'];
+  purchase: Purchase;
+  evenness: Evenness | null;
+  fallOff: FallOffPoint[];
+  comparisons: Comparison[];
+  massKg: number;
+  folded: ResolvedBuild['folded'];
+  /** lux reached over lux wanted; how full the jar is */
+  filled: number;
+  cctK: number | null;
+  drawing: Drawing | null;
+}
+
+export interface EvaluateOptions {
+  /** cells along each side of the evenness grid, 2…64 */
+  gridCells?: number;
+}
+
+/**
+ * The one entry to the engines, used by screens, command line and HTTP alike.
+ * @returns problems when the document has no such build
+ */
+export function evaluate(
+  document: Production,
+  buildId: string,
+  options: EvaluateOptions = {},
+): Result<Readouts> {
+  const build = findBuild(document, buildId);
+  if (!build) return refuse('no_such_build', `This production has no build “${buildId}”.`, 'builds');
+  const scene = sceneOf(document, build);
+  const found = resolveScene(scene);
+  return accept(found ? readoutsOf(scene, found, options) : unresolved(scene));
+}
+
+/** A build this version cannot work out is kept as it is and says so. */
+function unresolved({ build }: Scene): Readouts {
+  return {
+    buildId: build.id,
+    formId: build.form,
+    rungs: [],
+    findings: [
+      {
+        id: 'form.unknown',
+        severity: 'unknown',
+        title: 'This form is not known here',
+        message: `“${build.name}” is a “${build.form}”, or holds parameters this version does not understand. It is kept untouched; a newer Lantern Jar may open it.`,
+        source: 'This version’s list of forms',
+        where: {},
+      },
+    ],
+    facts: [],
+    pieces: [],
+    steps: [],
+    purchase: { lines: [], spentNowMinor: 0, fullMinor: 0, fullPerLightMinor: 0 },
+    evenness: null,
+    fallOff: [],
+    comparisons: [],
+    massKg: 0,
+    folded: { widthM: 0, heightM: 0, depthM: 0 },
+    filled: 0,
+    cctK: null,
+    drawing: null,
+  };
+}
+
+function readoutsOf(scene: Scene, { form, parameters, resolved }: Resolution, options: EvaluateOptions): Readouts {
+  const { document, build, shot, circuit, context } = scene;
+  const light = evaluateLight(resolved, shot, options.gridCells);
+  const plan = planPower(resolved, circuit, otherLoadA(scene), context.part, build.copies);
+  const purchase = planPurchase(resolved.needs, build.copies, context.bulb, context.part);
+  const flicker = flickerRung(light, resolved, shot, circuit);
+  const findings = collectFindings(
+    resolved.findings,
+    loadFindings(plan, resolved, document.shelf.parts),
+    dimmerFindings(plan, resolved),
+    heatFindings(resolved),
+    lightFindings(light, resolved, shot),
+    colourFindings(resolved, shot),
+    flickerFindings(flicker, resolved),
+    resolved.groups.flatMap(({ unit }) => labelFindings(unit.bulb)),
+  );
+  const contender = contenderOf(form.name, scene, resolved, light, plan, purchase);
+  const farthest = Math.max(3, shot.distanceM * 2.5);
+  return {
+    buildId: build.id,
+    formId: form.id,
+    rungs: [
+      lightRung(light, resolved, shot),
+      stopsRung(light, resolved, shot),
+      softnessRung(light, resolved, shot),
+      evennessRung(light, resolved, shot),
+      colourRung(light, resolved, shot),
+      flicker,
+      powerRung(plan, resolved, findings),
+      heatRung(resolved, findings),
+      costRung(purchase, document, build, shot),
+    ],
+    findings,
+    facts: resolved.facts,
+    pieces: resolved.pieces,
+    steps: resolved.steps,
+    purchase,
+    evenness: light.totalLx > 0 ? light.evenness : null,
+    fallOff: light.totalLx > 0 ? fallOffCurve(light.field, resolved.frontM, 0.3, farthest) : [],
+    comparisons: document.fixtures.map((fixture) => compare(contender, fixture, shot, document)),
+    massKg: resolved.massKg,
+    folded: resolved.folded,
+    filled: light.totalLx / light.targetLx,
+    cctK: light.cctK,
+    drawing: form.draw(parameters, context),
+  };
+}
+
+const NEAREST_M = 0.1;
+
+function contenderOf(
+  formName: string,
+  { shot }: Scene,
+  resolved: ResolvedBuild,
+  light: LightResult,
+  plan: PowerPlan,
+  purchase: Purchase,
+): Contender {
+  const nearest = Math.min(NEAREST_M, shot.distanceM / 2);
+  const way = fallOffCurve(light.field, resolved.frontM, nearest, shot.distanceM);
+  const cri = resolved.groups.map(({ unit }) => unit.criRa.value);
+  return {
+    formName,
+    illuminanceLx: light.totalLx,
+    exposureTimeS: light.exposureTimeS,
+    angleDeg: light.angleDeg,
+    cctK: light.cctK,
+    criRa: cri.length ? Math.min(...cri) : null,
+    wattsW: plan.nowW,
+    massKg: resolved.massKg,
+    fullMinor: purchase.fullPerLightMinor,
+    spentNowMinor: purchase.spentNowMinor,
+    dimmable: plan.dimmer !== null,
+    approach: way.reverse(),
+    illuminanceAt: (distanceM) =>
+      illuminanceLx(light.field, [0, 0, resolved.frontM + distanceM], [0, 0, -1]),
+  };
+}

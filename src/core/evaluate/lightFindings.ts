@@ -1,0 +1,77 @@
+import type { Shot } from '../document/shot';
+import type { Finding } from '../findings/finding';
+import type { ResolvedBuild } from '../forms/resolved';
+import { stopsInWords, threeFigures } from '../quantity';
+import type { LightResult } from './light';
+
+/** Too dim, too hard, dotted or uneven: what the shooter will see. */
+export function lightFindings(
+  light: LightResult,
+  resolved: ResolvedBuild,
+  shot: Shot,
+): Finding[] {
+  if (light.totalLx <= 0) return [];
+  return [...shortOfLight(light, resolved), ...hard(light, shot), ...dotted(light, resolved), ...uneven(light, shot)];
+}
+
+function shortOfLight(light: LightResult, resolved: ResolvedBuild): Finding[] {
+  if (light.marginStops >= -0.25) return [];
+  return [
+    {
+      id: 'light.short',
+      severity: 'look',
+      title: 'Too little light for this shot',
+      message: `${threeFigures(light.totalLx)} lx where ${threeFigures(light.targetLx)} lx are wanted: ${stopsInWords(light.marginStops)}. Add or change bulbs, move nearer, open the lens or raise the ISO.`,
+      limit: `${threeFigures(light.targetLx)} lx`,
+      source: 'ISO 2720 incident-light equation; from memory',
+      where: resolved.lampsAt,
+    },
+  ];
+}
+
+function hard(light: LightResult, shot: Shot): Finding[] {
+  if (light.angleDeg >= shot.softnessDeg) return [];
+  const wanted = 2 * Math.tan((shot.softnessDeg * Math.PI) / 360) * shot.distanceM;
+  return [
+    {
+      id: 'light.hard',
+      severity: 'look',
+      title: 'Harder than the shot asks for',
+      message: `It fills ${light.angleDeg.toFixed(0)}° where ${shot.softnessDeg.toFixed(0)}° are wanted. Only size and distance soften: about ${threeFigures(wanted)} m across at this distance, or move it nearer.`,
+      limit: `${shot.softnessDeg.toFixed(0)}°`,
+      source: 'Geometry',
+      where: { field: 'shot.softnessDeg', drawing: 'board' },
+    },
+  ];
+}
+
+function dotted(light: LightResult, resolved: ResolvedBuild): Finding[] {
+  if (!light.shadows.separate) return [];
+  return [
+    {
+      id: 'light.separate-shadows',
+      severity: 'look',
+      title: 'Several thin shadows',
+      message: `The gaps are ${threeFigures(light.shadows.gapInGlobes)} globes wide: a nose throws edges ${threeFigures(light.shadows.stepM * 1000)} mm apart, and the eyes show a ring of dots. More bulbs, or a layer in front, joins them.`,
+      limit: 'a gap of one globe',
+      source: 'Common practice',
+      where: resolved.lampsAt,
+    },
+  ];
+}
+
+function uneven(light: LightResult, shot: Shot): Finding[] {
+  const { plusMinusStops } = light.evenness;
+  if (plusMinusStops <= shot.evennessStops) return [];
+  return [
+    {
+      id: 'light.uneven',
+      severity: 'look',
+      title: 'Uneven over the shot',
+      message: `± ${threeFigures(plusMinusStops)} stops over the coverage where ± ${shot.evennessStops} is allowed. Move the light back, or light from two sides.`,
+      limit: `± ${shot.evennessStops} stops`,
+      source: '± ½ stop for a painted flat, common practice',
+      where: { field: 'shot.coverageWidthM', drawing: 'board' },
+    },
+  ];
+}

@@ -1,0 +1,155 @@
+import type { Shot } from '../document/shot';
+import type { ResolvedBuild } from '../forms/resolved';
+import { fNumberFor, isoSpeedFor } from '../light/exposure';
+import { nearestMark } from '../light/softness';
+import type { Origin } from '../origin';
+import { show, showText, stopsInWords, threeFigures } from '../quantity';
+import type { LightResult } from './light';
+import { leastSure, unknownReadout, type Readout, type WorkingInput } from './readout';
+
+const NO_LIGHT = 'choose a bulb first';
+
+const given = (
+  symbol: string,
+  name: string,
+  value: number,
+  dimension: WorkingInput['dimension'],
+  origin: Origin = 'user',
+): WorkingInput => ({ symbol, name, value, dimension, origin });
+
+const fluxOrigin = ({ groups }: ResolvedBuild): Origin =>
+  leastSure(groups.map(({ unit }) => unit.luminousFluxLm.origin));
+
+export function lightRung(light: LightResult, resolved: ResolvedBuild, shot: Shot): Readout {
+  const [id, label, dimension] = ['light', 'Light at subject', 'illuminance'] as const;
+  const { directLx, returnedLx, totalLx, targetLx } = light;
+  const boardShare = totalLx > 0 ? returnedLx / totalLx : 0;
+  const working = {
+    formula: 'E = Σ I(θ) · cos β / d²  +  light returned by the board',
+    substituted: `${threeFigures(directLx)} lx + ${threeFigures(returnedLx)} lx = ${threeFigures(totalLx)} lx`,
+    inputs: [
+      given('Φ', 'luminous flux of all bulbs', light.luminousFluxLm, 'luminousFlux', fluxOrigin(resolved)),
+      given('d', 'distance from the light’s front', shot.distanceM, 'length'),
+      given('n', 'bulbs', resolved.emitters.length, 'count'),
+      given('ρ', 'reflectance of the board’s front', resolved.surfaces[0]?.reflectance ?? 0, 'ratio', 'typical'),
+    ],
+    source: 'Photometric law of distance; board as an even Lambertian ring',
+    leavesOut: 'Bulbs shading one another, the room’s walls, dust and voltage. Expect ± 20 %; a lux meter settles it.',
+  };
+  if (totalLx <= 0) return unknownReadout(id, label, dimension, NO_LIGHT, working);
+  return {
+    id,
+    label,
+    value: totalLx,
+    dimension,
+    target: { value: targetLx, dimension, label: 'target' },
+    words: `${Math.round(boardShare * 100)} % by way of the board`,
+    state: light.marginStops < -0.25 ? 'look' : 'ok',
+    origin: leastSure([fluxOrigin(resolved), 'computed']),
+    working,
+  };
+}
+
+export function stopsRung(light: LightResult, resolved: ResolvedBuild, shot: Shot): Readout {
+  const [id, label, dimension] = ['stops', 'Stops to target', 'stops'] as const;
+  const { totalLx, targetLx, marginStops } = light;
+  const settings = { ...shot, exposureTimeS: light.exposureTimeS };
+  const wanted = totalLx / 2 ** shot.offsetStops;
+  const equals =
+    totalLx > 0
+      ? `; right at f/${fNumberFor(wanted, settings).toFixed(1)} or ISO ${isoText(isoSpeedFor(wanted, settings))}`
+      : '';
+  const working = {
+    formula: 'stops = log₂(E / E_target),  E_target = C · N² / (t · S) · 2^offset',
+    substituted: `log₂(${threeFigures(totalLx)} / ${threeFigures(targetLx)}); target = ${shot.calibrationLxS} · ${shot.fNumber}² / (${threeFigures(light.exposureTimeS)} s · ${shot.isoSpeed})${shot.offsetStops ? ` · 2^${shot.offsetStops}` : ''}${equals}`,
+    inputs: [
+      given('N', 'f-number', shot.fNumber, 'fNumber'),
+      given('S', 'ISO speed', shot.isoSpeed, 'count'),
+      given('t', 'exposure time', light.exposureTimeS, 'time'),
+      given('C', 'meter constant, lx·s', shot.calibrationLxS, 'count', 'typical'),
+      given('E', 'light at the subject', totalLx, 'illuminance', 'computed'),
+    ],
+    source: 'ISO 2720 incident-light equation; from memory',
+    leavesOut: 'Filters, lens transmission and how bright you like a face.',
+  };
+  if (totalLx <= 0) return unknownReadout(id, label, dimension, NO_LIGHT, working);
+  return {
+    id,
+    label,
+    value: marginStops,
+    dimension,
+    target: { value: 0, dimension, label: 'target' },
+    marginStops,
+    words: stopsInWords(marginStops),
+    state: marginStops < -0.25 ? 'look' : 'ok',
+    origin: leastSure([fluxOrigin(resolved), 'computed']),
+    working,
+  };
+}
+
+/** ISO speeds step in thirds of a stop; the nearest is what a camera offers. */
+export function isoText(isoSpeed: number): string {
+  const steps = Math.round(Math.log2(isoSpeed / 100) * 3);
+  const exact = 100 * 2 ** (steps / 3);
+  return String(Number(exact.toPrecision(2)));
+}
+
+export function softnessRung(light: LightResult, resolved: ResolvedBuild, shot: Shot): Readout {
+  const { angleDeg, noseHalfShadowM, shadows } = light;
+  const enough = angleDeg >= shot.softnessDeg;
+  const verdict = enough ? 'soft enough' : `wanted ${Math.round(shot.softnessDeg)}°`;
+  const across = Math.min(resolved.apparent.widthM, resolved.apparent.heightM);
+  const degrees = (angle: number) => (angle * Math.PI) / 180;
+  return {
+    id: 'softness',
+    label: 'Softness',
+    value: degrees(angleDeg),
+    dimension: 'angle',
+    second: { value: noseHalfShadowM, dimension: 'length', label: 'nose half-shadow' },
+    target: { value: degrees(shot.softnessDeg), dimension: 'angle', label: 'wanted' },
+    words: `${verdict}${shadows.separate ? ', separate edges' : ''}; like ${nearestMark(angleDeg)}`,
+    state: enough && !shadows.separate ? 'ok' : 'look',
+    origin: 'computed',
+    working: {
+      formula: 'angle = 2 · atan(D / 2d);  half-shadow w = D · b / a;  separate edges when gap > 1 globe',
+      substituted: `2 · atan(${threeFigures(across)} / (2 · ${threeFigures(shot.distanceM)})) = ${angleDeg.toFixed(1)}°; ${threeFigures(across)} · 0.025 / ${threeFigures(shot.distanceM)} = ${threeFigures(noseHalfShadowM * 1000)} mm; gap ${threeFigures(shadows.gapInGlobes)} globes, edges ${threeFigures(shadows.stepM * 1000)} mm apart`,
+      inputs: [
+        given('D', 'width across the outermost globes', across, 'length', 'computed'),
+        given('d', 'distance from the light’s front', shot.distanceM, 'length'),
+        given('b', 'nose to cheek', 0.025, 'length', 'typical'),
+      ],
+      source: 'Similar triangles; gap rule is common practice',
+      leavesOut: 'The dark middle of a ring: its shadow is softer at the rim than a full disc’s.',
+    },
+  };
+}
+
+export function evennessRung(light: LightResult, resolved: ResolvedBuild, shot: Shot): Readout {
+  const [id, label, dimension] = ['evenness', 'Evenness', 'stops'] as const;
+  const { evenness } = light;
+  const working = {
+    formula: '± stops = ½ · log₂(E_max / E_min) over the coverage;  uniformity = E_min / E_mean',
+    substituted: `½ · log₂(${threeFigures(evenness.maxLx)} / ${threeFigures(evenness.minLx)}) over ${evenness.columns} × ${evenness.rows} points; ${threeFigures(evenness.minLx)} / ${threeFigures(evenness.meanLx)} = ${threeFigures(evenness.uniformity)}`,
+    inputs: [
+      given('w', 'coverage width', shot.coverageWidthM, 'length'),
+      given('h', 'coverage height', shot.coverageHeightM, 'length'),
+      given('d', 'distance', shot.distanceM, 'length'),
+    ],
+    source: 'Illuminance at the middle of each cell; ± ½ stop for a painted flat is common practice',
+    leavesOut: 'The light is taken to face the middle of a flat target squarely.',
+  };
+  if (light.totalLx <= 0) return unknownReadout(id, label, dimension, NO_LIGHT, working);
+  const even = evenness.plusMinusStops <= shot.evennessStops;
+  const size = `${showText(show(shot.coverageWidthM, 'length', 'metric'))} × ${showText(show(shot.coverageHeightM, 'length', 'metric'))}`;
+  return {
+    id,
+    label,
+    value: evenness.plusMinusStops,
+    dimension,
+    target: { value: shot.evennessStops, dimension, label: 'allowed ±' },
+    words: `min/mean ${threeFigures(evenness.uniformity)} over ${size}`,
+    state: even ? 'ok' : 'look',
+    origin: leastSure([resolved.groups.length ? 'computed' : 'user', 'typical']),
+    working,
+  };
+}

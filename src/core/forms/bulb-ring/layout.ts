@@ -1,0 +1,130 @@
+import { safeAsin } from '../../tolerance';
+import { CAP_LENGTH_M, type Bulb } from '../../units/bulb';
+import type { FormContext } from '../form';
+import type { BulbRing } from './parameters';
+
+/** Footprint of a socket nobody has chosen yet [typ: a batten holder for E27]. */
+const FOOTPRINT_M = 0.05;
+const SOCKET_HEIGHT_M = 0.04;
+const GLOBE_M = 0.06;
+const BULB_LENGTH_M = 0.105;
+/** Board past the cut line on each side that the square of stock keeps [handbook 03, form 1]. */
+export const STOCK_MARGIN_M = 0.02;
+
+export interface Seat {
+  x: number;
+  y: number;
+  angleRad: number;
+  radiusM: number;
+  group: number;
+}
+
+export interface RingLayout {
+  outerRadiusM: number;
+  innerRadiusM: number;
+  rowRadiiM: number[];
+  count: number;
+  seats: Seat[];
+  footprintM: number;
+  globeM: number;
+  /** smallest centre distance of two seats; Infinity for one seat */
+  spacingM: number;
+  /** height of the glowing centre, of the glass front, and of the back of the globe, over the board */
+  centreM: number;
+  frontM: number;
+}
+
+/** Radii of the socket circles: the mean circle, or a quarter width to each side of it. */
+export function rowRadii({ outerDiameterM, ringWidthM, rows }: BulbRing): number[] {
+  const mean = outerDiameterM / 2 - ringWidthM / 2;
+  return rows === 1 ? [mean] : [mean + ringWidthM / 4, mean - ringWidthM / 4];
+}
+
+/** Distance of neighbouring seats when `count` seats are dealt round the rows in turn. */
+export function seatSpacing(radii: readonly number[], count: number): number {
+  if (count < 2) return Infinity;
+  const step = (2 * Math.PI) / count;
+  const [outer, inner] = [radii[0]!, radii.at(-1)!];
+  // Law of cosines; for one row this is the chord 2·r·sin(π/n).
+  const next = Math.sqrt(outer ** 2 + inner ** 2 - 2 * outer * inner * Math.cos(step));
+  if (radii.length === 1 || count < 4) return next;
+  return Math.min(next, 2 * inner * Math.sin(step));
+}
+
+/** Most seats whose centres keep a distance: exact for one row, by search for two. */
+export function mostSeats(radii: readonly number[], distanceM: number): number {
+  if (radii.length === 1) {
+    const ratio = distanceM / (2 * radii[0]!);
+    return ratio >= 1 ? 1 : Math.max(1, Math.floor(Math.PI / safeAsin(ratio) + 1e-9));
+  }
+  let most = 1;
+  // A staggered ring closes only with an even number of seats.
+  for (let count = 2; count <= 400 && seatSpacing(radii, count) >= distanceM; count += 2)
+    most = count;
+  return most;
+}
+
+/** Fewest seats whose clear gap does not pass the largest one allowed. */
+function seatsForGap(radii: readonly number[], distanceM: number): number {
+  const step = radii.length;
+  for (let count = step; count <= 400; count += step)
+    if (seatSpacing(radii, count) <= distanceM) return count;
+  return 400;
+}
+
+export const bulbsOf = (ring: BulbRing, context: FormContext): (Bulb | null)[] =>
+  ring.groups.map((group) => context.bulb(group.bulbId));
+
+export function layoutRing(ring: BulbRing, context: FormContext): RingLayout {
+  const socket = context.part(ring.socketPartId);
+  const bulbs = bulbsOf(ring, context);
+  const globeM = Math.max(...bulbs.map((bulb) => bulb?.globeDiameterM ?? GLOBE_M));
+  const chosen = socket?.role === 'socket' ? socket : null;
+  const footprintM = chosen?.footprintDiameterM ?? FOOTPRINT_M;
+  const radii = rowRadii(ring);
+  const count =
+    ring.fillMode === 'count' ? ring.socketCount : seatsForGap(radii, ring.largestGapM + globeM);
+  const front = (bulb: Bulb | null) =>
+    ring.standoffM +
+    (chosen?.heightM ?? SOCKET_HEIGHT_M) +
+    (bulb ? bulb.lengthM - CAP_LENGTH_M[bulb.base] : BULB_LENGTH_M - CAP_LENGTH_M.E27);
+  const frontM = Math.max(...bulbs.map(front));
+  return {
+    outerRadiusM: ring.outerDiameterM / 2,
+    innerRadiusM: ring.outerDiameterM / 2 - ring.ringWidthM,
+    rowRadiiM: radii,
+    count,
+    seats: seatsOf(radii, count, ring.groups.length),
+    footprintM,
+    globeM,
+    spacingM: seatSpacing(radii, count),
+    centreM: frontM - globeM / 2,
+    frontM,
+  };
+}
+
+/** Seats from the top, clockwise as the subject sees them. */
+function seatsOf(radii: readonly number[], count: number, groups: number): Seat[] {
+  return Array.from({ length: count }, (_, k) => {
+    const angleRad = Math.PI / 2 - (2 * Math.PI * k) / count;
+    const radiusM = radii[k % radii.length]!;
+    return {
+      x: radiusM * Math.cos(angleRad),
+      y: radiusM * Math.sin(angleRad),
+      angleRad,
+      radiusM,
+      group: k % groups,
+    };
+  });
+}
+
+/** The ring that can be cut from the disc that falls out; null when it would be too small. */
+export function secondRing(ring: BulbRing, layout: RingLayout, kerfM = 0.004) {
+  const outerDiameterM = 2 * (layout.innerRadiusM - kerfM);
+  const ringWidthM = Math.min(ring.ringWidthM, outerDiameterM / 3);
+  const radius = outerDiameterM / 2 - ringWidthM / 2;
+  const spacing = Math.max(layout.footprintM, layout.globeM, Math.min(layout.spacingM, 1));
+  const socketCount = mostSeats([radius], spacing);
+  if (outerDiameterM < 0.15 || ringWidthM < layout.footprintM || socketCount < 3) return null;
+  return { outerDiameterM, ringWidthM, socketCount };
+}

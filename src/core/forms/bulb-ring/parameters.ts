@@ -1,0 +1,142 @@
+import { z } from 'zod';
+import { bulbIdSchema, partIdSchema } from '../../ids';
+import { FINISH_IDS, FINISHES } from '../../materials/finish';
+import type { Field } from '../form';
+
+/** Sockets round an annular board. Lengths in metres. */
+export const bulbRingSchema = z.object({
+  outerDiameterM: z.number().min(0.15).max(4),
+  ringWidthM: z.number().min(0.03).max(1.5),
+  fillMode: z.enum(['count', 'gap']),
+  socketCount: z.number().int().min(1).max(400),
+  /** clear space between globes that must not be passed when filling by gap */
+  largestGapM: z.number().min(0.005).max(2),
+  rows: z.union([z.literal(1), z.literal(2)]),
+  /** dealt round the ring in turn: one group for all alike, two for every other socket */
+  groups: z
+    .array(z.object({ bulbId: bulbIdSchema.nullable(), level: z.number().min(0).max(1) }))
+    .min(1)
+    .max(4),
+  socketPartId: partIdSchema.nullable(),
+  /** spacer between board and socket */
+  standoffM: z.number().min(0).max(0.3),
+  boardPartId: partIdSchema.nullable(),
+  finish: z.enum(FINISH_IDS),
+  paintPartId: partIdSchema.nullable(),
+  centreBarWidthM: z.number().min(0).max(0.3),
+  skirtDepthM: z.number().min(0).max(1),
+  skirtPartId: partIdSchema.nullable(),
+  holes: z.enum(['single', 'pair']),
+  stripAllowanceM: z.number().min(0.005).max(0.2),
+  tailLengthM: z.number().min(0.2).max(30),
+  cordPartId: partIdSchema.nullable(),
+  plugPartId: partIdSchema.nullable(),
+  dimmerPartId: partIdSchema.nullable(),
+});
+export type BulbRing = z.infer<typeof bulbRingSchema>;
+
+/** A ring with nothing chosen for it yet: sizes that fit a car boot, no parts. */
+export const bulbRingDefaults = (): BulbRing => ({
+  outerDiameterM: 1,
+  ringWidthM: 0.15,
+  fillMode: 'count',
+  socketCount: 16,
+  largestGapM: 0.1,
+  rows: 1,
+  groups: [{ bulbId: null, level: 1 }],
+  socketPartId: null,
+  standoffM: 0,
+  boardPartId: null,
+  finish: 'white-emulsion',
+  paintPartId: null,
+  centreBarWidthM: 0,
+  skirtDepthM: 0,
+  skirtPartId: null,
+  holes: 'single',
+  stripAllowanceM: 0.03,
+  tailLengthM: 3,
+  cordPartId: null,
+  plugPartId: null,
+  dimmerPartId: null,
+});
+
+const length = (parameter: string, label: string, group: string, step: number, help?: string) =>
+  ({
+    kind: 'quantity',
+    parameter,
+    label,
+    group,
+    dimension: 'length',
+    step,
+    assumedUnit: 'cm',
+    help,
+  }) satisfies Field;
+
+export const bulbRingFields: readonly Field[] = [
+  length('outerDiameterM', 'Outer Ø', 'Board', 0.01),
+  length('ringWidthM', 'Ring width', 'Board', 0.005),
+  { kind: 'part', parameter: 'boardPartId', label: 'Sheet', group: 'Board', role: 'sheet', optional: true },
+  length('centreBarWidthM', 'Centre bar', 'Board', 0.005, '0 for none; carries the stand bolt'),
+  {
+    kind: 'choice',
+    parameter: 'fillMode',
+    label: 'Fill',
+    group: 'Sockets',
+    options: [
+      { value: 'count', label: 'As many as I say' },
+      { value: 'gap', label: 'By the largest gap' },
+    ],
+  },
+  {
+    kind: 'quantity',
+    parameter: 'socketCount',
+    label: 'Sockets',
+    group: 'Sockets',
+    dimension: 'count',
+    step: 1,
+    assumedUnit: '',
+    when: { parameter: 'fillMode', is: 'count' },
+  },
+  {
+    ...length('largestGapM', 'Largest gap', 'Sockets', 0.005, 'clear space between two globes'),
+    when: { parameter: 'fillMode', is: 'gap' },
+  },
+  {
+    kind: 'choice',
+    parameter: 'rows',
+    label: 'Rows',
+    group: 'Sockets',
+    options: [
+      { value: 1, label: 'One row' },
+      { value: 2, label: 'Two, staggered' },
+    ],
+  },
+  { kind: 'part', parameter: 'socketPartId', label: 'Socket', group: 'Sockets', role: 'socket', optional: true },
+  length('standoffM', 'Spacer under socket', 'Sockets', 0.005),
+  { kind: 'groups', parameter: 'groups', label: 'Bulbs', group: 'Bulbs' },
+  {
+    kind: 'choice',
+    parameter: 'finish',
+    label: 'Front finish',
+    group: 'Front',
+    options: FINISH_IDS.map((value) => ({ value, label: FINISHES[value].name })),
+  },
+  { kind: 'part', parameter: 'paintPartId', label: 'Paint', group: 'Front', role: 'paint', optional: true },
+  length('skirtDepthM', 'Skirt depth', 'Front', 0.01, '0 for none'),
+  { kind: 'part', parameter: 'skirtPartId', label: 'Skirt cloth', group: 'Front', role: 'cloth', optional: true },
+  { kind: 'part', parameter: 'cordPartId', label: 'Cord', group: 'Cord', role: 'cord', optional: true },
+  length('tailLengthM', 'Tail to the plug', 'Cord', 0.1),
+  length('stripAllowanceM', 'Strip allowance', 'Cord', 0.005),
+  {
+    kind: 'choice',
+    parameter: 'holes',
+    label: 'Cord holes',
+    group: 'Cord',
+    options: [
+      { value: 'single', label: 'One of 25 mm' },
+      { value: 'pair', label: 'A slanted pair' },
+    ],
+  },
+  { kind: 'part', parameter: 'plugPartId', label: 'Plug', group: 'Cord', role: 'plug', optional: true },
+  { kind: 'part', parameter: 'dimmerPartId', label: 'Dimmer', group: 'Cord', role: 'dimmer', optional: true },
+];

@@ -1,0 +1,53 @@
+/** Layers say what a line means at the bench; screens and files style them. */
+export type Layer = 'cut' | 'drill' | 'mark' | 'part' | 'cord' | 'glass' | 'hidden' | 'centre';
+
+interface Inked {
+  layer: Layer;
+  /** what the shape belongs to; findings point at it */
+  ref?: string;
+}
+
+/** Shapes in metres, x right, y up. */
+export type Shape =
+  | (Inked & { kind: 'circle'; x: number; y: number; r: number })
+  | (Inked & { kind: 'polyline'; points: readonly (readonly [number, number])[]; closed?: boolean })
+  | (Inked & { kind: 'arc'; x: number; y: number; r: number; from: number; to: number })
+  | (Inked & { kind: 'text'; x: number; y: number; text: string; anchor?: 'start' | 'middle' });
+
+/** A measured distance between two points, drawn beside them. */
+export interface Dimension {
+  from: readonly [number, number];
+  to: readonly [number, number];
+  /** how far beside the line the figure stands; the sign picks the side */
+  offsetM: number;
+  valueM: number;
+  label: string;
+}
+
+/** How pulling a handle becomes a parameter's value. */
+export type Pull =
+  /** value = along · direction × perMetre + at rest */
+  | { kind: 'straight'; direction: readonly [number, number]; perMetre: number }
+  /** value = how many times the angle from `fromRad` to the pointer goes into a full turn */
+  | { kind: 'division'; fromRad: number };
+
+export interface Handle {
+  parameter: string;
+  label: string;
+  at: readonly [number, number];
+  pull: Pull;
+}
+
+export interface View {
+  id: string;
+  title: string;
+  /** left, bottom, right, top in metres */
+  bounds: readonly [number, number, number, number];
+  shapes: Shape[];
+  dimensions: Dimension[];
+  handles: Handle[];
+}
+
+export interface Drawing {
+  views: View[];
+}

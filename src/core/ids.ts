@@ -1,0 +1,24 @@
+import { z } from 'zod';
+
+/** Ids are branded so that a bulb's cannot be passed where a build's is meant. */
+const id = <B extends string>() =>
+  z
+    .string()
+    .regex(/^[\w-]{1,64}$/, 'An id is 1 to 64 letters, digits, - or _')
+    .brand<B>();
+
+export const productionIdSchema = id<'ProductionId'>();
+export const shotIdSchema = id<'ShotId'>();
+export const buildIdSchema = id<'BuildId'>();
+export const bulbIdSchema = id<'BulbId'>();
+export const partIdSchema = id<'PartId'>();
+export const fixtureIdSchema = id<'FixtureId'>();
+export const circuitIdSchema = id<'CircuitId'>();
+
+export type ProductionId = z.infer<typeof productionIdSchema>;
+export type ShotId = z.infer<typeof shotIdSchema>;
+export type BuildId = z.infer<typeof buildIdSchema>;
+export type BulbId = z.infer<typeof bulbIdSchema>;
+export type PartId = z.infer<typeof partIdSchema>;
+export type FixtureId = z.infer<typeof fixtureIdSchema>;
+export type CircuitId = z.infer<typeof circuitIdSchema>;

@@ -1,0 +1,66 @@
+import { prepareSpread, type Spread } from '../units/spread';
+
+export type Vector = readonly [x: number, y: number, z: number];
+
+/** One light-giving point of a resolved build; metres, build axes (light goes to +z). */
+export interface Emitter {
+  positionM: Vector;
+  /** Unit vector the distribution is measured from. */
+  axis: Vector;
+  luminousFluxLm: number;
+  spread: Spread;
+}
+
+/** A lit surface that gives light back evenly and by Lambert's law. */
+export interface ReflectingSurface {
+  kind: 'annulus';
+  innerRadiusM: number;
+  outerRadiusM: number;
+  /** plane of the surface, facing +z */
+  heightM: number;
+  reflectance: number;
+}
+
+/**
+ * Emitters laid out for the kernel, ten numbers each:
+ * x, y, z, axis x, axis y, axis z, then I(θ) = constant + linear·cos θ + sine·sin θ in cd, and an
+ * exponent m. Where m > 0 the light goes to the front only and is linear·cos^m θ.
+ */
+export interface EmitterField {
+  data: Float64Array;
+  count: number;
+}
+
+export const STRIDE = 10;
+
+type Coefficients = readonly [constant: number, linear: number, sine: number, exponent: number];
+
+function coefficients(spread: Spread): Coefficients {
+  const { peakPerLm: peak, exponent } = prepareSpread(spread);
+  switch (spread.class) {
+    case 'omni':
+      return [peak, 0, 0, 0];
+    case 'forward':
+      return [peak / 2, peak / 2, 0, 0];
+    case 'side':
+      return [0.35 * peak, 0, 0.65 * peak, 0];
+    case 'lambert':
+    case 'reflector':
+      return [0, peak, 0, exponent];
+  }
+}
+
+export function packEmitters(emitters: readonly Emitter[]): EmitterField {
+  const data = new Float64Array(emitters.length * STRIDE);
+  emitters.forEach(({ positionM, axis, luminousFluxLm, spread }, i) => {
+    const [constant, linear, sine, exponent] = coefficients(spread);
+    const at = i * STRIDE;
+    data.set(positionM, at);
+    data.set(axis, at + 3);
+    data[at + 6] = constant * luminousFluxLm;
+    data[at + 7] = linear * luminousFluxLm;
+    data[at + 8] = sine * luminousFluxLm;
+    data[at + 9] = exponent;
+  });
+  return { data, count: emitters.length };
+}

@@ -1,0 +1,34 @@
+import { STRIDE, type EmitterField, type Vector } from './emitter';
+
+/**
+ * Illuminance in lux at a point on a surface with the given unit normal:
+ * E = Σ I(θ)·cos β / d² (photometric law of distance, each emitter a point).
+ * Emitters behind the receiver's horizon add nothing. Coincident points add nothing.
+ */
+export function illuminanceLx(field: EmitterField, pointM: Vector, normal: Vector): number {
+  const { data, count } = field;
+  const stride = STRIDE;
+  const [px, py, pz] = pointM;
+  const [nx, ny, nz] = normal;
+  let total = 0;
+  for (let i = 0, o = 0; i < count; i++, o += stride) {
+    const dx = px - data[o]!;
+    const dy = py - data[o + 1]!;
+    const dz = pz - data[o + 2]!;
+    const facing = -(dx * nx + dy * ny + dz * nz);
+    if (facing <= 0) continue;
+    const squared = dx * dx + dy * dy + dz * dz;
+    const distance = Math.sqrt(squared);
+    const cosine = (dx * data[o + 3]! + dy * data[o + 4]! + dz * data[o + 5]!) / distance;
+    const exponent = data[o + 9]!;
+    let intensity = data[o + 6]! + data[o + 7]! * cosine;
+    const sine = data[o + 8]!;
+    if (sine > 0) intensity += sine * Math.sqrt(Math.max(0, 1 - cosine * cosine));
+    if (exponent > 0) {
+      if (cosine <= 0) continue;
+      if (exponent !== 1) intensity = data[o + 7]! * cosine ** exponent;
+    }
+    total += (intensity * facing) / (distance * squared);
+  }
+  return total;
+}

@@ -1,0 +1,57 @@
+import { DEGREES_PER_RADIAN } from '../tolerance';
+
+/** Edge to surface distance of a nose, 25 mm: where softness is judged on a face [handbook 04]. */
+export const NOSE_M = 0.025;
+
+/** Full angle a source of the given width fills, seen face-on from a distance; degrees. */
+export const angularSizeDeg = (widthM: number, distanceM: number): number =>
+  2 * Math.atan2(widthM / 2, distanceM) * DEGREES_PER_RADIAN;
+
+/**
+ * Half-shadow width w = D·b/a of an edge: source width D, source to edge a, edge to surface b;
+ * all metres (similar triangles).
+ */
+export const halfShadowM = (widthM: number, toEdgeM: number, edgeToSurfaceM: number): number =>
+  (widthM * edgeToSurfaceM) / toEdgeM;
+
+/** Known sights to judge an angle by [handbook 04]. */
+const MARKS: readonly (readonly [angleDeg: number, name: string])[] = [
+  [0.53, 'the sun'],
+  [3.4, 'a bare globe at 1 m'],
+  [41, 'a 90 cm dome at 1.2 m'],
+  [180, 'an overcast sky'],
+];
+
+/** The reference mark nearest to an angle, by ratio. */
+export function nearestMark(angleDeg: number): string {
+  const far = (mark: number) => Math.abs(Math.log(Math.max(angleDeg, 0.01) / mark));
+  return MARKS.reduce((best, mark) => (far(mark[0]) < far(best[0]) ? mark : best))[1];
+}
+
+export interface SeparateShadows {
+  /** clear space between neighbouring emitters divided by one emitter's width */
+  gapInGlobes: number;
+  /** sideways step from one shadow edge to the next on the surface, metres */
+  stepM: number;
+  separate: boolean;
+}
+
+/**
+ * An open array throws one shadow edge per emitter; they are told apart when the gap between
+ * emitters is wider than about one emitter [common practice].
+ * @param spacingM centre to centre of neighbours; Infinity for a lone emitter
+ */
+export function separateShadows(
+  spacingM: number,
+  emitterWidthM: number,
+  toEdgeM: number,
+  edgeToSurfaceM: number,
+): SeparateShadows {
+  const gapInGlobes = (spacingM - emitterWidthM) / emitterWidthM;
+  const alone = !Number.isFinite(spacingM);
+  return {
+    gapInGlobes,
+    stepM: alone ? 0 : halfShadowM(spacingM, toEdgeM, edgeToSurfaceM),
+    separate: !alone && gapInGlobes > 1,
+  };
+}

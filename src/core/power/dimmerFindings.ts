@@ -1,0 +1,95 @@
+import type { Finding } from '../findings/finding';
+import type { LampGroup, ResolvedBuild } from '../forms/resolved';
+import type { PartOf } from '../materials/part';
+import { isFilament } from '../units/effective';
+import type { PowerPlan } from './plan';
+
+/** LED load a leading-edge dimmer takes, as a share of its filament rating [common practice]. */
+const LED_SHARE = 0.1;
+
+const SOURCE = 'Dimmer and load types, common practice; ratings printed on the dimmer';
+
+/** Dimmer type against load type, and its least and greatest load [handbook 05]. */
+export function dimmerFindings(plan: PowerPlan, resolved: ResolvedBuild): Finding[] {
+  const where = { drawing: 'dimmer', field: resolved.wiring.dimmer.field };
+  if (!plan.dimmer) return withoutDimmer(resolved);
+  const dimmer = plan.dimmer;
+  const found = [
+    ...resolved.groups.map((group, index) => kindFinding(dimmer, group, index)),
+    ...sizeFindings(dimmer, resolved.groups),
+  ].filter((finding) => finding !== null);
+  return found.map((finding) => ({ ...finding, source: SOURCE, where }));
+}
+
+type Judgement = Omit<Finding, 'source' | 'where'>;
+
+function withoutDimmer(resolved: ResolvedBuild): Finding[] {
+  const dimmed = resolved.groups.filter((group) => group.level > 0 && group.level < 1);
+  if (dimmed.length === 0) return [];
+  return [
+    {
+      id: 'dimmer.none',
+      severity: 'look',
+      title: 'Dimmed, but no dimmer',
+      message: `${dimmed.map((group) => group.name).join(' and ')} is set below full level and nothing is there to do it. Choose a dimmer, switch some bulbs off, or move the light back.`,
+      source: 'This design',
+      where: { drawing: 'plug', field: resolved.wiring.dimmer.field },
+    },
+  ];
+}
+
+function kindFinding(dimmer: PartOf<'dimmer'>, group: LampGroup, index: number): Judgement | null {
+  const { bulb } = group.unit;
+  const id = `dimmer.kind.${index}`;
+  if (isFilament(bulb.kind)) return null;
+  if (bulb.dimmable === 'no')
+    return {
+      id,
+      severity: 'stop',
+      title: 'These bulbs must not be dimmed',
+      message: `“${bulb.name}” is not dimmable: on any mains dimmer it strobes, hums and can overheat its driver. Leave the dimmer out and switch bulbs off instead, or choose dimmable bulbs.`,
+    };
+  if (bulb.dimmable === 'unknown')
+    return {
+      id,
+      severity: 'unknown',
+      title: 'Dimmable or not?',
+      message: `The label of “${bulb.name}” does not say. Look for the word on the box; without it, do not put it on a dimmer.`,
+    };
+  if (dimmer.edge === 'trailing') return null;
+  return {
+    id,
+    severity: 'look',
+    title: 'LED on a leading-edge dimmer',
+    message: `It may strobe near the top of the travel and drop out low. Film a test at the shot's shutter, or use a trailing-edge dimmer.`,
+  };
+}
+
+function sizeFindings(
+  dimmer: PartOf<'dimmer'>,
+  groups: readonly LampGroup[],
+): (Judgement | null)[] {
+  const watts = groups.reduce((sum, { count, unit }) => sum + count * unit.wattsW.value, 0);
+  const filament = groups.every(({ unit }) => isFilament(unit.bulb.kind));
+  const mostW = filament ? dimmer.maximumW : dimmer.maximumW * LED_SHARE;
+  if (watts > mostW)
+    return [
+      {
+        id: 'dimmer.size',
+        severity: filament ? 'stop' : 'look',
+        title: 'Too much for the dimmer',
+        message: `${Math.round(watts)} W at full level on a dimmer good for ${Math.round(mostW)} W of ${filament ? 'filament lamps: it burns out, and can catch fire' : 'LED lamps: it may buzz, strobe or fail'}. Choose a bigger dimmer or split the bulbs over two.`,
+        limit: `${Math.round(mostW)} W${filament ? '' : ', a tenth of its filament rating'}`,
+      },
+    ];
+  if (watts >= dimmer.minimumW || watts === 0) return [];
+  return [
+    {
+      id: 'dimmer.size',
+      severity: 'look',
+      title: 'Too little for the dimmer',
+      message: `${Math.round(watts)} W is below the ${dimmer.minimumW} W the dimmer needs to run steadily: it flickers. Add a filament bulb as ballast load, or use another dimmer.`,
+      limit: `${dimmer.minimumW} W`,
+    },
+  ];
+}

@@ -1,0 +1,169 @@
+import type { Finding } from '../findings/finding';
+import type { ResolvedBuild } from '../forms/resolved';
+import type { Part } from '../materials/part';
+import { threeFigures } from '../quantity';
+import { CORDS, thinnestCordFor } from './cord';
+import type { PowerPlan } from './plan';
+import { plugFuseFor } from './region';
+
+const amps = (currentA: number) => `${threeFigures(currentA)} A`;
+
+/** Circuit, cord, drop, plug and inrush: what the current may and may not do. */
+export function loadFindings(
+  plan: PowerPlan,
+  resolved: ResolvedBuild,
+  parts: readonly Part[],
+): Finding[] {
+  if (plan.lamps === 0) return [];
+  return [
+    circuitLoad(plan),
+    ...cordLimit(plan, resolved, parts),
+    ...voltageDrop(plan, resolved),
+    ...plugRating(plan, resolved),
+    ...inrush(plan, resolved),
+    ...supplyVoltage(plan, resolved),
+  ];
+}
+
+function circuitLoad(plan: PowerPlan): Finding {
+  const totalA = plan.fullA + plan.othersA;
+  const over = totalA > plan.limitA;
+  return {
+    id: 'power.circuit',
+    severity: over ? 'stop' : 'ok',
+    title: over ? 'Too much for the circuit' : 'The circuit carries it',
+    message: over
+      ? `${amps(totalA)} with every light up (${amps(plan.othersA)} of it from other loads) on “${plan.circuit.name}”: the breaker trips in the middle of a take, or its wiring heats. Move a light to another circuit, or use fewer watts.`
+      : `${amps(totalA)} with every light up, ${amps(plan.othersA)} of it from other loads on “${plan.circuit.name}”. What else is plugged in there is for you to find out.`,
+    limit: `${amps(plan.limitA)} of a ${plan.circuit.ratedA} A breaker`,
+    source: plan.region.continuousSource,
+    where: { drawing: 'plug', field: 'circuit' },
+  };
+}
+
+function cordLimit(plan: PowerPlan, resolved: ResolvedBuild, parts: readonly Part[]): Finding[] {
+  const { cord, fullA } = plan;
+  if (!cord) return [];
+  const { field } = resolved.wiring.cord;
+  const where = { drawing: 'cord', field };
+  const limit = `${cord.limitA} A, ${cord.name}`;
+  if (fullA <= cord.limitA)
+    return [
+      {
+        id: 'power.cord',
+        severity: 'ok',
+        title: 'The cord carries it',
+        message: `${amps(fullA)} at full level. Uncoil it all: on a drum it carries about half.`,
+        limit,
+        source: cord.source,
+        where,
+      },
+    ];
+  const fitting = parts.filter(
+    (part) =>
+      part.role === 'cord' &&
+      CORDS[part.cord].limitA >= fullA &&
+      CORDS[part.cord].system === cord.system,
+  );
+  const thinnest = thinnestCordFor(fullA, cord);
+  const advice = thinnest
+    ? `${CORDS[thinnest].name} carries ${CORDS[thinnest].limitA} A.`
+    : 'No flexible cord of this kind carries it: split the lights over two plugs.';
+  return [
+    {
+      id: 'power.cord',
+      severity: 'stop',
+      title: 'Too much current for the cord',
+      message: `${amps(fullA)} at full level through a cord for ${cord.limitA} A: it overheats inside its insulation and can set fire to the board, even if you mean to dim it. ${advice} Halving the watts, or feeding two halves from two plugs, brings it to ${amps(fullA / 2)}.`,
+      limit,
+      source: cord.source,
+      where,
+      remedies: fitting.map((part) => ({
+        label: `Use “${part.name}”`,
+        parameters: { [field]: part.id },
+      })),
+    },
+  ];
+}
+
+const DROP_LIMIT = 0.03;
+
+function voltageDrop(plan: PowerPlan, resolved: ResolvedBuild): Finding[] {
+  if (plan.dropV === null) return [];
+  const share = plan.dropV / plan.circuit.voltageV;
+  const over = share > DROP_LIMIT;
+  return [
+    {
+      id: 'power.drop',
+      severity: over ? 'look' : 'ok',
+      title: over ? 'The far bulbs get less voltage' : 'Little voltage is lost in the cord',
+      message: `${threeFigures(plan.dropV)} V (${threeFigures(share * 100)} %) is lost on the way to the last bulb at full level.${over ? ' The last bulbs are dimmer and, with filaments, redder: use a thicker or shorter cord.' : ''}`,
+      limit: '3 %',
+      source: 'Copper after IEC 60028; 3 % is common practice',
+      where: { drawing: 'cord', field: resolved.wiring.cord.field },
+    },
+  ];
+}
+
+function plugRating(plan: PowerPlan, resolved: ResolvedBuild): Finding[] {
+  const { plug, fullA, region } = plan;
+  if (!plug) return [];
+  const where = { drawing: 'plug', field: resolved.wiring.plug.field };
+  const weakest = Math.min(plug.ratedA, plug.fuseA ?? Infinity);
+  const over = fullA > weakest;
+  const fuse = plugFuseFor(fullA, region);
+  const advice = fuse === null ? '' : ` A ${fuse} A fuse is the smallest that carries it.`;
+  return [
+    {
+      id: 'power.plug',
+      severity: over ? 'stop' : 'ok',
+      title: over ? 'Too much current for the plug' : 'The plug carries it',
+      message: over
+        ? `${amps(fullA)} through “${plug.name}”: it melts or its fuse blows. Choose a stronger one.${advice}`
+        : `${amps(fullA)} through “${plug.name}”.${advice}`,
+      limit: `${weakest} A`,
+      source: 'Rating printed on the plug and its fuse',
+      where,
+    },
+  ];
+}
+
+const INRUSH_LAMPS = 10;
+
+function inrush(plan: PowerPlan, resolved: ResolvedBuild): Finding[] {
+  const drivers = resolved.groups
+    .filter((group) => group.unit.bulb.kind !== 'incandescent')
+    .reduce((sum, group) => sum + group.count, 0);
+  if (drivers <= INRUSH_LAMPS) return [];
+  return [
+    {
+      id: 'power.inrush',
+      severity: 'look',
+      title: 'Many drivers start at once',
+      message: `${drivers} bulbs with electronics charge at the same instant; the surge can trip a breaker or weld a small switch. Switch on at the outlet strip, in two halves if the breaker trips.`,
+      limit: `about ${INRUSH_LAMPS} cheap LED bulbs on one switch`,
+      source: 'Common practice',
+      where: { drawing: 'plug', field: resolved.wiring.plug.field },
+    },
+  ];
+}
+
+function supplyVoltage(plan: PowerPlan, resolved: ResolvedBuild): Finding[] {
+  const { voltageV } = plan.circuit;
+  return resolved.groups.flatMap(({ unit: { bulb } }, index): Finding[] => {
+    const ratio = voltageV / bulb.supplyV;
+    if (ratio > 0.9 && ratio < 1.1) return [];
+    const high = ratio >= 1.1;
+    return [
+      {
+        id: `power.voltage.${index}`,
+        severity: high ? 'stop' : 'look',
+        title: high ? 'More volts than the bulb is made for' : 'Fewer volts than the bulb is made for',
+        message: `“${bulb.name}” is for ${bulb.supplyV} V, the circuit gives ${voltageV} V. ${high ? 'It bursts, smokes or burns out at once: choose bulbs for this mains.' : 'It glows dim or not at all: choose bulbs for this mains.'}`,
+        limit: `${bulb.supplyV} V ± 10 %`,
+        source: 'Voltage printed on the bulb',
+        where: resolved.lampsAt,
+      },
+    ];
+  });
+}

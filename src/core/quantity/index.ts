@@ -1,0 +1,5 @@
+export * from './dimension';
+export * from './format';
+export * from './money';
+export * from './parse';
+export { parseNumber } from './number';

@@ -1,0 +1,102 @@
+import { sourced, type Origin, type Sourced } from '../origin';
+import type { Bulb, BulbKind, SourcedField } from './bulb';
+import { lumensOfEquivalent } from './equivalence';
+
+/** What is typical where a label is silent [typ: handbook 02 and 05]. */
+interface KindDefaults {
+  /** lm/W of an ordinary specimen */
+  efficacyLmPerW: number;
+  /** lm/W that no specimen passes */
+  efficacyBoundLmPerW: number;
+  cctK: number;
+  criRa: number;
+  powerFactor: number;
+  /** share of the watts that ends as heat near the lamp */
+  heatShare: number;
+}
+
+const led: KindDefaults = {
+  efficacyLmPerW: 90,
+  efficacyBoundLmPerW: 220,
+  cctK: 3000,
+  criRa: 80,
+  powerFactor: 0.6,
+  heatShare: 0.65,
+};
+
+export const KIND_DEFAULTS: Record<BulbKind, KindDefaults> = {
+  led,
+  'led-filament': { ...led, efficacyLmPerW: 110, cctK: 2700 },
+  corn: { ...led, efficacyLmPerW: 95 },
+  cfl: {
+    efficacyLmPerW: 58,
+    efficacyBoundLmPerW: 75,
+    cctK: 2700,
+    criRa: 80,
+    powerFactor: 0.55,
+    heatShare: 0.75,
+  },
+  halogen: {
+    efficacyLmPerW: 17,
+    efficacyBoundLmPerW: 25,
+    cctK: 2900,
+    criRa: 99,
+    powerFactor: 1,
+    heatShare: 0.92,
+  },
+  incandescent: {
+    efficacyLmPerW: 12,
+    efficacyBoundLmPerW: 20,
+    cctK: 2750,
+    criRa: 99,
+    powerFactor: 1,
+    heatShare: 0.94,
+  },
+};
+
+export const isFilament = (kind: BulbKind): boolean => kind === 'incandescent' || kind === 'halogen';
+
+/** A bulb with every gap filled by a typical figure, each figure with its origin. */
+export interface EffectiveBulb {
+  bulb: Bulb;
+  wattsW: Sourced;
+  luminousFluxLm: Sourced;
+  cctK: Sourced;
+  criRa: Sourced;
+  powerFactor: Sourced;
+  heatShare: number;
+}
+
+function labelled(bulb: Bulb, field: SourcedField, typical: number): Sourced {
+  const value = bulb[field];
+  return value === null ? sourced(typical, 'typical') : sourced(value, originOf(bulb, field));
+}
+
+const originOf = (bulb: Bulb, field: SourcedField): Origin => bulb.origins[field] ?? 'label';
+
+/** Fills in what the label hides. Never fails; the origin tells which figures are guesses. */
+export function effectiveBulb(bulb: Bulb): EffectiveBulb {
+  const typical = KIND_DEFAULTS[bulb.kind];
+  const fromClaim = bulb.equivalentW === null ? null : lumensOfEquivalent(bulb.equivalentW);
+  return {
+    bulb,
+    wattsW: sourced(bulb.wattsW, originOf(bulb, 'wattsW')),
+    luminousFluxLm: labelled(
+      bulb,
+      'luminousFluxLm',
+      fromClaim ?? bulb.wattsW * typical.efficacyLmPerW,
+    ),
+    cctK: labelled(bulb, 'cctK', typical.cctK),
+    criRa: labelled(bulb, 'criRa', typical.criRa),
+    powerFactor: labelled(bulb, 'powerFactor', typical.powerFactor),
+    heatShare: typical.heatShare,
+  };
+}
+
+/** Luminous efficacy of one bulb, lm/W. */
+export const efficacyLmPerW = (unit: EffectiveBulb): number =>
+  unit.luminousFluxLm.value / unit.wattsW.value;
+
+/** Money per thousand lumens, in minor units, at the price of one piece of a pack. */
+export const minorPerKilolumen = (unit: EffectiveBulb): number =>
+  (unit.bulb.priceMinor / unit.bulb.packCount / unit.luminousFluxLm.value) * 1000;

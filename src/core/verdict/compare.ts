@@ -1,0 +1,146 @@
+import type { Production } from '../document/production';
+import type { Shot } from '../document/shot';
+import { isoSpeedFor, stopsBetween } from '../light/exposure';
+import { angularSizeDeg } from '../light/softness';
+import { formatMoney, show, showText } from '../quantity';
+import { FEATURES, fixtureIlluminanceLx, type Feature, type Fixture } from './fixture';
+
+/** What a build brings to the comparison; engines that know no form fill it in. */
+export interface Contender {
+  formName: string;
+  illuminanceLx: number;
+  exposureTimeS: number;
+  angleDeg: number;
+  cctK: number | null;
+  criRa: number | null;
+  wattsW: number;
+  massKg: number;
+  fullMinor: number;
+  spentNowMinor: number;
+  dimmable: boolean;
+  /** lux on the axis at another distance from the front */
+  illuminanceAt: (distanceM: number) => number;
+  /** the same along the way in, from the shot's distance towards the light */
+  approach: readonly { distanceM: number; illuminanceLx: number }[];
+}
+
+export interface Comparison {
+  fixtureId: Fixture['id'];
+  fixtureName: string;
+  fixtureLx: number;
+  fixtureAngleDeg: number;
+  /** the build against the fixture; negative when under it */
+  stops: number;
+  /** angular size of the build over the fixture's */
+  softnessRatio: number;
+  /** full cost over the fixture's price; null for a fixture without price */
+  priceShare: number | null;
+  minorPerLx: number | null;
+  fixtureMinorPerLx: number;
+  /** copies of the build that equal the fixture's lux */
+  copiesToEqual: number | null;
+  /** distance at which one build equals the fixture at the shot's distance; null when out of reach */
+  distanceToEqualM: number | null;
+  isoToEqual: number | null;
+  /** hire days whose price pays for the build */
+  breakEvenDays: number | null;
+  lacks: Feature[];
+  sentence: string;
+}
+
+/** Judges a build against one fixture at the shot's place. */
+export function compare(
+  contender: Contender,
+  fixture: Fixture,
+  shot: Shot,
+  document: Production,
+): Comparison {
+  const fixtureLx = fixtureIlluminanceLx(fixture, shot.distanceM);
+  const across = Math.min(fixture.frontWidthM, fixture.frontHeightM);
+  const fixtureAngleDeg = angularSizeDeg(across, shot.distanceM);
+  const lit = contender.illuminanceLx > 0;
+  const share = fixture.priceMinor > 0 ? contender.fullMinor / fixture.priceMinor : null;
+  const settings = { ...shot, exposureTimeS: contender.exposureTimeS };
+  const comparison: Omit<Comparison, 'sentence'> = {
+    fixtureId: fixture.id,
+    fixtureName: fixture.name,
+    fixtureLx,
+    fixtureAngleDeg,
+    stops: stopsBetween(contender.illuminanceLx, fixtureLx),
+    softnessRatio: contender.angleDeg / fixtureAngleDeg,
+    priceShare: share,
+    minorPerLx: lit ? contender.fullMinor / contender.illuminanceLx : null,
+    fixtureMinorPerLx: fixture.priceMinor / fixtureLx,
+    copiesToEqual: lit ? Math.ceil(fixtureLx / contender.illuminanceLx - 1e-9) : null,
+    distanceToEqualM: lit ? distanceFor(fixtureLx, contender, shot.distanceM) : null,
+    isoToEqual: lit
+      ? isoSpeedFor(contender.illuminanceLx / 2 ** shot.offsetStops, settings)
+      : null,
+    breakEvenDays: fixture.hirePerDayMinor
+      ? Math.ceil(contender.spentNowMinor / fixture.hirePerDayMinor)
+      : null,
+    lacks: fixture.features.filter((feature) => feature !== 'dimmer' || !contender.dimmable),
+  };
+  return { ...comparison, sentence: sentenceOf(contender, comparison, fixture, shot, document) };
+}
+
+/**
+ * Farthest distance, at most the shot's, at which the build reaches a level. A ring is dark at its
+ * own middle, so the level may be reached and lost again: scan inwards, then bisect.
+ */
+function distanceFor(wantedLx: number, contender: Contender, shotM: number): number | null {
+  if (contender.illuminanceLx >= wantedLx) return shotM;
+  let far = shotM;
+  for (const { distanceM, illuminanceLx } of contender.approach) {
+    if (illuminanceLx >= wantedLx) return bisect(wantedLx, contender, distanceM, far);
+    far = distanceM;
+  }
+  return null;
+}
+
+function bisect(wantedLx: number, contender: Contender, near: number, far: number): number {
+  for (let step = 0; step < 16; step++) {
+    const middle = (near + far) / 2;
+    if (contender.illuminanceAt(middle) >= wantedLx) near = middle;
+    else far = middle;
+  }
+  return near;
+}
+
+/** Angles within this factor look equally soft on a face [common practice]. */
+const EQUALLY_SOFT = 1.2;
+
+export function softnessWords(ratio: number): string {
+  if (ratio > EQUALLY_SOFT) return 'softer';
+  return ratio < 1 / EQUALLY_SOFT ? 'harder' : 'equally soft';
+}
+
+/** The verdict in one breath: light, softness, money, and the camera setting that lives with it. */
+function sentenceOf(
+  contender: Contender,
+  found: Omit<Comparison, 'sentence'>,
+  fixture: Fixture,
+  shot: Shot,
+  document: Production,
+): string {
+  const place = `At ${showText(show(shot.distanceM, 'length', 'metric'))}`;
+  const name = `your ${contender.formName.toLowerCase()}`;
+  if (found.isoToEqual === null) return `${place} ${name} gives no light yet: choose a bulb first.`;
+  const stops = Math.abs(found.stops).toFixed(1);
+  const level =
+    stops === '0.0' ? 'level with' : `${stops} stops ${found.stops < 0 ? 'under' : 'over'}`;
+  const money =
+    found.priceShare === null
+      ? `for ${formatMoney(contender.fullMinor, document.currency)}`
+      : `for ${percent(found.priceShare)} of the price`;
+  const iso = `ISO ${Math.round(found.isoToEqual)}`;
+  return `${place} ${name} is ${level} the ${lowerFirst(fixture.name)}, ${softnessWords(found.softnessRatio)}, ${money}. At ${iso} you make f/${shot.fNumber}.`;
+}
+
+const percent = (share: number) => `${share < 0.1 ? (share * 100).toFixed(1) : Math.round(share * 100)} %`;
+
+/** "Two-tube bank" → "two-tube bank"; leaves "LED panel" alone. */
+const lowerFirst = (name: string) =>
+  /^[A-Z][a-z]/.test(name) ? name[0]!.toLowerCase() + name.slice(1) : name;
+
+export const featureWords = (feature: Feature): string => FEATURES[feature];

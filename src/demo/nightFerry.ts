@@ -1,0 +1,89 @@
+import { readDocument } from '@/core/document/read';
+import type { Production } from '@/core/document/production';
+import { bulbRingDefaults } from '@/core/forms/bulb-ring/parameters';
+import { BULBS } from './bulbs';
+import { FIXTURES } from './fixtures';
+import { PARTS } from './parts';
+import { SHOTS } from './shots';
+
+const CIRCUITS = [
+  { id: 'hall-a', name: 'Hall ring A', region: 'eu-230-50', voltageV: 230, frequencyHz: 50, ratedA: 16, otherLoadW: 350 },
+  { id: 'hall-b', name: 'Hall ring B', region: 'eu-230-50', voltageV: 230, frequencyHz: 50, ratedA: 16, otherLoadW: 0 },
+  { id: 'generator', name: 'Jetty generator, 120 V', region: 'na-120-60', voltageV: 120, frequencyHz: 60, ratedA: 20, otherLoadW: 0 },
+];
+
+/** Sixteen small globes on a metre of board: the clerk's key. */
+const CLERK_RING = {
+  ...bulbRingDefaults(),
+  groups: [{ bulbId: 'globe-g45-3', level: 1 }],
+  socketPartId: 'socket-e27',
+  boardPartId: 'mdf-6',
+  paintPartId: 'emulsion',
+  cordPartId: 'cord-075',
+  plugPartId: 'plug-16',
+};
+
+/** Twenty-five filament bulbs dimmed low: beautiful, and too much for its lamp cord. */
+const WARM_RING = {
+  ...bulbRingDefaults(),
+  outerDiameterM: 1.2,
+  ringWidthM: 0.16,
+  socketCount: 25,
+  groups: [{ bulbId: 'incandescent-60-120', level: 0.2 }],
+  socketPartId: 'socket-e27-porcelain',
+  standoffM: 0.06,
+  boardPartId: 'ply-6-big',
+  paintPartId: 'emulsion',
+  cordPartId: 'cord-awg18',
+  plugPartId: 'plug-15-120',
+  dimmerPartId: 'dimmer-leading-2000',
+};
+
+/** Begun and left lying: board and sockets, no bulb, no cord. */
+const STAMP_RING = {
+  ...bulbRingDefaults(),
+  outerDiameterM: 0.5,
+  ringWidthM: 0.1,
+  socketCount: 8,
+  socketPartId: 'socket-e14',
+  boardPartId: 'mdf-6',
+};
+
+const NIGHT_FERRY = {
+  format: 'lantern-jar-production',
+  version: 1,
+  id: 'night-ferry',
+  name: 'Night Ferry',
+  note: 'A twelve-minute short, four evenings in a disused ferry ticket hall.',
+  currency: 'EUR',
+  taxIncluded: true,
+  circuits: CIRCUITS,
+  shots: SHOTS,
+  shelf: { bulbs: BULBS, parts: PARTS },
+  fixtures: FIXTURES,
+  builds: [
+    { id: 'clerk-ring', name: 'Clerk ring', shotId: 'clerk', circuitId: 'hall-a', fixtureId: 'monolight-60-dome', form: 'bulb-ring', parameters: CLERK_RING, copies: 1, note: '' },
+    { id: 'warm-ring', name: 'Warm top ring', shotId: 'cabin', circuitId: 'generator', fixtureId: 'fresnel-300', form: 'bulb-ring', parameters: WARM_RING, copies: 1, note: 'On the generator: the hall has no 120 V.' },
+    { id: 'stamp-ring', name: 'Stamp ring', shotId: 'stamps', circuitId: 'hall-b', fixtureId: null, form: 'bulb-ring', parameters: STAMP_RING, copies: 1, note: 'Bulbs still to choose.' },
+  ],
+};
+
+/** The sample production, checked like any other document. */
+export function nightFerry(): Production {
+  const read = readDocument(structuredClone(NIGHT_FERRY));
+  if (!read.ok)
+    throw new Error(`Demo: ${read.problems.map((p) => `${p.path}: ${p.message}`).join('; ')}`);
+  return read.value;
+}
+
+/** Shelf and fixtures that a new production starts with, all marked typical, nothing on hand. */
+export function typicalStock(): Pick<Production, 'shelf' | 'fixtures'> {
+  const { shelf, fixtures } = nightFerry();
+  return {
+    shelf: {
+      bulbs: shelf.bulbs.map((bulb) => ({ ...bulb, onHandCount: 0 })),
+      parts: shelf.parts.map((part) => ({ ...part, onHand: 0 })),
+    },
+    fixtures,
+  };
+}
