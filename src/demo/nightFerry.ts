@@ -7,9 +7,33 @@ import { PARTS } from './parts';
 import { SHOTS } from './shots';
 
 const CIRCUITS = [
-  { id: 'hall-a', name: 'Hall ring A', region: 'eu-230-50', voltageV: 230, frequencyHz: 50, ratedA: 16, otherLoadW: 350 },
-  { id: 'hall-b', name: 'Hall ring B', region: 'eu-230-50', voltageV: 230, frequencyHz: 50, ratedA: 16, otherLoadW: 0 },
-  { id: 'generator', name: 'Jetty generator, 120 V', region: 'na-120-60', voltageV: 120, frequencyHz: 60, ratedA: 20, otherLoadW: 0 },
+  {
+    id: 'hall-a',
+    name: 'Hall ring A',
+    region: 'eu-230-50',
+    voltageV: 230,
+    frequencyHz: 50,
+    ratedA: 16,
+    otherLoadW: 350,
+  },
+  {
+    id: 'hall-b',
+    name: 'Hall ring B',
+    region: 'eu-230-50',
+    voltageV: 230,
+    frequencyHz: 50,
+    ratedA: 16,
+    otherLoadW: 0,
+  },
+  {
+    id: 'generator',
+    name: 'Jetty generator, 120 V',
+    region: 'na-120-60',
+    voltageV: 120,
+    frequencyHz: 60,
+    ratedA: 20,
+    otherLoadW: 0,
+  },
 ];
 
 /** Sixteen small globes on a metre of board: the clerk's key. */
@@ -62,9 +86,39 @@ const NIGHT_FERRY = {
   shelf: { bulbs: BULBS, parts: PARTS },
   fixtures: FIXTURES,
   builds: [
-    { id: 'clerk-ring', name: 'Clerk ring', shotId: 'clerk', circuitId: 'hall-a', fixtureId: 'monolight-60-dome', form: 'bulb-ring', parameters: CLERK_RING, copies: 1, note: '' },
-    { id: 'warm-ring', name: 'Warm top ring', shotId: 'cabin', circuitId: 'generator', fixtureId: 'fresnel-300', form: 'bulb-ring', parameters: WARM_RING, copies: 1, note: 'On the generator: the hall has no 120 V.' },
-    { id: 'stamp-ring', name: 'Stamp ring', shotId: 'stamps', circuitId: 'hall-b', fixtureId: null, form: 'bulb-ring', parameters: STAMP_RING, copies: 1, note: 'Bulbs still to choose.' },
+    {
+      id: 'clerk-ring',
+      name: 'Clerk ring',
+      shotId: 'clerk',
+      circuitId: 'hall-a',
+      fixtureId: 'monolight-60-dome',
+      form: 'bulb-ring',
+      parameters: CLERK_RING,
+      copies: 1,
+      note: '',
+    },
+    {
+      id: 'warm-ring',
+      name: 'Warm top ring',
+      shotId: 'cabin',
+      circuitId: 'generator',
+      fixtureId: 'fresnel-300',
+      form: 'bulb-ring',
+      parameters: WARM_RING,
+      copies: 1,
+      note: 'On the generator: the hall has no 120 V.',
+    },
+    {
+      id: 'stamp-ring',
+      name: 'Stamp ring',
+      shotId: 'stamps',
+      circuitId: 'hall-b',
+      fixtureId: null,
+      form: 'bulb-ring',
+      parameters: STAMP_RING,
+      copies: 1,
+      note: 'Bulbs still to choose.',
+    },
   ],
 };
 

@@ -37,7 +37,10 @@ export const patchSchema = z.object({
     .array(
       z.union([
         z.number().int().min(0),
-        z.string().max(80).refine((key) => !['__proto__', 'constructor', 'prototype'].includes(key)),
+        z
+          .string()
+          .max(80)
+          .refine((key) => !['__proto__', 'constructor', 'prototype'].includes(key)),
       ]),
     )
     .max(12),

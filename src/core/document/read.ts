@@ -84,7 +84,13 @@ function doubledIds(document: Production): Problem[] {
       const again = seen.has(id);
       seen.add(id);
       return again
-        ? [{ code: 'double_id', path: `${path}.${index}.id`, message: `The id “${id}” is used twice.` }]
+        ? [
+            {
+              code: 'double_id',
+              path: `${path}.${index}.id`,
+              message: `The id “${id}” is used twice.`,
+            },
+          ]
         : [];
     });
   });

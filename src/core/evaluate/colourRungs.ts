@@ -29,9 +29,16 @@ export function colourRung(light: LightResult, resolved: ResolvedBuild, shot: Sh
         dimension,
         origin: group.unit.cctK.origin,
       })),
-      { symbol: 'K', name: 'the shot’s colour', value: shot.cctK, dimension, origin: 'user' as const },
+      {
+        symbol: 'K',
+        name: 'the shot’s colour',
+        value: shot.cctK,
+        dimension,
+        origin: 'user' as const,
+      },
     ],
-    source: 'CIE 15 mixing on the Planckian locus; filaments by IES exponents; clash steps are common practice',
+    source:
+      'CIE 15 mixing on the Planckian locus; filaments by IES exponents; clash steps are common practice',
     leavesOut: 'Green or magenta tint (Duv): labels do not tell it.',
   };
   if (cctK === null) return unknownReadout(id, label, dimension, 'choose a bulb first', working);
@@ -43,7 +50,10 @@ export function colourRung(light: LightResult, resolved: ResolvedBuild, shot: Sh
     value: cctK,
     dimension,
     target: { value: shot.cctK, dimension, label: 'shot' },
-    words: clash === 'unseen' ? 'matches the shot' : `${Math.round(Math.abs(shift))} mired ${direction}, ${clash}`,
+    words:
+      clash === 'unseen'
+        ? 'matches the shot'
+        : `${Math.round(Math.abs(shift))} mired ${direction}, ${clash}`,
     state: clash === 'unseen' || clash === 'slight' ? 'ok' : 'look',
     origin,
     working,
@@ -58,17 +68,15 @@ export function colourFindings(resolved: ResolvedBuild, shot: Shot): Finding[] {
   const spread = kelvins.length ? mired(Math.min(...kelvins)) - mired(Math.max(...kelvins)) : 0;
   const clash = clashOf(spread);
   return [
-    ...poor.map(
-      ({ unit }, index): Finding => ({
-        id: `colour.cri.${index}`,
-        severity: 'look',
-        title: 'Colours may look dull',
-        message: `“${unit.bulb.name}” renders with Ra ${Math.round(unit.criRa.value)}${criNote(unit)}; ${USE_NAMES[shot.use]} wants ${gate} or more. Skin and costume lose red: film a test beside daylight.`,
-        limit: `Ra ${gate} for ${USE_NAMES[shot.use]}`,
-        source: 'Common practice',
-        where: resolved.lampsAt,
-      }),
-    ),
+    ...poor.map(({ unit }, index): Finding => ({
+      id: `colour.cri.${index}`,
+      severity: 'look',
+      title: 'Colours may look dull',
+      message: `“${unit.bulb.name}” renders with Ra ${Math.round(unit.criRa.value)}${criNote(unit)}; ${USE_NAMES[shot.use]} wants ${gate} or more. Skin and costume lose red: film a test beside daylight.`,
+      limit: `Ra ${gate} for ${USE_NAMES[shot.use]}`,
+      source: 'Common practice',
+      where: resolved.lampsAt,
+    })),
     ...(clash === 'visible' || clash === 'obvious'
       ? [
           {
@@ -124,11 +132,24 @@ export function flickerRung(
     formula: 'clean when t · 2 · f_mains is a whole number',
     substituted: `${threeFigures(light.exposureTimeS)} s · ${flickerHz} Hz = ${threeFigures(periods)} periods`,
     inputs: [
-      { symbol: 't', name: 'exposure time', value: light.exposureTimeS, dimension, origin: 'user' as const },
-      { symbol: 'f', name: `mains on ${circuit.name}`, value: circuit.frequencyHz, dimension: 'frequency' as const, origin: 'user' as const },
+      {
+        symbol: 't',
+        name: 'exposure time',
+        value: light.exposureTimeS,
+        dimension,
+        origin: 'user' as const,
+      },
+      {
+        symbol: 'f',
+        name: `mains on ${circuit.name}`,
+        value: circuit.frequencyHz,
+        dimension: 'frequency' as const,
+        origin: 'user' as const,
+      },
     ],
     source: 'Light on mains ripples at twice its frequency; common practice',
-    leavesOut: 'Dimmers and drivers that flicker at frequencies of their own, and bands of rolling shutters.',
+    leavesOut:
+      'Dimmers and drivers that flicker at frequencies of their own, and bands of rolling shutters.',
   };
   if (resolved.groups.length === 0)
     return unknownReadout(id, label, dimension, 'choose a bulb first', working);

@@ -24,10 +24,28 @@ export function powerRung(
     substituted: `${threeFigures(plan.fullW)} W → ${threeFigures(plan.fullA)} A; with ${threeFigures(plan.othersA)} A of other loads ${threeFigures(totalA)} A of ${threeFigures(plan.limitA)} A`,
     inputs: [
       ...resolved.groups.flatMap((group, i) => [
-        { symbol: `P${i + 1}`, name: `${group.count} × ${group.unit.bulb.name}`, value: group.count * group.unit.wattsW.value, dimension, origin: group.unit.wattsW.origin },
-        { symbol: `pf${i + 1}`, name: 'its power factor', value: group.unit.powerFactor.value, dimension: 'ratio' as const, origin: group.unit.powerFactor.origin },
+        {
+          symbol: `P${i + 1}`,
+          name: `${group.count} × ${group.unit.bulb.name}`,
+          value: group.count * group.unit.wattsW.value,
+          dimension,
+          origin: group.unit.wattsW.origin,
+        },
+        {
+          symbol: `pf${i + 1}`,
+          name: 'its power factor',
+          value: group.unit.powerFactor.value,
+          dimension: 'ratio' as const,
+          origin: group.unit.powerFactor.origin,
+        },
       ]),
-      { symbol: 'V', name: plan.circuit.name, value: plan.circuit.voltageV, dimension: 'voltage' as const, origin: 'user' as const },
+      {
+        symbol: 'V',
+        name: plan.circuit.name,
+        value: plan.circuit.voltageV,
+        dimension: 'voltage' as const,
+        origin: 'user' as const,
+      },
     ],
     source: plan.region.continuousSource,
     leavesOut: 'Loads on the circuit that nobody told this production about.',
@@ -41,9 +59,14 @@ export function powerRung(
     dimension,
     second: { value: plan.fullA, dimension: 'current', label: 'fully up' },
     target: { value: plan.limitA, dimension: 'current', label: `limit of ${plan.circuit.name}` },
-    words: state === 'stop' ? 'must not be powered up' : `${Math.round((totalA / plan.limitA) * 100)} % of ${plan.circuit.name}`,
+    words:
+      state === 'stop'
+        ? 'must not be powered up'
+        : `${Math.round((totalA / plan.limitA) * 100)} % of ${plan.circuit.name}`,
     state,
-    origin: leastSure(resolved.groups.flatMap(({ unit }) => [unit.wattsW.origin, unit.powerFactor.origin])),
+    origin: leastSure(
+      resolved.groups.flatMap(({ unit }) => [unit.wattsW.origin, unit.powerFactor.origin]),
+    ),
     working,
   };
 }
@@ -57,8 +80,24 @@ export function heatRung(resolved: ResolvedBuild, findings: readonly Finding[]):
     formula: 'heat = Σ P · share;  ΔT ≈ α · Σ P·cos β/(4π·d²) / (2·h), full level',
     substituted: `${threeFigures(value)} W as dimmed; the board under a bulb rises about ${threeFigures(rise)} K`,
     inputs: [
-      ...resolved.groups.map((group, i) => ({ symbol: `s${i + 1}`, name: `heat share of ${group.unit.bulb.name}`, value: group.unit.heatShare, dimension: 'ratio' as const, origin: 'typical' as const })),
-      ...(nearest ? [{ symbol: 'd', name: `lamp to ${nearest.name}`, value: nearest.distanceM, dimension: 'length' as const, origin: 'computed' as const }] : []),
+      ...resolved.groups.map((group, i) => ({
+        symbol: `s${i + 1}`,
+        name: `heat share of ${group.unit.bulb.name}`,
+        value: group.unit.heatShare,
+        dimension: 'ratio' as const,
+        origin: 'typical' as const,
+      })),
+      ...(nearest
+        ? [
+            {
+              symbol: 'd',
+              name: `lamp to ${nearest.name}`,
+              value: nearest.distanceM,
+              dimension: 'length' as const,
+              origin: 'computed' as const,
+            },
+          ]
+        : []),
     ],
     source: `Free air, h ≈ 8 W/(m²·K) a face; ${Math.round(FILAMENT_CLEARANCE_M * 100)} cm from filaments; common practice`,
     leavesOut: 'Draughts, corners and conduction. A thermometer after an hour settles it.',
@@ -66,8 +105,19 @@ export function heatRung(resolved: ResolvedBuild, findings: readonly Finding[]):
   if (resolved.groups.length === 0)
     return unknownReadout(id, label, dimension, 'choose a bulb first', working);
   const state = severityOf(findings, /^heat\./);
-  const board = nearest ? `${nearest.name} ${showText(show(nearest.distanceM, 'length', 'metric'))} away, about +${Math.round(rise)} K` : 'nothing near that burns';
-  return { id, label, value, dimension, words: state === 'stop' ? 'too close to burn' : board, state, origin: 'typical', working };
+  const board = nearest
+    ? `${nearest.name} ${showText(show(nearest.distanceM, 'length', 'metric'))} away, about +${Math.round(rise)} K`
+    : 'nothing near that burns';
+  return {
+    id,
+    label,
+    value,
+    dimension,
+    words: state === 'stop' ? 'too close to burn' : board,
+    state,
+    origin: 'typical',
+    working,
+  };
 }
 
 export function costRung(
@@ -103,8 +153,20 @@ export function costRung(
         .map((line) => `${line.name}: ${line.packsNow} × ${money(line.packPriceMinor)}`)
         .join('; '),
       inputs: [
-        { symbol: 'n', name: 'copies made at once', value: build.copies, dimension: 'count', origin: 'user' },
-        { symbol: 'full/n', name: 'full cost of one light', value: fullPerLightMinor, dimension: 'money', origin: 'computed' },
+        {
+          symbol: 'n',
+          name: 'copies made at once',
+          value: build.copies,
+          dimension: 'count',
+          origin: 'user',
+        },
+        {
+          symbol: 'full/n',
+          name: 'full cost of one light',
+          value: fullPerLightMinor,
+          dimension: 'money',
+          origin: 'computed',
+        },
       ],
       source: 'Prices on the shelf, whole packs',
       leavesOut: `Tools, your hours and travel. Prices ${document.taxIncluded ? 'include' : 'leave out'} tax. What is on hand is counted for each build by itself.`,

@@ -14,7 +14,14 @@ import { planPurchase, type Purchase } from '../shop/purchase';
 import { labelFindings } from '../units/sanity';
 import { compare, type Comparison, type Contender } from '../verdict/compare';
 import { colourFindings, colourRung, flickerFindings, flickerRung } from './colourRungs';
-import { findBuild, otherLoadA, resolveScene, sceneOf, type Resolution, type Scene } from './context';
+import {
+  findBuild,
+  otherLoadA,
+  resolveScene,
+  sceneOf,
+  type Resolution,
+  type Scene,
+} from './context';
 import { costRung, heatRung, powerRung } from './costRungs';
 import { evaluateLight, type LightResult } from './light';
 import { lightFindings } from './lightFindings';
@@ -40,6 +47,8 @@ export interface Readouts {
   /** lux reached over lux wanted; how full the jar is */
   filled: number;
   cctK: number | null;
+  /** of the worst-rendering bulb in it */
+  criRa: number | null;
   drawing: Drawing | null;
 }
 
@@ -58,7 +67,8 @@ export function evaluate(
   options: EvaluateOptions = {},
 ): Result<Readouts> {
   const build = findBuild(document, buildId);
-  if (!build) return refuse('no_such_build', `This production has no build “${buildId}”.`, 'builds');
+  if (!build)
+    return refuse('no_such_build', `This production has no build “${buildId}”.`, 'builds');
   const scene = sceneOf(document, build);
   const found = resolveScene(scene);
   return accept(found ? readoutsOf(scene, found, options) : unresolved(scene));
@@ -91,11 +101,16 @@ function unresolved({ build }: Scene): Readouts {
     folded: { widthM: 0, heightM: 0, depthM: 0 },
     filled: 0,
     cctK: null,
+    criRa: null,
     drawing: null,
   };
 }
 
-function readoutsOf(scene: Scene, { form, parameters, resolved }: Resolution, options: EvaluateOptions): Readouts {
+function readoutsOf(
+  scene: Scene,
+  { form, parameters, resolved }: Resolution,
+  options: EvaluateOptions,
+): Readouts {
   const { document, build, shot, circuit, context } = scene;
   const light = evaluateLight(resolved, shot, options.gridCells);
   const plan = planPower(resolved, circuit, otherLoadA(scene), context.part, build.copies);
@@ -139,8 +154,13 @@ function readoutsOf(scene: Scene, { form, parameters, resolved }: Resolution, op
     folded: resolved.folded,
     filled: light.totalLx / light.targetLx,
     cctK: light.cctK,
+    criRa: worstCri(resolved),
     drawing: form.draw(parameters, context),
   };
+}
+
+function worstCri({ groups }: ResolvedBuild): number | null {
+  return groups.length ? Math.min(...groups.map(({ unit }) => unit.criRa.value)) : null;
 }
 
 const NEAREST_M = 0.1;
@@ -155,16 +175,11 @@ function contenderOf(
 ): Contender {
   const nearest = Math.min(NEAREST_M, shot.distanceM / 2);
   const way = fallOffCurve(light.field, resolved.frontM, nearest, shot.distanceM);
-  const cri = resolved.groups.map(({ unit }) => unit.criRa.value);
   return {
     formName,
     illuminanceLx: light.totalLx,
     exposureTimeS: light.exposureTimeS,
     angleDeg: light.angleDeg,
-    cctK: light.cctK,
-    criRa: cri.length ? Math.min(...cri) : null,
-    wattsW: plan.nowW,
-    massKg: resolved.massKg,
     fullMinor: purchase.fullPerLightMinor,
     spentNowMinor: purchase.spentNowMinor,
     dimmable: plan.dimmer !== null,

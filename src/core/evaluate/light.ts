@@ -80,9 +80,10 @@ export function evaluateLight(resolved: ResolvedBuild, shot: Shot, gridCells = 1
       gridCells,
     ),
     cctK: mixedCctK(
-      resolved.groups.map(
-        (group, i): MixPart => ({ cctK: cctAtLevel(group), illuminanceLx: groupLx[i]! }),
-      ),
+      resolved.groups.map((group, i): MixPart => ({
+        cctK: cctAtLevel(group),
+        illuminanceLx: groupLx[i]!,
+      })),
     ),
     groupLx,
     luminousFluxLm: emitters.reduce((sum, emitter) => sum + emitter.luminousFluxLm, 0),

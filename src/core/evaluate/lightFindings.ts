@@ -5,13 +5,14 @@ import { stopsInWords, threeFigures } from '../quantity';
 import type { LightResult } from './light';
 
 /** Too dim, too hard, dotted or uneven: what the shooter will see. */
-export function lightFindings(
-  light: LightResult,
-  resolved: ResolvedBuild,
-  shot: Shot,
-): Finding[] {
+export function lightFindings(light: LightResult, resolved: ResolvedBuild, shot: Shot): Finding[] {
   if (light.totalLx <= 0) return [];
-  return [...shortOfLight(light, resolved), ...hard(light, shot), ...dotted(light, resolved), ...uneven(light, shot)];
+  return [
+    ...shortOfLight(light, resolved),
+    ...hard(light, shot),
+    ...dotted(light, resolved),
+    ...uneven(light, shot),
+  ];
 }
 
 function shortOfLight(light: LightResult, resolved: ResolvedBuild): Finding[] {

@@ -28,13 +28,26 @@ export function lightRung(light: LightResult, resolved: ResolvedBuild, shot: Sho
     formula: 'E = Σ I(θ) · cos β / d²  +  light returned by the board',
     substituted: `${threeFigures(directLx)} lx + ${threeFigures(returnedLx)} lx = ${threeFigures(totalLx)} lx`,
     inputs: [
-      given('Φ', 'luminous flux of all bulbs', light.luminousFluxLm, 'luminousFlux', fluxOrigin(resolved)),
+      given(
+        'Φ',
+        'luminous flux of all bulbs',
+        light.luminousFluxLm,
+        'luminousFlux',
+        fluxOrigin(resolved),
+      ),
       given('d', 'distance from the light’s front', shot.distanceM, 'length'),
       given('n', 'bulbs', resolved.emitters.length, 'count'),
-      given('ρ', 'reflectance of the board’s front', resolved.surfaces[0]?.reflectance ?? 0, 'ratio', 'typical'),
+      given(
+        'ρ',
+        'reflectance of the board’s front',
+        resolved.surfaces[0]?.reflectance ?? 0,
+        'ratio',
+        'typical',
+      ),
     ],
     source: 'Photometric law of distance; board as an even Lambertian ring',
-    leavesOut: 'Bulbs shading one another, the room’s walls, dust and voltage. Expect ± 20 %; a lux meter settles it.',
+    leavesOut:
+      'Bulbs shading one another, the room’s walls, dust and voltage. Expect ± 20 %; a lux meter settles it.',
   };
   if (totalLx <= 0) return unknownReadout(id, label, dimension, NO_LIGHT, working);
   return {
@@ -111,7 +124,8 @@ export function softnessRung(light: LightResult, resolved: ResolvedBuild, shot: 
     state: enough && !shadows.separate ? 'ok' : 'look',
     origin: 'computed',
     working: {
-      formula: 'angle = 2 · atan(D / 2d);  half-shadow w = D · b / a;  separate edges when gap > 1 globe',
+      formula:
+        'angle = 2 · atan(D / 2d);  half-shadow w = D · b / a;  separate edges when gap > 1 globe',
       substituted: `2 · atan(${threeFigures(across)} / (2 · ${threeFigures(shot.distanceM)})) = ${angleDeg.toFixed(1)}°; ${threeFigures(across)} · 0.025 / ${threeFigures(shot.distanceM)} = ${threeFigures(noseHalfShadowM * 1000)} mm; gap ${threeFigures(shadows.gapInGlobes)} globes, edges ${threeFigures(shadows.stepM * 1000)} mm apart`,
       inputs: [
         given('D', 'width across the outermost globes', across, 'length', 'computed'),
@@ -135,7 +149,8 @@ export function evennessRung(light: LightResult, resolved: ResolvedBuild, shot: 
       given('h', 'coverage height', shot.coverageHeightM, 'length'),
       given('d', 'distance', shot.distanceM, 'length'),
     ],
-    source: 'Illuminance at the middle of each cell; ± ½ stop for a painted flat is common practice',
+    source:
+      'Illuminance at the middle of each cell; ± ½ stop for a painted flat is common practice',
     leavesOut: 'The light is taken to face the middle of a flat target squarely.',
   };
   if (light.totalLx <= 0) return unknownReadout(id, label, dimension, NO_LIGHT, working);

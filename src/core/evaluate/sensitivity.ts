@@ -63,7 +63,11 @@ function knobs(document: Production, buildId: string): Knob[] {
       },
     ];
   });
-  return [...own, ...shotKnobs(build.shotId), ...bulbKnobs(document, JSON.stringify(build.parameters))];
+  return [
+    ...own,
+    ...shotKnobs(build.shotId),
+    ...bulbKnobs(document, JSON.stringify(build.parameters)),
+  ];
 }
 
 const SHOT_KNOBS = [

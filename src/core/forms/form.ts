@@ -29,7 +29,14 @@ interface FieldBase {
 
 /** How a parameter is edited; the tray is built from these alone. */
 export type Field =
-  | (FieldBase & { kind: 'quantity'; dimension: Dimension; step: number; assumedUnit: string })
+  | (FieldBase & {
+      kind: 'quantity';
+      dimension: Dimension;
+      step: number;
+      assumedUnit: string;
+      min: number;
+      max: number;
+    })
   | (FieldBase & { kind: 'choice'; options: readonly { value: string | number; label: string }[] })
   | (FieldBase & { kind: 'part'; role: Role; optional: boolean })
   | (FieldBase & { kind: 'groups' });

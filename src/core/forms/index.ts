@@ -18,12 +18,10 @@ export function readParameters(form: FormDefinition, parameters: unknown): Resul
   if (read.success) return accept(read.data);
   return {
     ok: false,
-    problems: read.error.issues.map(
-      (issue): Problem => ({
-        code: issue.code,
-        path: issue.path.join('.'),
-        message: issue.message,
-      }),
-    ),
+    problems: read.error.issues.map((issue): Problem => ({
+      code: issue.code,
+      path: issue.path.join('.'),
+      message: issue.message,
+    })),
   };
 }

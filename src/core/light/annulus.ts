@@ -46,8 +46,7 @@ const GAUSS = [0.5 - Math.sqrt(3) / 6, 0.5 + Math.sqrt(3) / 6];
  * @param arrivingLm flux that lands on the ring
  */
 export function annulusPatches(annulus: ReflectingSurface, arrivingLm: number): Emitter[] {
-  const luminousFluxLm =
-    (arrivingLm * annulus.reflectance) / (PATCHES_AROUND * GAUSS.length);
+  const luminousFluxLm = (arrivingLm * annulus.reflectance) / (PATCHES_AROUND * GAUSS.length);
   const inner = annulus.innerRadiusM ** 2;
   const outer = annulus.outerRadiusM ** 2;
   return GAUSS.flatMap((fraction) => {

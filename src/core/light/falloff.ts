@@ -22,8 +22,7 @@ export function fallOffCurve(
   toM: number,
   points = 24,
 ): FallOffPoint[] {
-  const at = (distanceM: number) =>
-    illuminanceLx(field, [0, 0, frontM + distanceM], FACING_LIGHT);
+  const at = (distanceM: number) => illuminanceLx(field, [0, 0, frontM + distanceM], FACING_LIGHT);
   const anchor = at(toM) * toM * toM;
   return Array.from({ length: points }, (_, i) => {
     const distanceM = fromM * (toM / fromM) ** (i / (points - 1));

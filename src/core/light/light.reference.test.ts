@@ -8,7 +8,14 @@ import {
 import { annulusPatches, shareOnAnnulus } from './annulus';
 import { packEmitters, type Emitter } from './emitter';
 import { evennessOver } from './evenness';
-import { exposureTimeS, exposureValue100, fNumberFor, isoSpeedFor, stopsBetween, targetIlluminanceLx } from './exposure';
+import {
+  exposureTimeS,
+  exposureValue100,
+  fNumberFor,
+  isoSpeedFor,
+  stopsBetween,
+  targetIlluminanceLx,
+} from './exposure';
 import { fallOffCurve } from './falloff';
 import { illuminanceLx } from './illuminance';
 import { angularSizeDeg, halfShadowM, nearestMark, separateShadows } from './softness';
@@ -36,7 +43,12 @@ describe('ISO 2720 incident exposure (from memory)', () => {
     const time = exposureTimeS(180, 25);
     expect(time).toBe(0.02);
     expect(
-      targetIlluminanceLx({ fNumber: 2.8, exposureTimeS: time, isoSpeed: 800, calibrationLxS: 250 }),
+      targetIlluminanceLx({
+        fNumber: 2.8,
+        exposureTimeS: time,
+        isoSpeed: 800,
+        calibrationLxS: 250,
+      }),
     ).toBeCloseTo(122.5, 9);
   });
   test('inverses bring back the f-number and the ISO', () => {
@@ -105,7 +117,11 @@ describe('illuminance against closed forms', () => {
   });
   test.each(SPREADS)('the packed kernel agrees with the plain formula for %j', (spread) => {
     const field = packEmitters([bulb({ spread, axis: [0, 0.6, 0.8] })]);
-    for (const point of [[0.3, 0.2, 1], [-1, 0.5, 0.4], [0, -2, 0.3]] as const) {
+    for (const point of [
+      [0.3, 0.2, 1],
+      [-1, 0.5, 0.4],
+      [0, -2, 0.3],
+    ] as const) {
       const d = Math.hypot(...point);
       const cosTheta = (0.6 * point[1] + 0.8 * point[2]) / d;
       const expected = (800 * intensityPerLm(prepareSpread(spread), cosTheta) * point[2]) / d ** 3;
@@ -178,7 +194,10 @@ describe('softness', () => {
   test('gaps wider than a globe give separate edges (common practice)', () => {
     expect(separateShadows(0.166, 0.06, 1.2, 0.025).separate).toBe(true);
     expect(separateShadows(0.1, 0.06, 1.2, 0.025).separate).toBe(false);
-    expect(separateShadows(Infinity, 0.06, 1.2, 0.025)).toMatchObject({ separate: false, stepM: 0 });
+    expect(separateShadows(Infinity, 0.06, 1.2, 0.025)).toMatchObject({
+      separate: false,
+      stepM: 0,
+    });
   });
 });
 

@@ -57,9 +57,7 @@ export const CORD_IDS = Object.keys(CORDS) as [CordId, ...CordId[]];
 export function thinnestCordFor(currentA: number, like: Cord): CordId | null {
   const fitting = CORD_IDS.filter((id) => {
     const cord = CORDS[id];
-    return (
-      cord.system === like.system && cord.earthed === like.earthed && cord.limitA >= currentA
-    );
+    return cord.system === like.system && cord.earthed === like.earthed && cord.limitA >= currentA;
   });
   return fitting.sort((a, b) => CORDS[a].limitA - CORDS[b].limitA)[0] ?? null;
 }

@@ -158,7 +158,9 @@ function supplyVoltage(plan: PowerPlan, resolved: ResolvedBuild): Finding[] {
       {
         id: `power.voltage.${index}`,
         severity: high ? 'stop' : 'look',
-        title: high ? 'More volts than the bulb is made for' : 'Fewer volts than the bulb is made for',
+        title: high
+          ? 'More volts than the bulb is made for'
+          : 'Fewer volts than the bulb is made for',
         message: `“${bulb.name}” is for ${bulb.supplyV} V, the circuit gives ${voltageV} V. ${high ? 'It bursts, smokes or burns out at once: choose bulbs for this mains.' : 'It glows dim or not at all: choose bulbs for this mains.'}`,
         limit: `${bulb.supplyV} V ± 10 %`,
         source: 'Voltage printed on the bulb',

@@ -29,7 +29,8 @@ export interface PowerPlan {
 /** Current of a build at full level: Σ P/(V·pf) [handbook 05]. */
 export function fullCurrentA(resolved: ResolvedBuild, voltageV: number): number {
   return resolved.groups.reduce(
-    (sum, { count, unit }) => sum + (count * unit.wattsW.value) / (voltageV * unit.powerFactor.value),
+    (sum, { count, unit }) =>
+      sum + (count * unit.wattsW.value) / (voltageV * unit.powerFactor.value),
     0,
   );
 }
@@ -70,7 +71,8 @@ export function planPower(
     nowW,
     nowA: groups.reduce(
       (sum, group) =>
-        sum + (group.count * wattsAtLevel(group)) / (circuit.voltageV * group.unit.powerFactor.value),
+        sum +
+        (group.count * wattsAtLevel(group)) / (circuit.voltageV * group.unit.powerFactor.value),
       0,
     ),
     fullW,

@@ -57,7 +57,13 @@ export const REGIONS: Record<RegionId, Region> = {
     breakersA: [16, 32],
     plugFusesA: [3, 5, 13],
   },
-  'jp-100-50': { ...american, name: '100 V, 50 Hz', voltageV: 100, frequencyHz: 50, breakersA: [15, 20] },
+  'jp-100-50': {
+    ...american,
+    name: '100 V, 50 Hz',
+    voltageV: 100,
+    frequencyHz: 50,
+    breakersA: [15, 20],
+  },
   'jp-100-60': { ...american, name: '100 V, 60 Hz', voltageV: 100, breakersA: [15, 20] },
   'kr-220-60': { ...european('220 V, 60 Hz'), voltageV: 220, frequencyHz: 60 },
 };

@@ -54,7 +54,8 @@ export const KIND_DEFAULTS: Record<BulbKind, KindDefaults> = {
   },
 };
 
-export const isFilament = (kind: BulbKind): boolean => kind === 'incandescent' || kind === 'halogen';
+export const isFilament = (kind: BulbKind): boolean =>
+  kind === 'incandescent' || kind === 'halogen';
 
 /** A bulb with every gap filled by a typical figure, each figure with its origin. */
 export interface EffectiveBulb {

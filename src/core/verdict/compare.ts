@@ -11,10 +11,6 @@ export interface Contender {
   illuminanceLx: number;
   exposureTimeS: number;
   angleDeg: number;
-  cctK: number | null;
-  criRa: number | null;
-  wattsW: number;
-  massKg: number;
   fullMinor: number;
   spentNowMinor: number;
   dimmable: boolean;
@@ -73,9 +69,7 @@ export function compare(
     fixtureMinorPerLx: fixture.priceMinor / fixtureLx,
     copiesToEqual: lit ? Math.ceil(fixtureLx / contender.illuminanceLx - 1e-9) : null,
     distanceToEqualM: lit ? distanceFor(fixtureLx, contender, shot.distanceM) : null,
-    isoToEqual: lit
-      ? isoSpeedFor(contender.illuminanceLx / 2 ** shot.offsetStops, settings)
-      : null,
+    isoToEqual: lit ? isoSpeedFor(contender.illuminanceLx / 2 ** shot.offsetStops, settings) : null,
     breakEvenDays: fixture.hirePerDayMinor
       ? Math.ceil(contender.spentNowMinor / fixture.hirePerDayMinor)
       : null,
@@ -137,7 +131,8 @@ function sentenceOf(
   return `${place} ${name} is ${level} the ${lowerFirst(fixture.name)}, ${softnessWords(found.softnessRatio)}, ${money}. At ${iso} you make f/${shot.fNumber}.`;
 }
 
-const percent = (share: number) => `${share < 0.1 ? (share * 100).toFixed(1) : Math.round(share * 100)} %`;
+const percent = (share: number) =>
+  `${share < 0.1 ? (share * 100).toFixed(1) : Math.round(share * 100)} %`;
 
 /** "Two-tube bank" → "two-tube bank"; leaves "LED panel" alone. */
 const lowerFirst = (name: string) =>

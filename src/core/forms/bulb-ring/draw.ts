@@ -8,7 +8,11 @@ import type { BulbRing } from './parameters';
 /** Front, section and wiring of a ring, to scale, in metres. */
 export function drawRing(ring: BulbRing, context: FormContext): Drawing {
   const layout = layoutRing(ring, context);
-  const views = [frontView(ring, layout), sectionView(ring, context, layout), wiringView(ring, layout)];
+  const views = [
+    frontView(ring, layout),
+    sectionView(ring, context, layout),
+    wiringView(ring, layout),
+  ];
   return { views };
 }
 
@@ -23,7 +27,13 @@ function frontView(ring: BulbRing, layout: RingLayout): View {
     shapes: [
       { kind: 'circle', x: 0, y: 0, r: R, layer: 'cut', ref: 'board' },
       { kind: 'circle', x: 0, y: 0, r: Math.max(r, 0), layer: 'cut', ref: 'board' },
-      ...layout.rowRadiiM.map((radius): Shape => ({ kind: 'circle', x: 0, y: 0, r: radius, layer: 'centre' })),
+      ...layout.rowRadiiM.map((radius): Shape => ({
+        kind: 'circle',
+        x: 0,
+        y: 0,
+        r: radius,
+        layer: 'centre',
+      })),
       ...bar(ring, r),
       ...layout.seats.flatMap((seat, k) => seatShapes(layout, seat.x, seat.y, `seat-${k}`)),
     ],
@@ -32,8 +42,18 @@ function frontView(ring: BulbRing, layout: RingLayout): View {
       { from: [-r, 0], to: [r, 0], offsetM: 0, valueM: 2 * r, label: 'Inner Ø' },
     ],
     handles: [
-      { parameter: 'outerDiameterM', label: 'Outer diameter', at: [R * Math.SQRT1_2, -R * Math.SQRT1_2], pull: { kind: 'straight', direction: [Math.SQRT1_2, -Math.SQRT1_2], perMetre: 2 } },
-      { parameter: 'ringWidthM', label: 'Ring width', at: [-r * Math.SQRT1_2, -r * Math.SQRT1_2], pull: { kind: 'straight', direction: [Math.SQRT1_2, Math.SQRT1_2], perMetre: 1 } },
+      {
+        parameter: 'outerDiameterM',
+        label: 'Outer diameter',
+        at: [R * Math.SQRT1_2, -R * Math.SQRT1_2],
+        pull: { kind: 'straight', direction: [Math.SQRT1_2, -Math.SQRT1_2], perMetre: 2 },
+      },
+      {
+        parameter: 'ringWidthM',
+        label: 'Ring width',
+        at: [-r * Math.SQRT1_2, -r * Math.SQRT1_2],
+        pull: { kind: 'straight', direction: [Math.SQRT1_2, Math.SQRT1_2], perMetre: 1 },
+      },
       ...(second && ring.fillMode === 'count'
         ? [
             {
@@ -50,7 +70,20 @@ function frontView(ring: BulbRing, layout: RingLayout): View {
 
 const bar = ({ centreBarWidthM: width }: BulbRing, r: number): Shape[] =>
   width > 0
-    ? [{ kind: 'polyline', closed: true, layer: 'hidden', ref: 'bar', points: [[-r, -width / 2], [r, -width / 2], [r, width / 2], [-r, width / 2]] }]
+    ? [
+        {
+          kind: 'polyline',
+          closed: true,
+          layer: 'hidden',
+          ref: 'bar',
+          points: [
+            [-r, -width / 2],
+            [r, -width / 2],
+            [r, width / 2],
+            [-r, width / 2],
+          ],
+        },
+      ]
     : [];
 
 function seatShapes(layout: RingLayout, x: number, y: number, ref: string): Shape[] {
@@ -69,8 +102,22 @@ function sectionView(ring: BulbRing, context: FormContext, layout: RingLayout): 
   const top = Math.max(layout.frontM, ring.skirtDepthM);
   const side = (sign: number): Shape[] => [
     rectangle(sign * layout.innerRadiusM, sign * R, -thickness, 0, 'cut', 'board'),
-    rectangle(sign * seatX - layout.footprintM / 2, sign * seatX + layout.footprintM / 2, 0, layout.centreM - layout.globeM / 2, 'part', 'seat-0'),
-    { kind: 'circle', x: sign * seatX, y: layout.centreM, r: layout.globeM / 2, layer: 'glass', ref: 'seat-0' },
+    rectangle(
+      sign * seatX - layout.footprintM / 2,
+      sign * seatX + layout.footprintM / 2,
+      0,
+      layout.centreM - layout.globeM / 2,
+      'part',
+      'seat-0',
+    ),
+    {
+      kind: 'circle',
+      x: sign * seatX,
+      y: layout.centreM,
+      r: layout.globeM / 2,
+      layer: 'glass',
+      ref: 'seat-0',
+    },
     ...(ring.skirtDepthM > 0
       ? [rectangle(sign * R, sign * R, 0, ring.skirtDepthM, 'hidden', 'skirt')]
       : []),
@@ -81,15 +128,45 @@ function sectionView(ring: BulbRing, context: FormContext, layout: RingLayout): 
     bounds: [-R * 1.25, -R * 0.3, R * 1.12, Math.max(top * 1.25, R * 0.35)],
     shapes: [...side(-1), ...side(1)],
     dimensions: [
-      { from: [-R, 0], to: [-R, layout.frontM], offsetM: R * 0.1, valueM: layout.frontM, label: 'Depth in front' },
-      { from: [layout.innerRadiusM, -thickness], to: [R, -thickness], offsetM: -R * 0.1, valueM: R - layout.innerRadiusM, label: 'Ring width' },
+      {
+        from: [-R, 0],
+        to: [-R, layout.frontM],
+        offsetM: R * 0.1,
+        valueM: layout.frontM,
+        label: 'Depth in front',
+      },
+      {
+        from: [layout.innerRadiusM, -thickness],
+        to: [R, -thickness],
+        offsetM: -R * 0.1,
+        valueM: R - layout.innerRadiusM,
+        label: 'Ring width',
+      },
     ],
     handles: [],
   };
 }
 
-function rectangle(x1: number, x2: number, y1: number, y2: number, layer: Shape['layer'], ref: string): Shape {
-  return { kind: 'polyline', closed: true, layer, ref, points: [[x1, y1], [x2, y1], [x2, y2], [x1, y2]] };
+function rectangle(
+  x1: number,
+  x2: number,
+  y1: number,
+  y2: number,
+  layer: Shape['layer'],
+  ref: string,
+): Shape {
+  return {
+    kind: 'polyline',
+    closed: true,
+    layer,
+    ref,
+    points: [
+      [x1, y1],
+      [x2, y1],
+      [x2, y2],
+      [x1, y2],
+    ],
+  };
 }
 
 /** The back of the board: tail to the first socket, then cord to cord; all in parallel. */
@@ -105,16 +182,51 @@ function wiringView(ring: BulbRing, layout: RingLayout): View {
     bounds: [-R * 1.12, -R * 1.12, R * 1.12, R * 1.55],
     shapes: [
       { kind: 'circle', x: 0, y: 0, r: R, layer: 'hidden', ref: 'board' },
-      { kind: 'circle', x: 0, y: 0, r: Math.max(layout.innerRadiusM, 0), layer: 'hidden', ref: 'board' },
+      {
+        kind: 'circle',
+        x: 0,
+        y: 0,
+        r: Math.max(layout.innerRadiusM, 0),
+        layer: 'hidden',
+        ref: 'board',
+      },
       { kind: 'polyline', points: seats, layer: 'cord', ref: 'cord' },
       { kind: 'polyline', points: [first, [first[0], R * 1.32], plug], layer: 'cord', ref: 'cord' },
-      ...seats.map(([x, y], k): Shape => ({ kind: 'circle', x, y, r: layout.footprintM / 2, layer: 'part', ref: `seat-${k}` })),
-      rectangle(plug[0], plug[0] + R * 0.16, plug[1] - R * 0.06, plug[1] + R * 0.06, 'part', 'plug'),
-      { kind: 'text', x: plug[0] + R * 0.08, y: plug[1] + R * 0.13, text: 'plug', anchor: 'middle', layer: 'mark' },
+      ...seats.map(([x, y], k): Shape => ({
+        kind: 'circle',
+        x,
+        y,
+        r: layout.footprintM / 2,
+        layer: 'part',
+        ref: `seat-${k}`,
+      })),
+      rectangle(
+        plug[0],
+        plug[0] + R * 0.16,
+        plug[1] - R * 0.06,
+        plug[1] + R * 0.06,
+        'part',
+        'plug',
+      ),
+      {
+        kind: 'text',
+        x: plug[0] + R * 0.08,
+        y: plug[1] + R * 0.13,
+        text: 'plug',
+        anchor: 'middle',
+        layer: 'mark',
+      },
       ...(ring.dimmerPartId
         ? [
             rectangle(first[0] + R * 0.2, first[0] + R * 0.36, R * 1.24, R * 1.4, 'part', 'dimmer'),
-            { kind: 'text', x: first[0] + R * 0.28, y: R * 1.45, text: 'dimmer', anchor: 'middle', layer: 'mark' } as const,
+            {
+              kind: 'text',
+              x: first[0] + R * 0.28,
+              y: R * 1.45,
+              text: 'dimmer',
+              anchor: 'middle',
+              layer: 'mark',
+            } as const,
           ]
         : []),
     ],

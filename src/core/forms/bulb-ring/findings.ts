@@ -12,16 +12,14 @@ const mm = (metres: number) => showText(show(metres, 'length', 'metric'));
 /** Mistakes of this form: what cannot be made, what is not chosen, what does not fit. */
 export function ringFindings(ring: BulbRing, context: FormContext, layout: RingLayout): Finding[] {
   return [
-    ...ringProblems(ring, context).map(
-      (problem): Finding => ({
-        id: `ring.${problem.code}`,
-        severity: 'stop',
-        title: 'This ring cannot be made',
-        message: problem.message,
-        source: 'Geometry',
-        where: { field: problem.path, drawing: 'board' },
-      }),
-    ),
+    ...ringProblems(ring, context).map((problem): Finding => ({
+      id: `ring.${problem.code}`,
+      severity: 'stop',
+      title: 'This ring cannot be made',
+      message: problem.message,
+      source: 'Geometry',
+      where: { field: problem.path, drawing: 'board' },
+    })),
     ...missing(ring, context),
     ...sheetFit(ring, context),
     ...socketFit(ring, context),
@@ -33,11 +31,36 @@ export function ringFindings(ring: BulbRing, context: FormContext, layout: RingL
 /** Nothing chosen yet is an open question, not a mistake. */
 function missing(ring: BulbRing, context: FormContext): Finding[] {
   const open: [string, boolean, string, string][] = [
-    ['bulb', bulbsOf(ring, context).includes(null), 'groups', 'Choose a bulb, and the light, load and cost follow.'],
-    ['socket', !partOf(context, ring.socketPartId, 'socket'), 'socketPartId', 'Choose a socket; until then an ordinary Ø 50 mm batten holder is assumed.'],
-    ['board', !partOf(context, ring.boardPartId, 'sheet'), 'boardPartId', 'Choose the sheet the ring is cut from; until then it is taken for wood.'],
-    ['cord', !partOf(context, ring.cordPartId, 'cord'), 'cordPartId', 'Choose a cord; its limit and its voltage drop are unknown until then.'],
-    ['plug', !partOf(context, ring.plugPartId, 'plug'), 'plugPartId', 'Choose a plug for the tail.'],
+    [
+      'bulb',
+      bulbsOf(ring, context).includes(null),
+      'groups',
+      'Choose a bulb, and the light, load and cost follow.',
+    ],
+    [
+      'socket',
+      !partOf(context, ring.socketPartId, 'socket'),
+      'socketPartId',
+      'Choose a socket; until then an ordinary Ø 50 mm batten holder is assumed.',
+    ],
+    [
+      'board',
+      !partOf(context, ring.boardPartId, 'sheet'),
+      'boardPartId',
+      'Choose the sheet the ring is cut from; until then it is taken for wood.',
+    ],
+    [
+      'cord',
+      !partOf(context, ring.cordPartId, 'cord'),
+      'cordPartId',
+      'Choose a cord; its limit and its voltage drop are unknown until then.',
+    ],
+    [
+      'plug',
+      !partOf(context, ring.plugPartId, 'plug'),
+      'plugPartId',
+      'Choose a plug for the tail.',
+    ],
   ];
   return open.flatMap(([what, absent, field, message]): Finding[] =>
     absent
@@ -68,7 +91,10 @@ function sheetFit(ring: BulbRing, context: FormContext): Finding[] {
       limit: `outer Ø ${mm(largest)} on this sheet`,
       source: 'Geometry: outer Ø + 2 × 20 mm',
       where: { field: 'boardPartId', drawing: 'board' },
-      remedies: largest > 0.2 ? [{ label: `Make it Ø ${mm(largest)}`, parameters: { outerDiameterM: largest } }] : [],
+      remedies:
+        largest > 0.2
+          ? [{ label: `Make it Ø ${mm(largest)}`, parameters: { outerDiameterM: largest } }]
+          : [],
     },
   ];
 }

@@ -14,7 +14,10 @@ const widestRing = (outerDiameterM: number) => outerDiameterM / 2 - SMALLEST_HOL
 
 /** Space a seat takes: the wider of socket and globe. */
 function seatWidth(ring: BulbRing, context: FormContext) {
-  const { footprintM, globeM } = layoutRing({ ...ring, fillMode: 'count', socketCount: 1 }, context);
+  const { footprintM, globeM } = layoutRing(
+    { ...ring, fillMode: 'count', socketCount: 1 },
+    context,
+  );
   return Math.max(footprintM, globeM);
 }
 

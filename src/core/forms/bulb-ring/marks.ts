@@ -61,7 +61,9 @@ function holeMarks(ring: BulbRing, layout: RingLayout): Piece['circles'] {
   return layout.seats.flatMap((seat, k) => {
     const label = `socket ${k + 1}`;
     if (ring.holes === 'single')
-      return [{ x: seat.x, y: seat.y, radiusM: SINGLE_HOLE_RADIUS_M, layer: 'drill' as const, label }];
+      return [
+        { x: seat.x, y: seat.y, radiusM: SINGLE_HOLE_RADIUS_M, layer: 'drill' as const, label },
+      ];
     return [-1, 1].map((side) => ({
       x: seat.x - side * PAIR_OFFSET_M * Math.sin(seat.angleRad),
       y: seat.y + side * PAIR_OFFSET_M * Math.cos(seat.angleRad),
@@ -84,26 +86,63 @@ export function ringFacts(ring: BulbRing, context: FormContext, layout: RingLayo
   });
   const second = secondRing(ring, layout);
   return [
-    { id: 'sockets', label: 'Sockets', value: layout.count, dimension: 'count', working: 'as laid out' },
+    {
+      id: 'sockets',
+      label: 'Sockets',
+      value: layout.count,
+      dimension: 'count',
+      working: 'as laid out',
+    },
     ...layout.rowRadiiM.map((radius, row) =>
-      length(`socket-circle-${row}`, row ? 'Inner socket circle Ø' : 'Socket circle Ø', radius * 2, 'mean of outer and inner, ± a quarter width for two rows'),
+      length(
+        `socket-circle-${row}`,
+        row ? 'Inner socket circle Ø' : 'Socket circle Ø',
+        radius * 2,
+        'mean of outer and inner, ± a quarter width for two rows',
+      ),
     ),
     ...(several
       ? [
           length('chord', 'Centre to centre', layout.spacingM, '2 · r · sin(π/n), straight line'),
-          length('gap', 'Clear gap', layout.spacingM - layout.globeM, 'centre to centre less the globe Ø'),
-          length('link', 'Cord per link', linkLengthM(ring, context, layout), 'chord + 2 × depth + 2 × strip allowance'),
+          length(
+            'gap',
+            'Clear gap',
+            layout.spacingM - layout.globeM,
+            'centre to centre less the globe Ø',
+          ),
+          length(
+            'link',
+            'Cord per link',
+            linkLengthM(ring, context, layout),
+            'chord + 2 × depth + 2 × strip allowance',
+          ),
         ]
       : []),
-    length('cord', 'Cord in all', cordLengthM(ring, context, layout), 'tail + links, and 5 % for joints'),
+    length(
+      'cord',
+      'Cord in all',
+      cordLengthM(ring, context, layout),
+      'tail + links, and 5 % for joints',
+    ),
     length('trammel-outer', 'Trammel, outer', layout.outerRadiusM, 'half the outer Ø'),
     length('trammel-inner', 'Trammel, inner', layout.innerRadiusM, 'outer less the ring width'),
     length('stock', 'Square of stock', stockSideM(ring), 'outer Ø + 2 × 20 mm'),
     length('pivot', 'Pivot from the edge', stockSideM(ring) / 2, 'half the square'),
-    { id: 'area', label: 'Board face', value: boardAreaM2(layout), dimension: 'area', working: 'π · (R² − r²)' },
+    {
+      id: 'area',
+      label: 'Board face',
+      value: boardAreaM2(layout),
+      dimension: 'area',
+      working: 'π · (R² − r²)',
+    },
     ...(second
       ? [
-          length('second-ring', `Second ring from the disc, ${second.socketCount} sockets, ${showText(show(second.ringWidthM, 'length', 'metric'))} wide, Ø`, second.outerDiameterM, 'inner Ø less a 4 mm kerf each side'),
+          length(
+            'second-ring',
+            `Second ring from the disc, ${second.socketCount} sockets, ${showText(show(second.ringWidthM, 'length', 'metric'))} wide, Ø`,
+            second.outerDiameterM,
+            'inner Ø less a 4 mm kerf each side',
+          ),
         ]
       : []),
   ];

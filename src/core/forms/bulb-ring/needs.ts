@@ -73,7 +73,9 @@ function bulbNeeds(ring: BulbRing, context: FormContext, layout: RingLayout): Ne
     const bulb = context.bulb(group.bulbId);
     const quantity = layout.seats.filter((seat) => seat.group === index).length;
     if (!bulb) return [];
-    return [{ item: { kind: 'bulb', id: bulb.id }, quantity, measure: 'piece', why: 'in the sockets' }];
+    return [
+      { item: { kind: 'bulb', id: bulb.id }, quantity, measure: 'piece', why: 'in the sockets' },
+    ];
   });
 }
 

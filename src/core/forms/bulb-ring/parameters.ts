@@ -3,14 +3,30 @@ import { bulbIdSchema, partIdSchema } from '../../ids';
 import { FINISH_IDS, FINISHES } from '../../materials/finish';
 import type { Field } from '../form';
 
+/** Least and greatest of every measured parameter; the schema and the fields both read these. */
+const RANGES = {
+  outerDiameterM: { min: 0.15, max: 4 },
+  ringWidthM: { min: 0.03, max: 1.5 },
+  socketCount: { min: 1, max: 400 },
+  largestGapM: { min: 0.005, max: 2 },
+  standoffM: { min: 0, max: 0.3 },
+  centreBarWidthM: { min: 0, max: 0.3 },
+  skirtDepthM: { min: 0, max: 1 },
+  stripAllowanceM: { min: 0.005, max: 0.2 },
+  tailLengthM: { min: 0.2, max: 30 },
+} as const;
+
+const measured = (parameter: keyof typeof RANGES) =>
+  z.number().min(RANGES[parameter].min).max(RANGES[parameter].max);
+
 /** Sockets round an annular board. Lengths in metres. */
 export const bulbRingSchema = z.object({
-  outerDiameterM: z.number().min(0.15).max(4),
-  ringWidthM: z.number().min(0.03).max(1.5),
+  outerDiameterM: measured('outerDiameterM'),
+  ringWidthM: measured('ringWidthM'),
   fillMode: z.enum(['count', 'gap']),
-  socketCount: z.number().int().min(1).max(400),
+  socketCount: measured('socketCount').int(),
   /** clear space between globes that must not be passed when filling by gap */
-  largestGapM: z.number().min(0.005).max(2),
+  largestGapM: measured('largestGapM'),
   rows: z.union([z.literal(1), z.literal(2)]),
   /** dealt round the ring in turn: one group for all alike, two for every other socket */
   groups: z
@@ -19,16 +35,16 @@ export const bulbRingSchema = z.object({
     .max(4),
   socketPartId: partIdSchema.nullable(),
   /** spacer between board and socket */
-  standoffM: z.number().min(0).max(0.3),
+  standoffM: measured('standoffM'),
   boardPartId: partIdSchema.nullable(),
   finish: z.enum(FINISH_IDS),
   paintPartId: partIdSchema.nullable(),
-  centreBarWidthM: z.number().min(0).max(0.3),
-  skirtDepthM: z.number().min(0).max(1),
+  centreBarWidthM: measured('centreBarWidthM'),
+  skirtDepthM: measured('skirtDepthM'),
   skirtPartId: partIdSchema.nullable(),
   holes: z.enum(['single', 'pair']),
-  stripAllowanceM: z.number().min(0.005).max(0.2),
-  tailLengthM: z.number().min(0.2).max(30),
+  stripAllowanceM: measured('stripAllowanceM'),
+  tailLengthM: measured('tailLengthM'),
   cordPartId: partIdSchema.nullable(),
   plugPartId: partIdSchema.nullable(),
   dimmerPartId: partIdSchema.nullable(),
@@ -60,7 +76,13 @@ export const bulbRingDefaults = (): BulbRing => ({
   dimmerPartId: null,
 });
 
-const length = (parameter: string, label: string, group: string, step: number, help?: string) =>
+const length = (
+  parameter: keyof typeof RANGES,
+  label: string,
+  group: string,
+  step: number,
+  help?: string,
+) =>
   ({
     kind: 'quantity',
     parameter,
@@ -69,13 +91,21 @@ const length = (parameter: string, label: string, group: string, step: number, h
     dimension: 'length',
     step,
     assumedUnit: 'cm',
+    ...RANGES[parameter],
     help,
   }) satisfies Field;
 
 export const bulbRingFields: readonly Field[] = [
   length('outerDiameterM', 'Outer Ø', 'Board', 0.01),
   length('ringWidthM', 'Ring width', 'Board', 0.005),
-  { kind: 'part', parameter: 'boardPartId', label: 'Sheet', group: 'Board', role: 'sheet', optional: true },
+  {
+    kind: 'part',
+    parameter: 'boardPartId',
+    label: 'Sheet',
+    group: 'Board',
+    role: 'sheet',
+    optional: true,
+  },
   length('centreBarWidthM', 'Centre bar', 'Board', 0.005, '0 for none; carries the stand bolt'),
   {
     kind: 'choice',
@@ -95,6 +125,7 @@ export const bulbRingFields: readonly Field[] = [
     dimension: 'count',
     step: 1,
     assumedUnit: '',
+    ...RANGES.socketCount,
     when: { parameter: 'fillMode', is: 'count' },
   },
   {
@@ -111,7 +142,14 @@ export const bulbRingFields: readonly Field[] = [
       { value: 2, label: 'Two, staggered' },
     ],
   },
-  { kind: 'part', parameter: 'socketPartId', label: 'Socket', group: 'Sockets', role: 'socket', optional: true },
+  {
+    kind: 'part',
+    parameter: 'socketPartId',
+    label: 'Socket',
+    group: 'Sockets',
+    role: 'socket',
+    optional: true,
+  },
   length('standoffM', 'Spacer under socket', 'Sockets', 0.005),
   { kind: 'groups', parameter: 'groups', label: 'Bulbs', group: 'Bulbs' },
   {
@@ -121,10 +159,31 @@ export const bulbRingFields: readonly Field[] = [
     group: 'Front',
     options: FINISH_IDS.map((value) => ({ value, label: FINISHES[value].name })),
   },
-  { kind: 'part', parameter: 'paintPartId', label: 'Paint', group: 'Front', role: 'paint', optional: true },
+  {
+    kind: 'part',
+    parameter: 'paintPartId',
+    label: 'Paint',
+    group: 'Front',
+    role: 'paint',
+    optional: true,
+  },
   length('skirtDepthM', 'Skirt depth', 'Front', 0.01, '0 for none'),
-  { kind: 'part', parameter: 'skirtPartId', label: 'Skirt cloth', group: 'Front', role: 'cloth', optional: true },
-  { kind: 'part', parameter: 'cordPartId', label: 'Cord', group: 'Cord', role: 'cord', optional: true },
+  {
+    kind: 'part',
+    parameter: 'skirtPartId',
+    label: 'Skirt cloth',
+    group: 'Front',
+    role: 'cloth',
+    optional: true,
+  },
+  {
+    kind: 'part',
+    parameter: 'cordPartId',
+    label: 'Cord',
+    group: 'Cord',
+    role: 'cord',
+    optional: true,
+  },
   length('tailLengthM', 'Tail to the plug', 'Cord', 0.1),
   length('stripAllowanceM', 'Strip allowance', 'Cord', 0.005),
   {
@@ -137,6 +196,20 @@ export const bulbRingFields: readonly Field[] = [
       { value: 'pair', label: 'A slanted pair' },
     ],
   },
-  { kind: 'part', parameter: 'plugPartId', label: 'Plug', group: 'Cord', role: 'plug', optional: true },
-  { kind: 'part', parameter: 'dimmerPartId', label: 'Dimmer', group: 'Cord', role: 'dimmer', optional: true },
+  {
+    kind: 'part',
+    parameter: 'plugPartId',
+    label: 'Plug',
+    group: 'Cord',
+    role: 'plug',
+    optional: true,
+  },
+  {
+    kind: 'part',
+    parameter: 'dimmerPartId',
+    label: 'Dimmer',
+    group: 'Cord',
+    role: 'dimmer',
+    optional: true,
+  },
 ];

@@ -131,4 +131,3 @@ function flammables(ring: BulbRing, context: FormContext, layout: RingLayout): F
     });
   return found;
 }
-

@@ -21,33 +21,132 @@ export function ringSteps(ring: BulbRing, context: FormContext, layout: RingLayo
 function boardSteps(ring: BulbRing, { count, outerRadiusM }: RingLayout): Step[] {
   const hole = ring.holes === 'single' ? '25 mm spade bit' : '8 mm bit, held at a slant';
   return [
-    step('Light every bulb once', 'A dead bulb is cheaper to find now', 'a socket you trust', 2 + count * 0.3, 'all light, all the same white'),
-    step('Mark out the board', 'All circles share one pivot', 'trammel, pencil, rule', 15, `${count} marks, the last as far from the first as from its neighbour`),
-    step('Cut the ring, the inner circle last', 'The disc keeps the trammel’s pivot until the end', 'jigsaw or router', 15 + outerRadiusM * 30, 'no splinters, edges broken', 'Clamp the board. Wear glasses and a dust mask: cutting throws chips and MDF dust.'),
-    step('Drill the cord holes', 'The cord runs behind the board', hole, count * 1.5, 'edges rounded so that they cannot chafe the cord', 'Drill into scrap, not into your hand or the table.'),
-    step(ring.finish === 'white-emulsion' ? 'Paint the front white, two coats' : 'Finish the front', 'A white board returns light that would be lost', 'roller', 30, 'dry to the touch; 2 h between coats'),
-    step('Screw the sockets down', 'They must not turn when a bulb is changed', 'screwdriver', count * 1.5, 'every socket is tight, its hole uncovered'),
+    step(
+      'Light every bulb once',
+      'A dead bulb is cheaper to find now',
+      'a socket you trust',
+      2 + count * 0.3,
+      'all light, all the same white',
+    ),
+    step(
+      'Mark out the board',
+      'All circles share one pivot',
+      'trammel, pencil, rule',
+      15,
+      `${count} marks, the last as far from the first as from its neighbour`,
+    ),
+    step(
+      'Cut the ring, the inner circle last',
+      'The disc keeps the trammel’s pivot until the end',
+      'jigsaw or router',
+      15 + outerRadiusM * 30,
+      'no splinters, edges broken',
+      'Clamp the board. Wear glasses and a dust mask: cutting throws chips and MDF dust.',
+    ),
+    step(
+      'Drill the cord holes',
+      'The cord runs behind the board',
+      hole,
+      count * 1.5,
+      'edges rounded so that they cannot chafe the cord',
+      'Drill into scrap, not into your hand or the table.',
+    ),
+    step(
+      ring.finish === 'white-emulsion' ? 'Paint the front white, two coats' : 'Finish the front',
+      'A white board returns light that would be lost',
+      'roller',
+      30,
+      'dry to the touch; 2 h between coats',
+    ),
+    step(
+      'Screw the sockets down',
+      'They must not turn when a bulb is changed',
+      'screwdriver',
+      count * 1.5,
+      'every socket is tight, its hole uncovered',
+    ),
   ];
 }
 
 function wiringSteps(context: FormContext, { count }: RingLayout): Step[] {
   const { wires } = REGIONS[context.circuit.region];
   return [
-    step('Cut and strip the links', 'Equal links keep the back tidy', 'stripper, side cutters', count * 1.5, 'no nicked strands', 'The plug is not on the cord yet: leave it off.'),
-    step('Wire the sockets in parallel, cord to cord', 'Every bulb gets the full mains voltage', 'screwdriver', count * 4, `live (${wires.live}) and neutral (${wires.neutral}) the same way round in every socket; metal parts earthed (${wires.earth})`, 'Mains can kill. If you have not done this before, have a competent person do it or check it; local codes come first.'),
-    step('Relieve the strain and cover the back', 'A pull on the tail must not reach a terminal', 'cord clamps, back panel', 25, 'no terminal can be touched; the tail holds your pull'),
-    step('Have the wiring looked over', 'A second pair of eyes finds the swapped wire', 'continuity tester', 15, 'no short between live and neutral; polarity right'),
+    step(
+      'Cut and strip the links',
+      'Equal links keep the back tidy',
+      'stripper, side cutters',
+      count * 1.5,
+      'no nicked strands',
+      'The plug is not on the cord yet: leave it off.',
+    ),
+    step(
+      'Wire the sockets in parallel, cord to cord',
+      'Every bulb gets the full mains voltage',
+      'screwdriver',
+      count * 4,
+      `live (${wires.live}) and neutral (${wires.neutral}) the same way round in every socket; metal parts earthed (${wires.earth})`,
+      'Mains can kill. If you have not done this before, have a competent person do it or check it; local codes come first.',
+    ),
+    step(
+      'Relieve the strain and cover the back',
+      'A pull on the tail must not reach a terminal',
+      'cord clamps, back panel',
+      25,
+      'no terminal can be touched; the tail holds your pull',
+    ),
+    step(
+      'Have the wiring looked over',
+      'A second pair of eyes finds the swapped wire',
+      'continuity tester',
+      15,
+      'no short between live and neutral; polarity right',
+    ),
   ];
 }
 
 function powerSteps(ring: BulbRing): Step[] {
   return [
-    step('First power-up', 'Faults show in the first second', 'outlet with RCD or GFCI', 5, 'every open “stop” is cleared before this step; all bulbs light', 'Lay it face up on bare floor, nobody touching it, and switch on at the outlet.'),
-    step('Warm checks', 'Heat shows late', 'back of the hand, thermometer', 70, 'after 10 min and after 1 h: no socket, cord or board too warm to hold', 'Unplug before you touch. Filament bulbs burn skin.'),
+    step(
+      'First power-up',
+      'Faults show in the first second',
+      'outlet with RCD or GFCI',
+      5,
+      'every open “stop” is cleared before this step; all bulbs light',
+      'Lay it face up on bare floor, nobody touching it, and switch on at the outlet.',
+    ),
+    step(
+      'Warm checks',
+      'Heat shows late',
+      'back of the hand, thermometer',
+      70,
+      'after 10 min and after 1 h: no socket, cord or board too warm to hold',
+      'Unplug before you touch. Filament bulbs burn skin.',
+    ),
     ...(ring.skirtDepthM > 0
-      ? [step('Sew and hang the skirt', 'It keeps light off the walls', 'needle or tape', 30, 'cloth hangs clear of every bulb')]
+      ? [
+          step(
+            'Sew and hang the skirt',
+            'It keeps light off the walls',
+            'needle or tape',
+            30,
+            'cloth hangs clear of every bulb',
+          ),
+        ]
       : []),
-    step('Mount, weigh down and try to tip it', 'Stands fall over people', 'stand, sandbag', 15, 'does not tip at a firm push from any side', 'Keep the cord taped down where people walk.'),
-    step('Meter it', 'The drawing is a forecast, the meter is the light', 'lux meter', 10, 'lux at the subject written down'),
+    step(
+      'Mount, weigh down and try to tip it',
+      'Stands fall over people',
+      'stand, sandbag',
+      15,
+      'does not tip at a firm push from any side',
+      'Keep the cord taped down where people walk.',
+    ),
+    step(
+      'Meter it',
+      'The drawing is a forecast, the meter is the light',
+      'lux meter',
+      10,
+      'lux at the subject written down',
+    ),
   ];
 }

@@ -1,0 +1,45 @@
+import { answering, problemAnswer } from '@/server/http/answer';
+import { isForeign, withBody } from '@/server/http/body';
+import { currentProductions } from '@/server/productions/current';
+import { saveSchema } from '@/server/productions/service';
+
+type Params = { params: Promise<{ id: string }> };
+
+const missing = () => problemAnswer(404, 'There is no such production.');
+
+export const GET = (_request: Request, { params }: Params) =>
+  answering(async () => {
+    const stored = await (await currentProductions()).find((await params).id);
+    return stored ? Response.json(stored) : missing();
+  });
+
+/** Saves edits on top of the revision they were made from; 409 brings the newer state along. */
+export const PATCH = (request: Request, { params }: Params) =>
+  answering(() =>
+    withBody(request, saveSchema, async (given) => {
+      const outcome = await (await currentProductions()).save((await params).id, given);
+      switch (outcome.kind) {
+        case 'saved':
+          return Response.json({ revision: outcome.revision });
+        case 'stale':
+          return problemAnswer(409, 'It was changed elsewhere in the meantime.', [], {
+            newer: outcome.newer,
+          });
+        case 'refused':
+          return problemAnswer(
+            422,
+            'This change is not taken; nothing has changed.',
+            outcome.problems,
+          );
+        case 'missing':
+          return missing();
+      }
+    }),
+  );
+
+export const DELETE = (request: Request, { params }: Params) =>
+  answering(async () => {
+    if (isForeign(request)) return problemAnswer(403, 'This request comes from another site.');
+    const gone = await (await currentProductions()).bin((await params).id);
+    return gone ? Response.json({ ok: true }) : missing();
+  });

@@ -1,0 +1,27 @@
+import { z } from 'zod';
+import { answering, problemAnswer } from '@/server/http/answer';
+import { withBody } from '@/server/http/body';
+import { currentProductions } from '@/server/productions/current';
+import { createSchema } from '@/server/productions/service';
+
+export const GET = () =>
+  answering(async () => Response.json(await (await currentProductions()).list()));
+
+/** Makes a new production, or imports a whole document as one. */
+const requestSchema = z.union([z.object({ document: z.unknown() }).strict(), createSchema]);
+
+export const POST = (request: Request) =>
+  answering(() =>
+    withBody(request, requestSchema, async (given) => {
+      const productions = await currentProductions();
+      if (!('document' in given))
+        return Response.json({ id: await productions.create(given) }, { status: 201 });
+      const imported = await productions.import(given.document);
+      if (imported.ok) return Response.json({ id: imported.value }, { status: 201 });
+      return problemAnswer(
+        422,
+        'This document is not taken; nothing has changed.',
+        imported.problems,
+      );
+    }),
+  );

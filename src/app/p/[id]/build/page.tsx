@@ -1,0 +1,5 @@
+import { BuildStation } from '@/stations/build/BuildStation';
+
+export default function BuildPage() {
+  return <BuildStation />;
+}

@@ -1,0 +1,5 @@
+import { ShelfStation } from '@/stations/shelf/ShelfStation';
+
+export default function ShelfPage() {
+  return <ShelfStation />;
+}

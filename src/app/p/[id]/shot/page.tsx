@@ -1,0 +1,5 @@
+import { ShotStation } from '@/stations/shot/ShotStation';
+
+export default function ShotPage() {
+  return <ShotStation />;
+}

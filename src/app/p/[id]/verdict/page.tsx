@@ -1,0 +1,5 @@
+import { VerdictStation } from '@/stations/verdict/VerdictStation';
+
+export default function VerdictPage() {
+  return <VerdictStation />;
+}

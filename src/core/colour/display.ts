@@ -1,0 +1,32 @@
+import { planckianUv } from './planck';
+
+/** XYZ → linear sRGB [std: IEC 61966-2-1]. */
+const SRGB = [
+  [3.2406, -1.5372, -0.4986],
+  [-0.9689, 1.8758, 0.0415],
+  [0.0557, -0.204, 1.057],
+] as const;
+
+const encode = (linear: number) =>
+  linear <= 0.0031308 ? 12.92 * linear : 1.055 * linear ** (1 / 2.4) - 0.055;
+
+/**
+ * A screen colour for a colour temperature, its brightest channel at full: for ornaments that hint
+ * at warm or cool, not for judging colour. 1000–25 000 K.
+ */
+export function cctCss(cctK: number): string {
+  const { u, v } = planckianUv(cctK);
+  // u, v → x, y [std: CIE 15], at Y = 1.
+  const x = (3 * u) / (2 * u - 8 * v + 4);
+  const y = (2 * v) / (2 * u - 8 * v + 4);
+  const xyz = [x / y, 1, (1 - x - y) / y];
+  const linear = SRGB.map((row) =>
+    Math.max(
+      0,
+      row.reduce((sum, weight, i) => sum + weight * xyz[i]!, 0),
+    ),
+  );
+  const peak = Math.max(...linear);
+  const [r, g, b] = linear.map((value) => Math.round(255 * encode(value / peak)));
+  return `rgb(${r} ${g} ${b})`;
+}

@@ -1,0 +1,29 @@
+import type { Problem } from '@/core/result';
+import { StorageProblem } from '../storage/problem';
+
+/** RFC 9457 problem details, with the fields at fault in `problems`. */
+export function problemAnswer(
+  status: number,
+  title: string,
+  problems: Problem[] = [],
+  extra: Record<string, unknown> = {},
+): Response {
+  return Response.json(
+    { type: 'about:blank', status, title, problems, ...extra },
+    { status, headers: { 'content-type': 'application/problem+json' } },
+  );
+}
+
+/** Runs a handler; a broken store becomes a clear 503 and the server lives on. */
+export async function answering(handle: () => Promise<Response>): Promise<Response> {
+  try {
+    return await handle();
+  } catch (error) {
+    if (error instanceof StorageProblem) return problemAnswer(503, error.message);
+    console.error(error);
+    return problemAnswer(
+      503,
+      'Nothing was stored: the data folder did not answer. Try again; your work is still in this browser.',
+    );
+  }
+}

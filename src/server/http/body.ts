@@ -1,0 +1,71 @@
+import type { z } from 'zod';
+import { accept, refuse, type Result } from '@/core/result';
+import { problemAnswer } from './answer';
+
+/** Largest document that is read; Night Ferry is about 30 kB. */
+export const MOST_BYTES = 4_000_000;
+
+/** A browser tells the origin of every request that changes something; it must be our own. */
+export function isForeign(request: Request): boolean {
+  const origin = request.headers.get('origin');
+  if (origin === null) return false;
+  return !URL.canParse(origin) || new URL(origin).host !== request.headers.get('host');
+}
+
+/**
+ * Reads a JSON body with a limit, from this site only: the content type cannot be sent across
+ * sites without asking first, and the origin must be our own.
+ */
+export async function jsonBody(request: Request): Promise<Result<unknown>> {
+  if (isForeign(request)) return refuse('foreign', 'This request comes from another site.');
+  if (!request.headers.get('content-type')?.startsWith('application/json'))
+    return refuse('not_json', 'Send JSON, as application/json.');
+  const text = await limitedText(request);
+  if (text === null)
+    return refuse('too_big', `That is more than ${MOST_BYTES / 1e6} MB, which no document needs.`);
+  try {
+    return accept(JSON.parse(text.replace(/^\ufeff/, '')));
+  } catch (error) {
+    return refuse('not_json', `This is not JSON: ${(error as Error).message}.`);
+  }
+}
+
+async function limitedText(request: Request): Promise<string | null> {
+  const reader = request.body?.getReader();
+  if (!reader) return '';
+  const decoder = new TextDecoder();
+  let [text, bytes] = ['', 0];
+  for (;;) {
+    const { done, value } = await reader.read();
+    if (done) return text + decoder.decode();
+    bytes += value.byteLength;
+    if (bytes > MOST_BYTES) {
+      await reader.cancel();
+      return null;
+    }
+    text += decoder.decode(value, { stream: true });
+  }
+}
+
+const STATUS: Record<string, number> = { foreign: 403, too_big: 413 };
+
+/** Body → schema → handler; every refusal is answered with the field at fault. */
+export async function withBody<T>(
+  request: Request,
+  schema: z.ZodType<T>,
+  handle: (given: T) => Promise<Response>,
+): Promise<Response> {
+  const body = await jsonBody(request);
+  if (!body.ok) {
+    const { code, message } = body.problems[0]!;
+    return problemAnswer(STATUS[code] ?? 400, message, body.problems);
+  }
+  const read = schema.safeParse(body.value);
+  if (read.success) return handle(read.data);
+  const problems = read.error.issues.map((issue) => ({
+    code: issue.code,
+    path: issue.path.join('.'),
+    message: issue.message,
+  }));
+  return problemAnswer(400, 'Some of this cannot be taken as it stands.', problems);
+}

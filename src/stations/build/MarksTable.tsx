@@ -1,0 +1,101 @@
+'use client';
+import type { Readouts } from '@/core/evaluate/evaluate';
+import { show, showText } from '@/core/quantity';
+import { useDevice } from '@/ui/device';
+
+/** What a maker marks out: every length of the layout with how it was worked out, and the pieces. */
+export function MarksTable({ readouts }: { readouts: Readouts }) {
+  const { units } = useDevice();
+  const write = (value: number, dimension: Parameters<typeof show>[1]) =>
+    showText(show(value, dimension, units));
+  const shop = (metres: number) =>
+    units === 'imperial' ? write(metres, 'length') : `${Math.round(metres * 1000)} mm`;
+  return (
+    <div className="grid gap-6 lg:grid-cols-2">
+      <section>
+        <h2 className="mb-1 text-lg">Marks and lengths</h2>
+        <table className="rows w-full text-sm">
+          <tbody>
+            {readouts.facts.map((fact) => (
+              <tr key={fact.id}>
+                <td>
+                  {fact.label}
+                  <span className="block text-[12.5px] text-ink-soft">{fact.working}</span>
+                </td>
+                <td className="num">
+                  {fact.dimension === 'length'
+                    ? shop(fact.value)
+                    : write(fact.value, fact.dimension)}
+                </td>
+              </tr>
+            ))}
+            <tr>
+              <td>
+                Mass
+                <span className="block text-[12.5px] text-ink-soft">
+                  of what has been chosen so far
+                </span>
+              </td>
+              <td className="num">{write(readouts.massKg, 'mass')}</td>
+            </tr>
+            <tr>
+              <td>Folded size</td>
+              <td className="num">
+                {shop(readouts.folded.widthM)} × {shop(readouts.folded.heightM)} ×{' '}
+                {shop(readouts.folded.depthM)}
+              </td>
+            </tr>
+          </tbody>
+        </table>
+      </section>
+      <section>
+        <h2 className="mb-1 text-lg">Pieces to cut</h2>
+        {readouts.pieces.map((piece) => (
+          <article key={piece.name} className="mb-4 border-b border-line pb-3">
+            <h3>
+              {piece.count} × {piece.name}
+            </h3>
+            <p className="figure text-sm">
+              from {shop(piece.stockWidthM)} × {shop(piece.stockHeightM)}
+              {piece.thicknessM > 0 && `, ${shop(piece.thicknessM)} thick`}
+            </p>
+            <ul className="list-disc pl-5 text-sm">
+              {piece.markOut.map((mark) => (
+                <li key={mark}>{mark}</li>
+              ))}
+            </ul>
+            <details className="mt-2 text-sm">
+              <summary>Every circle, from the pivot</summary>
+              <table className="rows w-full">
+                <thead>
+                  <tr>
+                    <th>Mark</th>
+                    <th className="num">right</th>
+                    <th className="num">up</th>
+                    <th className="num">radius</th>
+                  </tr>
+                </thead>
+                <tbody>
+                  {piece.circles.map((circle, index) => (
+                    <tr key={index}>
+                      <td>
+                        {circle.layer}: {circle.label}
+                      </td>
+                      <td className="num">{shop(circle.x)}</td>
+                      <td className="num">{shop(circle.y)}</td>
+                      <td className="num">
+                        {units === 'metric'
+                          ? `${(circle.radiusM * 1000).toFixed(1)} mm`
+                          : shop(circle.radiusM)}
+                      </td>
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+            </details>
+          </article>
+        ))}
+      </section>
+    </div>
+  );
+}

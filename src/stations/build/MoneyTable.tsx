@@ -1,0 +1,67 @@
+'use client';
+import type { Purchase } from '@/core/shop/purchase';
+import { moneyFormatter, threeFigures } from '@/core/quantity';
+import { useProduction } from '../store/context';
+
+const amount = (value: number, measure: string) =>
+  measure === 'piece' ? threeFigures(value) : `${threeFigures(value)} ${measure}`;
+
+/** Needed → packs → left over, with what must still be spent and what it would cost from nothing. */
+export function MoneyTable({ purchase, copies }: { purchase: Purchase; copies: number }) {
+  const currency = useProduction((state) => state.document.currency);
+  const taxIncluded = useProduction((state) => state.document.taxIncluded);
+  const money = moneyFormatter(currency);
+  return (
+    <section>
+      <h2 className="mb-1 text-lg">
+        Shopping for {copies} {copies === 1 ? 'light' : 'lights'}
+      </h2>
+      {purchase.lines.length === 0 && (
+        <p>Nothing chosen yet: pick bulbs, board, sockets and cord in the tray.</p>
+      )}
+      <div className="overflow-x-auto">
+        <table className="rows w-full text-sm">
+          <thead>
+            <tr>
+              <th>What</th>
+              <th className="num">needed</th>
+              <th className="num">on hand</th>
+              <th className="num">packs to buy</th>
+              <th className="num">left over</th>
+              <th className="num">now</th>
+              <th className="num">full</th>
+            </tr>
+          </thead>
+          <tbody>
+            {purchase.lines.map((line) => (
+              <tr key={line.key}>
+                <td>
+                  {line.name}
+                  <span className="block text-[12.5px] text-ink-soft">{line.why}</span>
+                </td>
+                <td className="num">{amount(line.needed, line.measure)}</td>
+                <td className="num">{amount(line.onHand, line.measure)}</td>
+                <td className="num">
+                  {line.packsNow} of {amount(line.packSize, line.measure)}
+                </td>
+                <td className="num">{amount(line.leftOver, line.measure)}</td>
+                <td className="num">{money(line.spentNowMinor)}</td>
+                <td className="num">{money(line.fullMinor)}</td>
+              </tr>
+            ))}
+          </tbody>
+          <tfoot>
+            <tr>
+              <th colSpan={5}>
+                Together, tax {taxIncluded ? 'included' : 'not included'};{' '}
+                {money(purchase.fullPerLightMinor)} in full for each light
+              </th>
+              <td className="num font-semibold">{money(purchase.spentNowMinor)}</td>
+              <td className="num font-semibold">{money(purchase.fullMinor)}</td>
+            </tr>
+          </tfoot>
+        </table>
+      </div>
+    </section>
+  );
+}

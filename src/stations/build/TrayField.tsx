@@ -1,0 +1,70 @@
+'use client';
+import type { Field } from '@/core/forms/form';
+import type { Finding } from '@/core/findings/finding';
+import { useDevice } from '@/ui/device';
+import { ChoiceField } from '@/ui/fields/ChoiceField';
+import { QuantityField } from '@/ui/fields/QuantityField';
+import { useProduction } from '../store/context';
+import { GroupsField } from './GroupsField';
+import type { BuildForm } from './useBuildForm';
+
+interface TrayFieldProps {
+  field: Field;
+  form: BuildForm;
+  findings: readonly Finding[];
+}
+
+/** A parameter as its kind of field; the tray knows kinds, never a form. */
+export function TrayField({ field, form, findings }: TrayFieldProps) {
+  const { units } = useDevice();
+  const parts = useProduction((state) => state.document.shelf.parts);
+  const value = form.values[field.parameter];
+  const stop = findings.find(
+    ({ severity, where }) => severity === 'stop' && where.field === field.parameter,
+  );
+  const problem = stop?.title ?? null;
+  const commit = (next: string | number | null) => form.commit({ [field.parameter]: next });
+  switch (field.kind) {
+    case 'quantity':
+      return (
+        <QuantityField
+          {...field}
+          {...form.rangeOf(field)}
+          value={value as number}
+          system={units}
+          whole={field.dimension === 'count'}
+          problem={problem}
+          onCommit={commit}
+        />
+      );
+    case 'choice':
+      return (
+        <ChoiceField
+          label={field.label}
+          value={value as string | number}
+          options={field.options}
+          help={field.help}
+          problem={problem}
+          onCommit={commit}
+        />
+      );
+    case 'part': {
+      const fitting = parts.filter(({ role }) => role === field.role);
+      return (
+        <ChoiceField
+          label={field.label}
+          value={(value as string | null) ?? ''}
+          options={[
+            { value: '', label: 'not chosen' },
+            ...fitting.map(({ id, name }) => ({ value: id as string, label: name })),
+          ]}
+          help={field.help}
+          problem={problem}
+          onCommit={(id) => commit(id === '' ? null : id)}
+        />
+      );
+    }
+    case 'groups':
+      return <GroupsField form={form} parameter={field.parameter} />;
+  }
+}

@@ -1,0 +1,115 @@
+'use client';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { Jar } from '@/ui/Jar';
+import { ImportDialog } from './ImportDialog';
+import { NewProductionDialog } from './NewProductionDialog';
+import { requestJson } from './request';
+
+export interface ListedProduction {
+  id: string;
+  name: string;
+  shots: number;
+  builds: number;
+  updatedAt: string;
+}
+
+/** The wall of hooks: every production, and the ways to get another. */
+export function ProductionsList({ productions }: { productions: ListedProduction[] }) {
+  const router = useRouter();
+  const [panel, setPanel] = useState<'new' | 'import' | null>(null);
+  const [binned, setBinned] = useState<ListedProduction | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+
+  const act = async (work: Promise<{ ok: boolean; message?: string }>, done: () => void) => {
+    const outcome = await work;
+    setProblem(outcome.ok ? null : (outcome.message ?? null));
+    if (outcome.ok) done();
+    router.refresh();
+  };
+  const bin = (production: ListedProduction) =>
+    act(requestJson('DELETE', `/api/productions/${production.id}`), () => setBinned(production));
+  const takeBack = (production: ListedProduction) =>
+    act(requestJson('POST', `/api/productions/${production.id}/restore`, {}), () =>
+      setBinned(null),
+    );
+
+  return (
+    <main className="mx-auto max-w-4xl px-6 py-10">
+      <header className="flex items-center gap-5">
+        <div className="h-24">
+          <Jar filled={0.7} cctK={2700} cracked={false} />
+        </div>
+        <div>
+          <h1 className="text-4xl">Lantern Jar</h1>
+          <p className="mt-1 max-w-xl text-ink-soft">
+            Film lights from household parts: sized for the shot, drawn to the millimetre, checked
+            for cord and breaker, priced, and judged against what a shop would sell you.
+          </p>
+        </div>
+      </header>
+      <p className="mt-8 flex flex-wrap gap-3">
+        <button type="button" className="press press-main" onClick={() => setPanel('new')}>
+          New production
+        </button>
+        <button type="button" className="press" onClick={() => setPanel('import')}>
+          Import a file
+        </button>
+      </p>
+      {binned && (
+        <p role="status" className="mt-4 border border-line bg-raised p-3">
+          “{binned.name}” is in the bin.{' '}
+          <button type="button" className="press" onClick={() => takeBack(binned)}>
+            Take it back
+          </button>
+        </p>
+      )}
+      {problem && (
+        <p role="alert" className="mt-4 bg-stop-wash p-3">
+          {problem}
+        </p>
+      )}
+      <h2 className="mt-8 text-xl">Productions</h2>
+      {productions.length === 0 && (
+        <p className="mt-2 text-ink-soft">
+          None yet. Start the application with <span className="figure">./jar demo</span> to get{' '}
+          <em>Night Ferry</em>, or begin your own.
+        </p>
+      )}
+      <ul className="mt-2 border-t-2 border-line-strong">
+        {productions.map((production) => (
+          <li
+            key={production.id}
+            className="flex flex-wrap items-center gap-4 border-b border-line py-3"
+          >
+            <Link
+              href={`/p/${production.id}/shot`}
+              className="flex-1 font-display text-lg font-semibold underline decoration-brass-bright underline-offset-4"
+            >
+              {production.name}
+            </Link>
+            <span className="text-[13px] text-ink-soft">
+              {production.shots} shots, {production.builds} builds, last changed{' '}
+              <time dateTime={production.updatedAt}>
+                {production.updatedAt.slice(0, 16).replace('T', ' ')} UTC
+              </time>
+            </span>
+            <a className="press" href={`/api/productions/${production.id}/file`} download>
+              Export<span className="sr-only"> {production.name}</span>
+            </a>
+            <button type="button" className="press" onClick={() => bin(production)}>
+              Delete<span className="sr-only"> {production.name}</span>
+            </button>
+          </li>
+        ))}
+      </ul>
+      <p className="mt-8 max-w-2xl text-[13px] text-ink-soft">
+        Mains, heat, heights and sheet metal hurt people. Lantern Jar checks what it can and says
+        what it cannot; local codes and a competent person come first.
+      </p>
+      {panel === 'new' && <NewProductionDialog onClose={() => setPanel(null)} />}
+      {panel === 'import' && <ImportDialog onClose={() => setPanel(null)} />}
+    </main>
+  );
+}

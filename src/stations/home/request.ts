@@ -1,0 +1,37 @@
+import { z } from 'zod';
+
+const problemSchema = z.object({
+  title: z.string(),
+  problems: z.array(z.object({ path: z.string(), message: z.string() })).default([]),
+});
+
+export interface RequestOutcome {
+  ok: boolean;
+  id?: string;
+  message?: string;
+}
+
+/** Asks the server; a refusal becomes one readable message that names the field. */
+export async function requestJson(
+  method: string,
+  url: string,
+  body?: unknown,
+): Promise<RequestOutcome> {
+  try {
+    const answer = await fetch(url, {
+      method,
+      ...(body === undefined
+        ? {}
+        : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
+    });
+    const json: unknown = await answer.json();
+    if (answer.ok) return { ok: true, id: z.object({ id: z.string().optional() }).parse(json).id };
+    const { title, problems } = problemSchema.parse(json);
+    const details = problems
+      .slice(0, 5)
+      .map(({ path, message }) => (path ? `${path}: ${message}` : message));
+    return { ok: false, message: [title, ...details].join(' ') };
+  } catch {
+    return { ok: false, message: 'The server does not answer. Is it still running?' };
+  }
+}

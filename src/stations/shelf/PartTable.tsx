@@ -1,0 +1,107 @@
+'use client';
+import type { Part } from '@/core/materials/part';
+import { CORDS } from '@/core/power/cord';
+import { show, showText, type UnitSystem } from '@/core/quantity';
+import { useDevice } from '@/ui/device';
+import { QuantityField } from '@/ui/fields/QuantityField';
+import { MoneyField } from '@/ui/fields/TextField';
+import { useProduction, useProductionStore } from '../store/context';
+
+const ROLE_NAMES: Record<Part['role'], string> = {
+  sheet: 'Board',
+  socket: 'Sockets',
+  cord: 'Cord',
+  plug: 'Plugs',
+  dimmer: 'Dimmers',
+  paint: 'Paint',
+  cloth: 'Cloth',
+  hardware: 'Hardware',
+};
+
+/** The figure that decides whether a part will do. */
+function keyFigure(part: Part, system: UnitSystem): string {
+  const length = (metres: number) => showText(show(metres, 'length', system));
+  switch (part.role) {
+    case 'sheet':
+      return `${length(part.widthM)} × ${length(part.heightM)} × ${length(part.thicknessM)}`;
+    case 'socket':
+      return `${part.base}, ${part.ratedW} W, Ø ${length(part.footprintDiameterM)}`;
+    case 'cord':
+      return `${CORDS[part.cord].name}: ${CORDS[part.cord].limitA} A`;
+    case 'plug':
+      return `${part.ratedA} A${part.fuseA ? `, fuse ${part.fuseA} A` : ''}`;
+    case 'dimmer':
+      return `${part.edge}-edge, ${part.minimumW}–${part.maximumW} W`;
+    case 'paint':
+      return `${part.coverageM2PerL} m²/l a coat`;
+    case 'cloth':
+      return `${length(part.widthM)} wide`;
+    case 'hardware':
+      return part.measure;
+  }
+}
+
+/** Everything bought for a build that gives no light itself: price, pack and what is on hand. */
+export function PartTable() {
+  const store = useProductionStore();
+  const { units } = useDevice();
+  const parts = useProduction((state) => state.document.shelf.parts);
+  const currency = useProduction((state) => state.document.currency);
+  const change = (part: Part, label: string, set: (target: Part) => void) =>
+    store.getState().change(`${label} of ${part.name}`, (draft) => {
+      const target = draft.shelf.parts.find(({ id }) => id === part.id);
+      if (target) set(target);
+    });
+  return (
+    <table className="rows w-full text-[13.5px]">
+      <thead>
+        <tr>
+          <th>Part</th>
+          <th>Decides</th>
+          <th>Pack</th>
+          <th className="w-32">Price of a pack</th>
+          <th className="w-28">On hand</th>
+        </tr>
+      </thead>
+      <tbody>
+        {parts.map((part) => (
+          <tr key={part.id}>
+            <td>
+              {part.name}
+              <span className="block text-[12.5px] text-ink-soft">{ROLE_NAMES[part.role]}</span>
+            </td>
+            <td>{keyFigure(part, units)}</td>
+            <td className="figure">
+              {part.packSize} {part.measure}
+            </td>
+            <td>
+              <MoneyField
+                label={`Price of ${part.name}`}
+                valueMinor={part.priceMinor}
+                currency={currency}
+                onCommit={(minor) =>
+                  change(part, 'price', (target) => void (target.priceMinor = minor ?? 0))
+                }
+              />
+            </td>
+            <td>
+              <QuantityField
+                label={`On hand, ${part.measure}`}
+                value={part.onHand}
+                dimension="count"
+                assumedUnit=""
+                step={1}
+                min={0}
+                max={100_000}
+                system={units}
+                onCommit={(onHand) =>
+                  change(part, 'on hand', (target) => void (target.onHand = onHand ?? 0))
+                }
+              />
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}

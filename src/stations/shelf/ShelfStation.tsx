@@ -1,0 +1,123 @@
+'use client';
+import { Plus } from 'lucide-react';
+import { nanoid } from 'nanoid';
+import { Tabs } from 'radix-ui';
+import { useMemo, useState } from 'react';
+import { freeName, removeBulbInPlace } from '@/core/document/commands';
+import type { BulbId } from '@/core/ids';
+import { bulbSchema, type Bulb } from '@/core/units/bulb';
+import { useSession } from '../shell/Workbench';
+import { useWorkplace } from '../shell/useWorkplace';
+import { useProduction, useProductionStore } from '../store/context';
+import { BulbEditor } from './BulbEditor';
+import { bulbRows } from './bulbRows';
+import { BulbTable } from './BulbTable';
+import { PartTable } from './PartTable';
+
+/** An empty label: what a new bulb says before anybody has read its box. */
+const plainBulb = (id: string, name: string, supplyV: number): Bulb =>
+  bulbSchema.parse({
+    id,
+    name,
+    kind: 'led',
+    wattsW: 9,
+    luminousFluxLm: null,
+    equivalentW: null,
+    cctK: null,
+    criRa: null,
+    base: 'E27',
+    supplyV,
+    spread: { class: 'forward' },
+    dimmable: 'unknown',
+    flicker: 'unknown',
+    powerFactor: null,
+    globeDiameterM: 0.06,
+    lengthM: 0.11,
+    massKg: 0.06,
+    priceMinor: 0,
+    packCount: 1,
+    ratedLifeH: null,
+    warmUpS: 0,
+    onHandCount: 0,
+    origins: {},
+  });
+
+export function ShelfStation() {
+  const store = useProductionStore();
+  const { say } = useSession();
+  const { shotId } = useWorkplace();
+  const document = useProduction((state) => state.document);
+  const [openId, setOpenId] = useState<BulbId | null>(null);
+  const shot = document.shots.find(({ id }) => id === shotId);
+  const { bulbs } = document.shelf;
+  const rows = useMemo(() => bulbRows(bulbs, shot?.cctK ?? null), [bulbs, shot?.cctK]);
+  const open = bulbs.find(({ id }) => id === openId);
+
+  const put = (bulb: Bulb, label: string) => {
+    store.getState().change(label, (draft) => void draft.shelf.bulbs.push(bulb));
+    setOpenId(bulb.id);
+  };
+  const add = () => {
+    const voltage = document.circuits[0]?.voltageV ?? 230;
+    put(plainBulb(nanoid(10), freeName('New bulb', bulbs), voltage), 'add a bulb');
+  };
+  const duplicate = (bulb: Bulb) =>
+    put(
+      bulbSchema.parse({ ...bulb, id: nanoid(10), name: freeName(bulb.name, bulbs) }),
+      `duplicate ${bulb.name}`,
+    );
+  const remove = (bulb: Bulb) => {
+    setOpenId(null);
+    store.getState().change(`delete ${bulb.name}`, (draft) => removeBulbInPlace(draft, bulb.id));
+    say(`Deleted ${bulb.name}. Undo brings it back.`);
+  };
+  return (
+    <Tabs.Root defaultValue="bulbs" className="flex h-full flex-col bg-sheet">
+      <div className="flex flex-wrap items-center gap-3 border-b border-line px-4 py-1">
+        <Tabs.List aria-label="Shelf" className="flex">
+          {[
+            ['bulbs', 'Bulbs'],
+            ['parts', 'Board, sockets, cord'],
+          ].map(([id, name]) => (
+            <Tabs.Trigger
+              key={id}
+              value={id!}
+              className="border-b-[3px] border-transparent px-3 py-1 text-ink-soft data-[state=active]:border-brass data-[state=active]:text-ink"
+            >
+              {name}
+            </Tabs.Trigger>
+          ))}
+        </Tabs.List>
+        <span className="flex-1 text-right text-[13px] text-ink-soft">
+          {shot &&
+            `Δ mired against “${shot.name}”, ${shot.cctK} K. ~ is typical, not from the label.`}
+        </span>
+        <button type="button" className="press flex items-center gap-1" onClick={add}>
+          <Plus size={15} aria-hidden /> Add a bulb
+        </button>
+      </div>
+      <Tabs.Content value="bulbs" className="min-h-0 flex-1 overflow-auto px-3">
+        {bulbs.length === 0 && (
+          <p className="p-6">
+            The shelf is empty. In <em>Night Ferry</em> it begins with “A60 globe 9 W 806 lm 4000 K,
+            three for €8.99”: add the first box you have.
+          </p>
+        )}
+        {bulbs.length > 0 && (
+          <BulbTable rows={rows} currency={document.currency} onOpen={setOpenId} />
+        )}
+      </Tabs.Content>
+      <Tabs.Content value="parts" className="min-h-0 flex-1 overflow-auto px-3">
+        <PartTable />
+      </Tabs.Content>
+      {open && (
+        <BulbEditor
+          bulb={open}
+          onClose={() => setOpenId(null)}
+          onDuplicate={() => duplicate(open)}
+          onDelete={() => remove(open)}
+        />
+      )}
+    </Tabs.Root>
+  );
+}

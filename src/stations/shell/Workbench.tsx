@@ -1,0 +1,86 @@
+'use client';
+import dynamic from 'next/dynamic';
+import { createContext, useCallback, useContext, useMemo, useState } from 'react';
+import type { Production } from '@/core/document/production';
+import { ProductionProvider } from '../store/context';
+import { FindingsDialog } from './FindingsDialog';
+import { Header } from './Header';
+import { KeyList } from './KeyList';
+import { Ladder } from './Ladder';
+import { Rail } from './Rail';
+import { useActions } from './useActions';
+import { useKeys } from './useKeys';
+import { createPointed, type PointedStore } from './usePointed';
+import { WorkplaceProvider } from './useWorkplace';
+
+const CommandBox = dynamic(() => import('./CommandBox'), { ssr: false });
+
+const SessionContext = createContext<{
+  pointed: PointedStore;
+  say: (words: string) => void;
+} | null>(null);
+
+/** Session state that is nobody's document: what is pointed at, and the spoken line. */
+export function useSession() {
+  const session = useContext(SessionContext);
+  if (!session) throw new Error('useSession needs a Workbench above it');
+  return session;
+}
+
+type Stored = { document: Production; revision: number };
+
+/** Rail, sheet and ladder round one production. */
+export function Workbench({ initial, children }: { initial: Stored; children: React.ReactNode }) {
+  return (
+    <ProductionProvider initial={initial}>
+      <WorkplaceProvider>
+        <Frame>{children}</Frame>
+      </WorkplaceProvider>
+    </ProductionProvider>
+  );
+}
+
+type Panel = 'commands' | 'keys' | 'findings' | null;
+
+function Frame({ children }: { children: React.ReactNode }) {
+  const [panel, setPanel] = useState<Panel>(null);
+  const [spoken, say] = useState('');
+  const [pointed] = useState(createPointed);
+  const panels = useMemo(
+    () => ({
+      openCommands: () => setPanel('commands'),
+      openKeys: () => setPanel('keys'),
+      openFindings: () => setPanel('findings'),
+      say,
+    }),
+    [],
+  );
+  const close = useCallback(() => setPanel(null), []);
+  const actions = useActions(panels);
+  useKeys(actions);
+  const session = useMemo(() => ({ pointed, say }), [pointed]);
+  return (
+    <SessionContext value={session}>
+      <div className="grid h-dvh grid-cols-[116px_minmax(0,1fr)_300px] grid-rows-[auto_minmax(0,1fr)] max-lg:h-auto max-lg:min-h-dvh max-lg:grid-cols-[104px_minmax(0,1fr)] max-md:block">
+        <div className="row-span-2 max-lg:row-span-3 max-md:sticky max-md:bottom-0">
+          <Rail onFindings={panels.openFindings} />
+        </div>
+        <div className="col-span-2 max-lg:col-span-1">
+          <Header actions={actions} />
+        </div>
+        <main className="min-h-0 min-w-0 overflow-y-auto">{children}</main>
+        <aside className="min-h-0 border-l border-line max-lg:col-start-2 max-lg:border-t max-lg:border-l-0">
+          <Ladder />
+        </aside>
+      </div>
+      <p role="status" aria-live="polite" className="sr-only">
+        {spoken}
+      </p>
+      {panel === 'commands' && <CommandBox actions={actions} onClose={close} />}
+      {panel === 'keys' && <KeyList actions={actions} onClose={close} />}
+      {panel === 'findings' && (
+        <FindingsDialog onClose={close} onPoint={pointed.getState().point} />
+      )}
+    </SessionContext>
+  );
+}

@@ -1,0 +1,96 @@
+'use client';
+import { useMemo } from 'react';
+import type { RungId } from '@/core/evaluate/readout';
+import { sensitivities } from '@/core/evaluate/sensitivity';
+import type { Origin } from '@/core/origin';
+import { showText } from '@/core/quantity';
+import { useDevice } from '@/ui/device';
+import { Dialog } from '@/ui/Dialog';
+import { SeverityMark } from '@/ui/Severity';
+import { useProduction } from '../store/context';
+import { shown, shownReadout } from './showReadout';
+import { useWorkplace } from './useWorkplace';
+
+const ORIGIN_WORDS: Record<Origin, string> = {
+  metered: 'metered',
+  label: 'label',
+  user: 'yours',
+  typical: 'typical',
+  computed: 'worked out',
+};
+
+/** The explanation behind a number, as the engine that made it tells it. */
+export function WorkingDialog({ rung, onClose }: { rung: RungId; onClose: () => void }) {
+  const { readouts, build } = useWorkplace();
+  const { units } = useDevice();
+  const document = useProduction((state) => state.document);
+  const writing = { system: units, currency: document.currency };
+  const readout = readouts?.rungs.find(({ id }) => id === rung);
+  const knobs = useMemo(
+    () => (build ? sensitivities(document, build.id, rung) : []),
+    [document, build, rung],
+  );
+  if (!readout) return null;
+  const { working, second, target } = readout;
+  const write = (value: number, dimension = readout.dimension) =>
+    showText(shown(value, dimension, writing));
+  return (
+    <Dialog title={`${readout.label}: the working`} open onClose={onClose} place="side">
+      <p className="flex flex-wrap items-baseline gap-x-3">
+        <span className="figure text-3xl font-medium">
+          {showText(shownReadout(readout, writing))}
+        </span>
+        <SeverityMark severity={readout.state} />
+        <span className="text-ink-soft">{readout.words}</span>
+      </p>
+      {second && (
+        <p className="text-ink-soft">{`${write(second.value, second.dimension)} ${second.label}`}</p>
+      )}
+      {target && (
+        <p className="text-ink-soft">{`${target.label}: ${write(target.value, target.dimension)}`}</p>
+      )}
+      <h3 className="mt-4 text-ink-soft">Formula</h3>
+      <p className="figure text-sm">{working.formula}</p>
+      <h3 className="mt-3 text-ink-soft">With the numbers</h3>
+      <p className="figure text-sm">{working.substituted}</p>
+      <h3 className="mt-3 text-ink-soft">What went in</h3>
+      <table className="rows w-full text-sm">
+        <tbody>
+          {working.inputs.map((input) => (
+            <tr key={input.symbol + input.name}>
+              <td className="figure whitespace-nowrap">{input.symbol}</td>
+              <td>{input.name}</td>
+              <td className="num">{write(input.value, input.dimension as never)}</td>
+              <td className="text-ink-soft">{ORIGIN_WORDS[input.origin]}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <h3 className="mt-3 text-ink-soft">What would change it most</h3>
+      {knobs.length === 0 && <p className="text-sm">Nothing that can be turned up by a tenth.</p>}
+      <ul className="text-sm">
+        {knobs.map((knob) => (
+          <li key={knob.label}>
+            A tenth more{' '}
+            {knob.label.toLowerCase().startsWith('iso') ? knob.label : lowerFirst(knob.label)}:{' '}
+            <span className="figure">
+              {showText(shownReadout({ ...readout, value: knob.after }, writing))}
+            </span>
+          </li>
+        ))}
+      </ul>
+      <h3 className="mt-3 text-ink-soft">Source</h3>
+      <p className="text-sm">
+        {working.source}. Least sure input: {ORIGIN_WORDS[readout.origin]}.
+      </p>
+      {working.leavesOut && (
+        <>
+          <h3 className="mt-3 text-ink-soft">An estimate: it leaves out</h3>
+          <p className="text-sm">{working.leavesOut}</p>
+        </>
+      )}
+    </Dialog>
+  );
+}
+
+const lowerFirst = (text: string) => text[0]!.toLowerCase() + text.slice(1);

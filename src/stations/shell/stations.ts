@@ -1,0 +1,12 @@
+/** Stations in working order. Numbers are the handbook's places, so that keys never move. */
+export const STATIONS = [
+  { id: 'shot', name: 'Shot', key: '1', question: 'What is lit, how bright, how soft?' },
+  { id: 'shelf', name: 'Shelf', key: '2', question: 'Which bulbs and parts?' },
+  { id: 'build', name: 'Build', key: '3', question: 'What size, how many, where?' },
+  { id: 'verdict', name: 'Verdict', key: '9', question: 'Is it worth it?' },
+] as const;
+
+export type StationId = (typeof STATIONS)[number]['id'];
+
+export const stationName = (id: StationId): string =>
+  STATIONS.find((station) => station.id === id)!.name;

@@ -1,0 +1,69 @@
+'use client';
+import { createContext, useCallback, useContext, useMemo } from 'react';
+import { usePathname, useRouter, useSearchParams } from 'next/navigation';
+import type { Build } from '@/core/document/production';
+import { evaluate, type Readouts } from '@/core/evaluate/evaluate';
+import { useProduction } from '../store/context';
+import { STATIONS, type StationId } from './stations';
+
+export interface Workplace {
+  station: StationId;
+  /** the build everything on screen is about; null in a production without builds */
+  build: Build | null;
+  readouts: Readouts | null;
+  /** the shot of the build, or the one picked on the Shot station */
+  shotId: string | null;
+  goTo: (station: StationId, place?: { build?: string; shot?: string }) => void;
+}
+
+const WorkplaceContext = createContext<Workplace | null>(null);
+
+/** Where the user is, read from the address, and the one evaluation all parts of the screen share. */
+export function WorkplaceProvider({ children }: { children: React.ReactNode }) {
+  const router = useRouter();
+  const search = useSearchParams();
+  const station = useStation();
+  const document = useProduction((state) => state.document);
+  const wantedBuild = search.get('build');
+  const wantedShot = search.get('shot');
+
+  const picked = document.shots.find(({ id }) => id === wantedShot);
+  const build =
+    document.builds.find(({ id }) => id === wantedBuild) ??
+    (picked ? document.builds.find(({ shotId }) => shotId === picked.id) : document.builds[0]) ??
+    null;
+  const shotId = picked?.id ?? build?.shotId ?? document.shots[0]?.id ?? null;
+
+  const readouts = useMemo(() => {
+    const found = build && evaluate(document, build.id);
+    return found?.ok ? found.value : null;
+  }, [document, build]);
+
+  const goTo = useCallback<Workplace['goTo']>(
+    (next, place) => {
+      const query = new URLSearchParams();
+      const nextBuild = place ? place.build : (build?.id ?? undefined);
+      if (nextBuild) query.set('build', nextBuild);
+      if (place?.shot) query.set('shot', place.shot);
+      router.push(`/p/${document.id}/${next}?${query}`);
+    },
+    [router, document.id, build?.id],
+  );
+
+  const workplace = useMemo(
+    () => ({ station, build, readouts, shotId, goTo }),
+    [station, build, readouts, shotId, goTo],
+  );
+  return <WorkplaceContext value={workplace}>{children}</WorkplaceContext>;
+}
+
+export function useWorkplace(): Workplace {
+  const workplace = useContext(WorkplaceContext);
+  if (!workplace) throw new Error('useWorkplace needs a WorkplaceProvider above it');
+  return workplace;
+}
+
+function useStation(): StationId {
+  const last = usePathname().split('/').at(-1);
+  return STATIONS.find(({ id }) => id === last)?.id ?? 'shot';
+}

@@ -1,0 +1,179 @@
+import { createStore } from 'zustand';
+import { applyEdit, applyForeignPatches, edit, type Edit } from '@/core/document/edit';
+import type { Production } from '@/core/document/production';
+import { emptyHistory, recorded, redone, reversed, undone, type History } from './history';
+import { readJournal, writeJournal } from './journal';
+import { sendEdits, type Newer } from './saving';
+
+export type SaveState =
+  | { kind: 'saved' }
+  | { kind: 'waiting' }
+  | { kind: 'unanswered'; message: string }
+  | { kind: 'refused'; message: string }
+  | { kind: 'conflict'; newer: Newer };
+
+type Change = (draft: Production) => void;
+
+export interface ProductionState {
+  document: Production;
+  revision: number;
+  history: History;
+  save: SaveState;
+  /** document as it was when the running drag began */
+  beforeDrag: Production | null;
+  change: (label: string, change: Change) => void;
+  /** shows a change without recording it; many of these make one drag */
+  preview: (change: Change) => void;
+  /** records the drag as one edit */
+  settle: (label: string) => void;
+  abandon: () => void;
+  undo: () => string | null;
+  redo: () => string | null;
+  /** reads this browser's journal; call once after mounting */
+  recall: () => Promise<void>;
+  takeNewer: () => void;
+  putMineOnTop: () => void;
+}
+
+/** Typing is stored after this pause, so a crash loses less than half a second of it. */
+const PAUSE_MS = 200;
+const RETRY_MS = 2000;
+
+export function createProductionStore(initial: { document: Production; revision: number }) {
+  return createStore<ProductionState>()((set, get) => {
+    let timer: ReturnType<typeof setTimeout> | null = null;
+    let sending = false;
+    let recalled = false;
+    let dragged: Change | null = null;
+
+    const id = initial.document.id;
+    const remember = () => {
+      const { history, revision } = get();
+      void writeJournal(id, { ...history, revision });
+    };
+    const schedule = (delayMs: number) => {
+      if (timer) clearTimeout(timer);
+      timer = setTimeout(() => void flush(), delayMs);
+    };
+    const record = (document: Production, history: History) => {
+      set({ document, history, save: { kind: 'waiting' } });
+      remember();
+      schedule(PAUSE_MS);
+    };
+
+    async function flush() {
+      const { revision, history, save } = get();
+      if (sending || history.pending.length === 0 || save.kind === 'conflict') return;
+      sending = true;
+      const sent = history.pending;
+      const outcome = await sendEdits(id, revision, sent);
+      sending = false;
+      if (outcome.kind === 'saved') acknowledge(outcome.revision, sent.length);
+      else if (outcome.kind === 'stale') set({ save: { kind: 'conflict', newer: outcome.newer } });
+      else if (outcome.kind === 'refused') takeBack(outcome.message);
+      else {
+        set({ save: { kind: 'unanswered', message: outcome.message } });
+        schedule(RETRY_MS);
+      }
+    }
+
+    function acknowledge(revision: number, count: number) {
+      const { history } = get();
+      const pending = history.pending.slice(count);
+      set({
+        revision,
+        history: { ...history, pending },
+        save: pending.length ? { kind: 'waiting' } : { kind: 'saved' },
+      });
+      remember();
+      if (pending.length) schedule(0);
+    }
+
+    /** What the store refuses is undone here too, so that screen and store agree. */
+    function takeBack(message: string) {
+      const { document, history } = get();
+      const back = history.pending
+        .toReversed()
+        .reduce((doc, each) => applyEdit(doc, reversed(each)), document);
+      set({ document: back, history: emptyHistory, save: { kind: 'refused', message } });
+      remember();
+    }
+
+    const step = (move: (history: History) => { history: History; edit: Edit } | null) => {
+      const { document, history, beforeDrag } = get();
+      const moved = beforeDrag ? null : move(history);
+      if (!moved) return null;
+      record(applyEdit(document, moved.edit), moved.history);
+      return moved.edit.label;
+    };
+
+    return {
+      document: initial.document,
+      revision: initial.revision,
+      history: emptyHistory,
+      save: { kind: 'saved' },
+      beforeDrag: null,
+      change: (label, change) => {
+        const made = edit(get().document, label, change);
+        if (made) record(made.document, recorded(get().history, made.edit));
+      },
+      preview: (change) => {
+        dragged = change;
+        const before = get().beforeDrag ?? get().document;
+        const made = edit(before, '', change);
+        set({ document: made?.document ?? before, beforeDrag: before });
+      },
+      settle: (label) => {
+        const { beforeDrag, history } = get();
+        if (!beforeDrag || !dragged) return;
+        const made = edit(beforeDrag, label, dragged);
+        dragged = null;
+        set({ document: beforeDrag, beforeDrag: null });
+        if (made) record(made.document, recorded(history, made.edit));
+      },
+      abandon: () => {
+        const { beforeDrag } = get();
+        if (beforeDrag) set({ document: beforeDrag, beforeDrag: null });
+      },
+      undo: () => step(undone),
+      redo: () => step(redone),
+      recall: async () => {
+        if (recalled) return;
+        recalled = true;
+        const journal = await readJournal(id);
+        const { revision, history, document } = get();
+        if (!journal || history.past.length || journal.revision !== revision) return;
+        const patches = journal.pending.flatMap((each) => each.patches);
+        const restored = applyForeignPatches(document, patches as never);
+        if (!restored) return;
+        const { past, future, pending } = journal;
+        set({ document: restored, history: { past, future, pending } });
+        if (pending.length) {
+          set({ save: { kind: 'waiting' } });
+          schedule(0);
+        }
+      },
+      takeNewer: () => {
+        const { save } = get();
+        if (save.kind !== 'conflict') return;
+        set({ ...save.newer, history: emptyHistory, save: { kind: 'saved' } });
+        remember();
+      },
+      putMineOnTop: () => {
+        const { save, history } = get();
+        if (save.kind !== 'conflict') return;
+        const patches = history.pending.flatMap((each) => each.patches);
+        const merged = applyForeignPatches(save.newer.document, patches as never);
+        if (!merged)
+          return set({
+            save: { kind: 'refused', message: 'Your changes do not fit the newer state.' },
+            ...save.newer,
+            history: emptyHistory,
+          });
+        set({ revision: save.newer.revision });
+        record(merged, { past: history.pending, future: [], pending: history.pending });
+      },
+    };
+  });
+}
+export type ProductionStore = ReturnType<typeof createProductionStore>;

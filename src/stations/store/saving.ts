@@ -1,0 +1,52 @@
+import { z } from 'zod';
+import type { Edit } from '@/core/document/edit';
+import type { Production } from '@/core/document/production';
+
+export interface Newer {
+  revision: number;
+  document: Production;
+}
+
+export type SendOutcome =
+  | { kind: 'saved'; revision: number }
+  | { kind: 'stale'; newer: Newer }
+  | { kind: 'refused'; message: string }
+  | { kind: 'unanswered'; message: string };
+
+const savedSchema = z.object({ revision: z.number() });
+const problemSchema = z.object({
+  title: z.string(),
+  problems: z.array(z.object({ path: z.string(), message: z.string() })).default([]),
+  newer: z.object({ revision: z.number(), document: z.unknown() }).optional(),
+});
+
+/** Sends edits made on a revision; every way it can go is an outcome, none throws. */
+export async function sendEdits(
+  id: string,
+  baseRevision: number,
+  edits: readonly Edit[],
+): Promise<SendOutcome> {
+  try {
+    const answer = await fetch(`/api/productions/${id}`, {
+      method: 'PATCH',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({
+        baseRevision,
+        edits: edits.map(({ label, patches }) => ({ label, patches })),
+      }),
+    });
+    const json: unknown = await answer.json();
+    if (answer.ok) return { kind: 'saved', revision: savedSchema.parse(json).revision };
+    return refusal(answer.status, problemSchema.parse(json));
+  } catch {
+    return { kind: 'unanswered', message: 'The server does not answer.' };
+  }
+}
+
+function refusal(status: number, problem: z.infer<typeof problemSchema>): SendOutcome {
+  if (status === 409 && problem.newer)
+    return { kind: 'stale', newer: problem.newer as unknown as Newer };
+  const [first] = problem.problems;
+  const message = first ? `${problem.title} ${first.path}: ${first.message}` : problem.title;
+  return status >= 500 ? { kind: 'unanswered', message } : { kind: 'refused', message };
+}

@@ -1,0 +1,42 @@
+'use client';
+import { Dialog as Radix } from 'radix-ui';
+import { X } from 'lucide-react';
+
+interface DialogProps {
+  title: string;
+  open: boolean;
+  onClose: () => void;
+  /** where it stands: in the middle, or as a panel over the sheet's right edge */
+  place?: 'middle' | 'side';
+  children: React.ReactNode;
+}
+
+const PLACES = {
+  middle: 'left-1/2 top-[12vh] w-[min(640px,94vw)] -translate-x-1/2 max-h-[76vh]',
+  side: 'right-0 top-0 h-full w-[min(460px,96vw)]',
+};
+
+/** A panel of paper laid over the bench; Escape or a press beside it lifts it off. */
+export function Dialog({ title, open, onClose, place = 'middle', children }: DialogProps) {
+  return (
+    <Radix.Root open={open} onOpenChange={(next) => !next && onClose()}>
+      <Radix.Portal>
+        <Radix.Overlay className="fixed inset-0 z-40 bg-black/45" />
+        <Radix.Content
+          aria-describedby={undefined}
+          className={`fixed z-50 flex flex-col border border-line-strong bg-sheet shadow-xl ${PLACES[place]}`}
+        >
+          <div className="flex items-start justify-between gap-4 border-b border-line px-5 py-3">
+            <Radix.Title className="text-xl">{title}</Radix.Title>
+            <Radix.Close className="press" aria-label="Close">
+              <X size={16} aria-hidden />
+            </Radix.Close>
+          </div>
+          <div className="overflow-y-auto px-5 py-4" tabIndex={0} role="group" aria-label={title}>
+            {children}
+          </div>
+        </Radix.Content>
+      </Radix.Portal>
+    </Radix.Root>
+  );
+}

@@ -1,0 +1,60 @@
+import type { Shape } from '@/core/forms/drawing';
+import { INKS } from './inks';
+
+export interface Paper {
+  /** metres → drawing units */
+  toX: (x: number) => number;
+  toY: (y: number) => number;
+  scale: number;
+  textSize: number;
+}
+
+const onArc = (x: number, y: number, r: number, angle: number) =>
+  [x + r * Math.cos(angle), y + r * Math.sin(angle)] as const;
+
+/** One inked shape; `lit` when a finding points at it. */
+export function ShapeMark({ shape, paper, lit }: { shape: Shape; paper: Paper; lit: boolean }) {
+  const { toX, toY, scale, textSize } = paper;
+  const ink = INKS[shape.layer];
+  const common = {
+    ...(ink as React.SVGProps<SVGPathElement>),
+    ...(lit ? { stroke: 'var(--stop)', strokeWidth: 4 } : {}),
+    vectorEffect: 'non-scaling-stroke',
+  } as const;
+  switch (shape.kind) {
+    case 'circle':
+      return (
+        <circle {...(common as object)} cx={toX(shape.x)} cy={toY(shape.y)} r={shape.r * scale} />
+      );
+    case 'polyline': {
+      const points = shape.points.map(([x, y]) => `${toX(x)} ${toY(y)}`).join(' L ');
+      return (
+        <path {...common} d={`M ${points}${shape.closed ? ' Z' : ''}`} strokeLinejoin="round" />
+      );
+    }
+    case 'arc': {
+      const [x1, y1] = onArc(shape.x, shape.y, shape.r, shape.from);
+      const [x2, y2] = onArc(shape.x, shape.y, shape.r, shape.to);
+      const r = shape.r * scale;
+      const large = shape.to - shape.from > Math.PI ? 1 : 0;
+      return (
+        <path
+          {...common}
+          d={`M ${toX(x1)} ${toY(y1)} A ${r} ${r} 0 ${large} 0 ${toX(x2)} ${toY(y2)}`}
+        />
+      );
+    }
+    case 'text':
+      return (
+        <text
+          x={toX(shape.x)}
+          y={toY(shape.y)}
+          fontSize={textSize}
+          textAnchor={shape.anchor ?? 'start'}
+          fill="var(--ink)"
+        >
+          {shape.text}
+        </text>
+      );
+  }
+}

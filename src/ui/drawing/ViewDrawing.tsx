@@ -1,0 +1,84 @@
+'use client';
+import { useRef } from 'react';
+import type { View } from '@/core/forms/drawing';
+import { DimensionMark } from './DimensionMark';
+import { HandleMark, type Grip, type HandleMarkProps } from './HandleMark';
+import { ShapeMark, type Paper } from './ShapeMark';
+
+/** Drawing units along a view's longer side; the drawing keeps its scale, only the paper zooms. */
+const EXTENT = 1000;
+
+interface ViewDrawingProps {
+  view: View;
+  /** text height in drawing units */
+  textSize: number;
+  pointedRef: string | null;
+  lengthText: (metres: number) => string;
+  grips: Record<string, Grip>;
+  on: Pick<HandleMarkProps, 'onPull' | 'onSettle' | 'onAbandon' | 'onGrip'>;
+}
+
+/** One view of a build, to scale and dimensioned, with knobs for its main sizes. */
+export function ViewDrawing({
+  view,
+  textSize,
+  pointedRef,
+  lengthText,
+  grips,
+  on,
+}: ViewDrawingProps) {
+  const svg = useRef<SVGSVGElement>(null);
+  const [left, bottom, right, top] = view.bounds;
+  const scale = EXTENT / Math.max(right - left, top - bottom);
+  const paper: Paper = {
+    scale,
+    textSize,
+    toX: (x) => (x - left) * scale,
+    toY: (y) => (top - y) * scale,
+  };
+  const toMetres = (clientX: number, clientY: number) => {
+    const matrix = svg.current?.getScreenCTM()?.inverse();
+    const point = new DOMPoint(clientX, clientY).matrixTransform(matrix);
+    return [point.x / scale + left, top - point.y / scale] as const;
+  };
+  return (
+    <svg
+      ref={svg}
+      viewBox={`0 0 ${(right - left) * scale} ${(top - bottom) * scale}`}
+      className="h-full w-full"
+      role="group"
+      aria-label={view.title}
+      data-view={view.id}
+    >
+      {view.shapes.map((shape, index) => (
+        <ShapeMark
+          key={index}
+          shape={shape}
+          paper={paper}
+          lit={pointedRef !== null && shape.ref === pointedRef}
+        />
+      ))}
+      {view.dimensions.map((dimension) => (
+        <DimensionMark
+          key={dimension.label}
+          dimension={dimension}
+          paper={paper}
+          text={lengthText(dimension.valueM)}
+        />
+      ))}
+      {view.handles.map((handle) => {
+        const grip = grips[handle.parameter];
+        return grip ? (
+          <HandleMark
+            key={handle.parameter}
+            handle={handle}
+            grip={grip}
+            paper={paper}
+            toMetres={toMetres}
+            {...on}
+          />
+        ) : null;
+      })}
+    </svg>
+  );
+}
