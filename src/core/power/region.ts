@@ -18,6 +18,8 @@ export interface Region {
   continuousSource: string;
   /** how the wires are told apart, live · neutral · earth */
   wires: { live: string; neutral: string; earth: string };
+  /** the same, short enough for a drawing */
+  marks: readonly string[];
   /** fuses that go in the plug, A */
   plugFusesA: readonly number[];
 }
@@ -31,6 +33,7 @@ const european = (name: string): Region => ({
   continuousShare: 1,
   continuousSource: 'Breaker rating; local rules may ask for less',
   wires: IEC,
+  marks: ['live brown', 'neutral blue', 'earth green/yellow'],
   plugFusesA: [],
 });
 const american: Region = {
@@ -45,6 +48,7 @@ const american: Region = {
     neutral: 'white (ribbed or striped side of lamp cord) to the silver screw',
     earth: 'green or bare',
   },
+  marks: ['live black, brass', 'neutral white, silver', 'earth green'],
   plugFusesA: [],
 };
 

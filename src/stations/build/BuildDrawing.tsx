@@ -42,7 +42,7 @@ export function BuildDrawing({ drawing, form }: { drawing: Drawing; form: BuildF
           </figcaption>
         </figure>
       )}
-      <div className="grid min-h-0 grid-rows-[1fr_1.7fr] gap-2">
+      <div className="grid min-h-0 grid-rows-[1fr_2.4fr] gap-1">
         {others.map((view) => (
           <figure key={view.id} className="flex min-h-0 flex-col max-md:h-[260px]">
             <div className="min-h-0 flex-1">

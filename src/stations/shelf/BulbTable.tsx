@@ -75,7 +75,7 @@ function columnsFor(currency: string) {
     column.accessor((row) => row.bulb.onHandCount, { id: 'onHand', header: 'on hand' }),
     column.accessor('severity', {
       header: 'label',
-      cell: (cell) => <SeverityMark severity={cell.getValue()} />,
+      cell: (cell) => <SeverityMark severity={cell.getValue()} bare={cell.getValue() === 'ok'} />,
     }),
   ];
 }
@@ -105,7 +105,7 @@ export function BulbTable({ rows, currency, onOpen }: BulbTableProps) {
     getSortedRowModel: getSortedRowModel(),
   });
   return (
-    <table className="rows w-full text-[13.5px]">
+    <table className="rows tight w-full text-[13px]">
       <thead className="sticky top-0 bg-sheet">
         <tr>
           {table.getFlatHeaders().map((header) => {

@@ -18,9 +18,15 @@ export function Header({ actions }: { actions: readonly Action[] }) {
   const lastUndone = history.future.at(-1)?.label;
   return (
     <header className="no-print flex min-h-[48px] flex-wrap items-center gap-x-3 gap-y-1 border-b border-line bg-paper px-4 py-1.5">
-      <h1 className="text-lg max-md:w-full">
-        {stationName(station)} <span className="text-[15px] font-normal text-ink-soft">{name}</span>
-      </h1>
+      <h1 className="text-lg max-md:w-full">{stationName(station)} </h1>
+      <button
+        type="button"
+        className="max-w-52 truncate text-[15px] text-ink-soft underline decoration-line-strong underline-offset-4"
+        title="Production and circuits"
+        onClick={() => run('production')}
+      >
+        {name}
+      </button>
       {builds.length > 0 && (
         <select
           aria-label="Build"

@@ -36,7 +36,7 @@ export function Ladder() {
         </p>
       )}
       {/* The two uprights of a ladder, with the rungs between them. */}
-      <ol className="mx-3 flex min-h-0 flex-1 flex-col overflow-y-auto border-x-[3px] border-brass-bright/60">
+      <ol className="mx-3 mb-2 flex min-h-0 flex-1 flex-col overflow-y-auto border-x-[3px] border-brass-bright/60">
         {rungs.map((readout) => (
           <li
             key={readout.id}
@@ -84,7 +84,7 @@ const Rung = memo(function Rung({ readout, writing, onOpen }: RungProps) {
         )}
         {readout.marginStops !== undefined && <Notch stops={readout.marginStops} />}
       </span>
-      <span className="line-clamp-1 block text-[12.5px] leading-tight text-ink-soft">
+      <span className="line-clamp-1 text-[12.5px] leading-tight text-ink-soft">
         {words}
         {target &&
           id === 'light' &&

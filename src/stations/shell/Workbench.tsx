@@ -7,6 +7,7 @@ import { FindingsDialog } from './FindingsDialog';
 import { Header } from './Header';
 import { KeyList } from './KeyList';
 import { Ladder } from './Ladder';
+import { ProductionDialog } from './ProductionDialog';
 import { Rail } from './Rail';
 import { useActions } from './useActions';
 import { useKeys } from './useKeys';
@@ -40,7 +41,7 @@ export function Workbench({ initial, children }: { initial: Stored; children: Re
   );
 }
 
-type Panel = 'commands' | 'keys' | 'findings' | null;
+type Panel = 'commands' | 'keys' | 'findings' | 'production' | null;
 
 function Frame({ children }: { children: React.ReactNode }) {
   const [panel, setPanel] = useState<Panel>(null);
@@ -51,6 +52,7 @@ function Frame({ children }: { children: React.ReactNode }) {
       openCommands: () => setPanel('commands'),
       openKeys: () => setPanel('keys'),
       openFindings: () => setPanel('findings'),
+      openProduction: () => setPanel('production'),
       say,
     }),
     [],
@@ -77,6 +79,7 @@ function Frame({ children }: { children: React.ReactNode }) {
         {spoken}
       </p>
       {panel === 'commands' && <CommandBox actions={actions} onClose={close} />}
+      {panel === 'production' && <ProductionDialog onClose={close} />}
       {panel === 'keys' && <KeyList actions={actions} onClose={close} />}
       {panel === 'findings' && (
         <FindingsDialog onClose={close} onPoint={pointed.getState().point} />

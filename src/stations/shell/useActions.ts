@@ -22,6 +22,7 @@ interface Panels {
   openCommands: () => void;
   openKeys: () => void;
   openFindings: () => void;
+  openProduction: () => void;
   say: (words: string) => void;
 }
 
@@ -104,6 +105,11 @@ export function useActions(panels: Panels): Action[] {
         run: panels.openCommands,
       },
       { id: 'findings', label: 'Show findings', keys: 'f', keyName: 'F', run: panels.openFindings },
+      {
+        id: 'production',
+        label: 'Production and circuits',
+        run: panels.openProduction,
+      },
       { id: 'keys', label: 'Key list', keys: 'Shift+?', keyName: '?', run: panels.openKeys },
       {
         id: 'theme',

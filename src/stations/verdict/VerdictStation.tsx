@@ -1,10 +1,15 @@
 'use client';
 import dynamic from 'next/dynamic';
+import { nanoid } from 'nanoid';
+import { useState } from 'react';
+import { freeName } from '@/core/document/commands';
+import { fixtureIdSchema } from '@/core/ids';
 import type { Fixture } from '@/core/verdict/fixture';
 import { ChoiceField } from '@/ui/fields/ChoiceField';
 import { NoBuild } from '../build/NoBuild';
 import { useWorkplace } from '../shell/useWorkplace';
 import { useProduction, useProductionStore } from '../store/context';
+import { FixtureDialog } from './FixtureDialog';
 import { VerdictTable } from './VerdictTable';
 
 /** The chart library is heavy and only wanted here. */
@@ -13,6 +18,7 @@ const FallOffChart = dynamic(() => import('./FallOffChart'), { ssr: false });
 export function VerdictStation() {
   const store = useProductionStore();
   const { build, readouts } = useWorkplace();
+  const [editing, setEditing] = useState<Fixture['id'] | null>(null);
   const document = useProduction((state) => state.document);
   if (!build || !readouts) return <NoBuild />;
   const shot = document.shots.find(({ id }) => id === build.shotId);
@@ -25,6 +31,20 @@ export function VerdictStation() {
         There is no fixture to compare with, or this build’s form is not known here.
       </p>
     );
+  const addFixture = () => {
+    const added: Fixture = {
+      ...fixture,
+      id: fixtureIdSchema.parse(nanoid(8)),
+      name: freeName('New fixture', document.fixtures),
+      origin: 'user',
+    };
+    store.getState().change('add a fixture', (draft) => {
+      draft.fixtures.push(added);
+      const target = draft.builds.find((each) => each.id === build.id);
+      if (target) target.fixtureId = added.id;
+    });
+    setEditing(added.id);
+  };
   const choose = (id: string) =>
     store.getState().change(`fixture of ${build.name}`, (draft) => {
       const target = draft.builds.find((each) => each.id === build.id);
@@ -36,19 +56,35 @@ export function VerdictStation() {
         <p data-sentence className="font-display text-[21px] leading-snug">
           {comparison.sentence}
         </p>
-        <ChoiceField
-          label="Compared with"
-          value={fixture.id as string}
-          options={document.fixtures.map(({ id, name }) => ({ value: id as string, label: name }))}
-          onCommit={choose}
-        />
+        <div className="grid gap-2">
+          <ChoiceField
+            label="Compared with"
+            value={fixture.id as string}
+            options={document.fixtures.map(({ id, name }) => ({
+              value: id as string,
+              label: name,
+            }))}
+            onCommit={choose}
+          />
+          <p className="flex gap-2 text-sm">
+            <button type="button" className="press" onClick={() => setEditing(fixture.id)}>
+              Its data sheet
+            </button>
+            <button type="button" className="press" onClick={addFixture}>
+              Add a fixture
+            </button>
+          </p>
+        </div>
       </div>
-      <div className="grid grid-cols-[minmax(0,1.15fr)_minmax(0,1fr)] gap-6 max-lg:grid-cols-1">
+      <div className="grid grid-cols-[minmax(0,1.1fr)_minmax(0,1fr)] gap-8 max-lg:grid-cols-1">
         <VerdictTable build={build} readouts={readouts} fixture={fixture} comparison={comparison} />
         {readouts.fallOff.length > 0 && (
           <FallOffChart readouts={readouts} fixture={fixture} shotM={shot.distanceM} />
         )}
       </div>
+      {editing === fixture.id && (
+        <FixtureDialog fixture={fixture} onClose={() => setEditing(null)} />
+      )}
     </div>
   );
 }

@@ -17,7 +17,7 @@ interface VerdictTableProps {
 }
 
 const ORIGIN: Record<Fixture['origin'], string> = {
-  typical: 'typical of its class',
+  typical: 'typical',
   label: 'data sheet',
   metered: 'metered',
   user: 'yours',
@@ -56,13 +56,15 @@ export function VerdictTable({ build, readouts, fixture, comparison }: VerdictTa
           <tr>
             <th />
             <th className="num">{build.name}</th>
-            <th className="num">fixture ({ORIGIN[fixture.origin]})</th>
+            <th className="num !whitespace-normal">fixture, {ORIGIN[fixture.origin]}</th>
           </tr>
         </thead>
         <tbody>
           {rows.map(([label, mine, theirs]) => (
             <tr key={label}>
-              <th scope="row">{label}</th>
+              <th scope="row" className="whitespace-nowrap">
+                {label}
+              </th>
               <td className="num">{mine}</td>
               <td className="num">{theirs}</td>
             </tr>

@@ -1,3 +1,4 @@
+import { REGIONS } from '../../power/region';
 import type { Drawing, Shape, View } from '../drawing';
 import type { FormContext } from '../form';
 import { layoutRing, type RingLayout } from './layout';
@@ -11,7 +12,7 @@ export function drawRing(ring: BulbRing, context: FormContext): Drawing {
   const views = [
     frontView(ring, layout),
     sectionView(ring, context, layout),
-    wiringView(ring, layout),
+    wiringView(ring, context, layout),
   ];
   return { views };
 }
@@ -170,12 +171,13 @@ function rectangle(
 }
 
 /** The back of the board: tail to the first socket, then cord to cord; all in parallel. */
-function wiringView(ring: BulbRing, layout: RingLayout): View {
+function wiringView(ring: BulbRing, context: FormContext, layout: RingLayout): View {
   const R = layout.outerRadiusM;
   // Seen from behind, left and right change places.
   const seats = layout.seats.map((seat) => [-seat.x, seat.y] as const);
   const first = seats[0] ?? ([0, 0] as const);
   const plug = [R * 0.62, R * 1.32] as const;
+  const { marks } = REGIONS[context.circuit.region];
   return {
     id: 'wiring',
     title: 'Wiring, from behind',
@@ -199,6 +201,14 @@ function wiringView(ring: BulbRing, layout: RingLayout): View {
         r: layout.footprintM / 2,
         layer: 'part',
         ref: `seat-${k}`,
+      })),
+      ...marks.map((text, line): Shape => ({
+        kind: 'text',
+        x: 0,
+        y: R * (0.16 - 0.16 * line),
+        text,
+        anchor: 'middle',
+        layer: 'mark',
       })),
       rectangle(
         plug[0],

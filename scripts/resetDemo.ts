@@ -1,0 +1,18 @@
+import { openDatabase } from '@/server/storage/database';
+import { storageOptions } from '@/server/storage/current';
+import { StorageProblem } from '@/server/storage/problem';
+import { productionRepository } from '@/server/productions/repository';
+import { productionService } from '@/server/productions/service';
+
+async function main() {
+  const { db, close } = await openDatabase(storageOptions());
+  await productionService(productionRepository(db)).resetDemo();
+  await close();
+  console.log('Night Ferry is as it was on the first day.');
+}
+
+main().catch((error) => {
+  if (!(error instanceof StorageProblem)) throw error;
+  console.error(error.message);
+  process.exitCode = 3;
+});
