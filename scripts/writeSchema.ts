@@ -1,0 +1,14 @@
+import { writeFileSync } from 'node:fs';
+import { z } from 'zod';
+import { productionSchema } from '@/core/document/production';
+import { FORMS } from '@/core/forms';
+
+/** Writes the published JSON Schemas: the document, and each form's parameters. */
+const write = (name: string, schema: z.ZodType) =>
+  writeFileSync(
+    `docs/schema/${name}.schema.json`,
+    `${JSON.stringify(z.toJSONSchema(schema), null, 2)}\n`,
+  );
+
+write('production-v1', productionSchema);
+for (const form of FORMS.values()) write(`form-${form.id}`, form.parameters);

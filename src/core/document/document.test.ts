@@ -1,0 +1,126 @@
+import { readFileSync } from 'node:fs';
+import { nightFerry } from '@/demo/nightFerry';
+import { blankProduction, blankShot } from './blank';
+import { freeName, removeBulbInPlace, removeShotInPlace } from './commands';
+import { applyEdit, applyForeignPatches, edit, patchSchema, revertEdit } from './edit';
+import { MIGRATIONS } from './migrations';
+import { DOCUMENT_VERSION, type Production } from './production';
+import { readDocument, readDocumentText } from './read';
+import { summarise } from './summary';
+
+const demo = nightFerry();
+const wrong = (change: (draft: Record<string, never>) => void): string[] => {
+  const copy = JSON.parse(JSON.stringify(demo));
+  change(copy);
+  const read = readDocument(copy);
+  return read.ok ? [] : read.problems.map(({ code, path }) => `${path} ${code}`);
+};
+
+describe('reading', () => {
+  test('export and import lose nothing', () => {
+    const read = readDocumentText(JSON.stringify(demo));
+    expect(read).toEqual({ ok: true, value: demo });
+  });
+  test('a byte-order mark is forgiven', () => {
+    expect(readDocumentText(`\ufeff${JSON.stringify(demo)}`).ok).toBe(true);
+  });
+  test.each<[string, unknown, string]>([
+    ['rubbish', 'x'.repeat(5_000_000), 'not_json'],
+    ['an array', '[]', 'not_a_document'],
+    ['null', 'null', 'not_a_document'],
+    ['another format', '{"format":"x","version":1}', 'wrong_format'],
+    ['no version', '{"format":"lantern-jar-production"}', 'wrong_version'],
+    ['version 0', '{"format":"lantern-jar-production","version":0}', 'wrong_version'],
+    ['version "1"', '{"format":"lantern-jar-production","version":"1"}', 'wrong_version'],
+    ['a newer version', '{"format":"lantern-jar-production","version":99}', 'newer_version'],
+  ])('%s is refused', (_name, text, code) => {
+    const read = readDocumentText(text as string);
+    expect(!read.ok && read.problems[0]!.code).toBe(code);
+  });
+  test('missing parts, wrong types, values out of range: each at its path', () => {
+    expect(wrong((draft) => void delete (draft as Partial<Production>).shots)).toEqual([
+      'shots invalid_type',
+    ]);
+    expect(
+      wrong((draft: never) => void ((draft as Production).shots[2]!.fNumber = 'wide' as never)),
+    ).toEqual(['shots.2.fNumber invalid_type']);
+    expect(wrong((draft: never) => void ((draft as Production).shots[0]!.distanceM = -1))).toEqual([
+      'shots.0.distanceM too_small',
+    ]);
+    expect(
+      wrong((draft: never) => void ((draft as Production).shelf.bulbs[0]!.priceMinor = 1.5)),
+    ).toEqual(['shelf.bulbs.0.priceMinor invalid_type']);
+  });
+  test('dangling references and doubled ids', () => {
+    expect(
+      wrong((draft: never) => void ((draft as Production).builds[0]!.shotId = 'gone' as never)),
+    ).toEqual(['builds.0.shotId dangling']);
+    expect(
+      wrong((draft: never) => void ((draft as Production).shots[1]!.id = 'clerk' as never)),
+    ).toContain('shots.1.id double_id');
+  });
+  test('parameters of a known form are checked, of an unknown form kept untouched', () => {
+    const bad = (draft: never) =>
+      void ((draft as Production).builds[0]!.parameters.outerDiameterM = 'big');
+    expect(wrong(bad)).toEqual(['builds.0.parameters.outerDiameterM invalid_type']);
+    const parameters = { anything: [1, { deep: true }] };
+    const copy = structuredClone(demo);
+    Object.assign(copy.builds[0]!, { form: 'from-the-future', parameters });
+    const read = readDocument(JSON.parse(JSON.stringify(copy)));
+    expect(read.ok && read.value.builds[0]!.parameters).toEqual(parameters);
+  });
+});
+
+test('migrations are gapless, and the kept sample of version 1 still opens', () => {
+  expect(MIGRATIONS).toHaveLength(DOCUMENT_VERSION - 1);
+  const kept = readFileSync('src/core/document/fixtures/version-1.json', 'utf8');
+  const read = readDocumentText(kept);
+  expect(read.ok && read.value.builds.map(({ id }) => id)).toEqual([
+    'clerk-ring',
+    'warm-ring',
+    'stamp-ring',
+  ]);
+});
+
+describe('edits', () => {
+  const rename = edit(demo, 'rename', (draft) => void (draft.name = 'Day Ferry'))!;
+  test('there and back again', () => {
+    expect(applyEdit(demo, rename.edit).name).toBe('Day Ferry');
+    expect(revertEdit(rename.document, rename.edit)).toEqual(demo);
+  });
+  test('changing nothing is no edit', () => {
+    expect(edit(demo, 'nothing', (draft) => void (draft.name = demo.name))).toBeNull();
+  });
+  test('patches from outside: nonsense paths are refused, prototypes are out of reach', () => {
+    expect(
+      applyForeignPatches(demo, [{ op: 'replace', path: ['shots', 99, 'name'], value: 'x' }]),
+    ).toBeNull();
+    for (const path of [['__proto__', 'polluted'], ['constructor'], [-1]])
+      expect(patchSchema.safeParse({ op: 'add', path, value: 1 }).success).toBe(false);
+  });
+  test('taking a bulb away leaves empty places; undo fills them again', () => {
+    const made = edit(demo, 'remove', (draft) =>
+      removeBulbInPlace(draft, demo.shelf.bulbs[0]!.id),
+    )!;
+    expect(made.document.builds[0]!.parameters.groups).toEqual([{ bulbId: null, level: 1 }]);
+    expect(readDocument(JSON.parse(JSON.stringify(made.document))).ok).toBe(true);
+    expect(revertEdit(made.document, made.edit)).toEqual(demo);
+  });
+  test('taking a shot away takes its builds along', () => {
+    const made = edit(demo, 'remove', (draft) => removeShotInPlace(draft, demo.shots[0]!.id))!;
+    expect(made.document.builds).toHaveLength(2);
+    expect(readDocument(JSON.parse(JSON.stringify(made.document))).ok).toBe(true);
+  });
+});
+
+test('a blank production with a blank shot is a valid document', () => {
+  const blank = blankProduction({ production: 'p', circuit: 'c' }, 'New', 'na-120-60', 'USD');
+  blank.shots.push(blankShot('s', 'First'));
+  expect(readDocument(JSON.parse(JSON.stringify(blank))).ok).toBe(true);
+  expect(summarise(blank)).toBe('1 shot, 0 builds, 0 bulbs, 0 parts, 0 fixtures');
+});
+
+test('free names', () => {
+  expect(freeName('Ring', [])).toBe('Ring');
+  expect(freeName('Ring', [{ name: 'Ring' }, { name: 'Ring 2' }])).toBe('Ring 3');
+});

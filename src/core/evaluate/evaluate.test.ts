@@ -1,0 +1,119 @@
+import { nightFerry } from '@/demo/nightFerry';
+import { edit } from '../document/edit';
+import type { Production } from '../document/production';
+import { evaluate, type Readouts } from './evaluate';
+import { RUNGS } from './readout';
+import { sensitivities } from './sensitivity';
+
+const demo = nightFerry();
+const readouts = (document: Production, id: string): Readouts => {
+  const found = evaluate(document, id);
+  if (!found.ok) throw new Error(found.problems[0]!.message);
+  return found.value;
+};
+const changed = (change: (draft: Production) => void) => edit(demo, '', change)!.document;
+const rung = (found: Readouts, id: string) => found.rungs.find((each) => each.id === id)!;
+const finding = (found: Readouts, id: string) => found.findings.find((each) => each.id === id);
+
+describe('Night Ferry', () => {
+  const clerk = readouts(demo, 'clerk-ring');
+  const warm = readouts(demo, 'warm-ring');
+  const stamp = readouts(demo, 'stamp-ring');
+
+  test('seven shots, three builds, at least six fixtures', () => {
+    expect(demo.shots).toHaveLength(7);
+    expect(demo.builds).toHaveLength(3);
+    expect(demo.fixtures.length).toBeGreaterThanOrEqual(6);
+  });
+  test('the nine rungs in order, each with formula, numbers, source and origin', () => {
+    for (const found of [clerk, warm, stamp]) {
+      expect(found.rungs.map(({ id }) => id)).toEqual(RUNGS);
+      for (const { working, origin, words } of found.rungs) {
+        expect(
+          working.formula && working.substituted && working.source && origin && words,
+        ).toBeTruthy();
+      }
+    }
+  });
+  test('the clerk ring: direct light on the axis by hand, 16·I(θ)·cos β/d²', () => {
+    const h = 1.2 + 0.0225;
+    const d2 = h * h + 0.425 ** 2;
+    const cosine = h / Math.sqrt(d2);
+    const intensity = (250 / (2 * Math.PI)) * ((1 + cosine) / 2);
+    const direct = (16 * intensity * cosine) / d2;
+    const [shownDirect] = rung(clerk, 'light').working.substituted.split(' lx');
+    expect(Number(shownDirect)).toBeCloseTo(direct, 0);
+    expect(rung(clerk, 'light').value!).toBeGreaterThan(direct);
+    expect(clerk.filled).toBeGreaterThan(3);
+  });
+  test('the warm ring shows its stop on the cord at 120 V, with a way out that clears it', () => {
+    const stop = finding(warm, 'power.cord')!;
+    expect(stop.severity).toBe('stop');
+    expect(warm.findings.filter(({ severity }) => severity === 'stop')).toHaveLength(1);
+    const mended = changed((draft) => {
+      Object.assign(draft.builds[1]!.parameters, stop.remedies![0]!.parameters);
+    });
+    expect(finding(readouts(mended, 'warm-ring'), 'power.cord')!.severity).toBe('ok');
+  });
+  test('the half-finished ring knows what it does not know', () => {
+    expect(rung(stamp, 'light')).toMatchObject({ value: null, state: 'unknown' });
+    expect(stamp.findings.map(({ id }) => id)).toContain('ring.no-bulb');
+    expect(stamp.comparisons[0]!.sentence).toContain('no light yet');
+  });
+  test('every readout survives JSON: nothing infinite, nothing undefined where a number belongs', () => {
+    for (const found of [clerk, warm]) expect(JSON.parse(JSON.stringify(found))).toEqual(found);
+  });
+});
+
+test('physics the user sees: softness follows size and distance only; light follows level', () => {
+  const base = readouts(demo, 'clerk-ring');
+  const dimmed = readouts(
+    changed(
+      (draft) => void ((draft.builds[0]!.parameters.groups as { level: number }[])[0]!.level = 0.5),
+    ),
+    'clerk-ring',
+  );
+  expect(rung(dimmed, 'softness').value).toBe(rung(base, 'softness').value);
+  expect(rung(dimmed, 'light').value! / rung(base, 'light').value!).toBeCloseTo(0.5, 12);
+  const nearer = readouts(
+    changed((draft) => void (draft.shots[0]!.distanceM = 0.6)),
+    'clerk-ring',
+  );
+  expect(rung(nearer, 'softness').value!).toBeGreaterThan(rung(base, 'softness').value! * 1.5);
+});
+
+test('mixing two whites shifts the colour and is called a clash', () => {
+  const mixed = readouts(
+    changed((draft) => {
+      const group = (bulbId: string) => ({ bulbId, level: 1 });
+      draft.builds[0]!.parameters.groups = [group('globe-a60-9-2700'), group('daylight-a60-10')];
+    }),
+    'clerk-ring',
+  );
+  expect(mixed.cctK!).toBeGreaterThan(2700);
+  expect(mixed.cctK!).toBeLessThan(6500);
+  expect(finding(mixed, 'colour.groups')!.severity).toBe('look');
+});
+
+test('an impossible ring in an imported document is a stop, with numbers and no NaN', () => {
+  const broken = readouts(
+    changed((draft) => void (draft.builds[0]!.parameters.ringWidthM = 0.9)),
+    'clerk-ring',
+  );
+  expect(finding(broken, 'ring.ring_too_wide')!.severity).toBe('stop');
+  for (const { value } of broken.rungs) expect(value === null || Number.isFinite(value)).toBe(true);
+});
+
+test('a form from the future is kept and says so; an unknown build is a problem', () => {
+  const future = changed((draft) => void (draft.builds[0]!.form = 'hologram'));
+  expect(readouts(future, 'clerk-ring').findings[0]!.id).toBe('form.unknown');
+  expect(evaluate(demo, 'nobody')).toMatchObject({ ok: false });
+});
+
+test('what would change it most: distance leads for light; the wanted lux leads nothing', () => {
+  const knobs = sensitivities(demo, 'clerk-ring', 'light');
+  expect(knobs).toHaveLength(3);
+  expect(knobs[0]).toMatchObject({ label: 'Distance to the subject' });
+  expect(knobs[0]!.after).toBeLessThan(knobs[0]!.before);
+  expect(sensitivities(demo, 'stamp-ring', 'light')).toEqual([]);
+});
