@@ -2,9 +2,8 @@
 const config = {
   testEnvironment: 'node',
   roots: ['<rootDir>/src'],
-  transform: { '^.+\\.tsx?$': ['@swc/jest', { jsc: { target: 'es2022' } }] },
+  transform: { '^.+\\.[tj]sx?$': ['@swc/jest', { jsc: { target: 'es2022' } }] },
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
-  extensionsToTreatAsEsm: [],
   transformIgnorePatterns: ['/node_modules/(?!(nanoid)/)'],
 };
 export default config;

@@ -1,15 +1,16 @@
 import { readFileSync } from 'node:fs';
+import { z } from 'zod';
 import { nightFerry } from '@/demo/nightFerry';
 import { blankProduction, blankShot } from './blank';
 import { freeName, removeBulbInPlace, removeShotInPlace } from './commands';
 import { applyEdit, applyForeignPatches, edit, patchSchema, revertEdit } from './edit';
 import { MIGRATIONS } from './migrations';
-import { DOCUMENT_VERSION, type Production } from './production';
+import { DOCUMENT_VERSION, productionSchema, type Production } from './production';
 import { readDocument, readDocumentText } from './read';
 import { summarise } from './summary';
 
 const demo = nightFerry();
-const wrong = (change: (draft: Record<string, never>) => void): string[] => {
+const wrong = (change: (draft: Production) => void): string[] => {
   const copy = JSON.parse(JSON.stringify(demo));
   change(copy);
   const read = readDocument(copy);
@@ -41,27 +42,26 @@ describe('reading', () => {
     expect(wrong((draft) => void delete (draft as Partial<Production>).shots)).toEqual([
       'shots invalid_type',
     ]);
-    expect(
-      wrong((draft: never) => void ((draft as Production).shots[2]!.fNumber = 'wide' as never)),
-    ).toEqual(['shots.2.fNumber invalid_type']);
-    expect(wrong((draft: never) => void ((draft as Production).shots[0]!.distanceM = -1))).toEqual([
+    expect(wrong((draft) => void (draft.shots[2]!.fNumber = 'wide' as never))).toEqual([
+      'shots.2.fNumber invalid_type',
+    ]);
+    expect(wrong((draft) => void (draft.shots[0]!.distanceM = -1))).toEqual([
       'shots.0.distanceM too_small',
     ]);
-    expect(
-      wrong((draft: never) => void ((draft as Production).shelf.bulbs[0]!.priceMinor = 1.5)),
-    ).toEqual(['shelf.bulbs.0.priceMinor invalid_type']);
+    expect(wrong((draft) => void (draft.shelf.bulbs[0]!.priceMinor = 1.5))).toEqual([
+      'shelf.bulbs.0.priceMinor invalid_type',
+    ]);
   });
   test('dangling references and doubled ids', () => {
-    expect(
-      wrong((draft: never) => void ((draft as Production).builds[0]!.shotId = 'gone' as never)),
-    ).toEqual(['builds.0.shotId dangling']);
-    expect(
-      wrong((draft: never) => void ((draft as Production).shots[1]!.id = 'clerk' as never)),
-    ).toContain('shots.1.id double_id');
+    expect(wrong((draft) => void (draft.builds[0]!.shotId = 'gone' as never))).toEqual([
+      'builds.0.shotId dangling',
+    ]);
+    expect(wrong((draft) => void (draft.shots[1]!.id = 'clerk' as never))).toContain(
+      'shots.1.id double_id',
+    );
   });
   test('parameters of a known form are checked, of an unknown form kept untouched', () => {
-    const bad = (draft: never) =>
-      void ((draft as Production).builds[0]!.parameters.outerDiameterM = 'big');
+    const bad = (draft: Production) => void (draft.builds[0]!.parameters.outerDiameterM = 'big');
     expect(wrong(bad)).toEqual(['builds.0.parameters.outerDiameterM invalid_type']);
     const parameters = { anything: [1, { deep: true }] };
     const copy = structuredClone(demo);
@@ -118,6 +118,11 @@ test('a blank production with a blank shot is a valid document', () => {
   blank.shots.push(blankShot('s', 'First'));
   expect(readDocument(JSON.parse(JSON.stringify(blank))).ok).toBe(true);
   expect(summarise(blank)).toBe('1 shot, 0 builds, 0 bulbs, 0 parts, 0 fixtures');
+});
+
+test('the published JSON Schema is the one the code validates with', () => {
+  const published = JSON.parse(readFileSync('docs/schema/production-v1.schema.json', 'utf8'));
+  expect(published).toEqual(JSON.parse(JSON.stringify(z.toJSONSchema(productionSchema))));
 });
 
 test('free names', () => {
