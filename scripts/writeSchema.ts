@@ -1,10 +1,10 @@
 import { writeFileSync } from 'node:fs';
-import { z } from 'zod';
+import * as z from 'zod';
 import { productionSchema } from '@/core/document/production';
 import { FORMS } from '@/core/forms';
 
 /** Writes the published JSON Schemas: the document, and each form's parameters. */
-const write = (name: string, schema: z.ZodType) =>
+const write = (name: string, schema: z.core.$ZodType) =>
   writeFileSync(
     `docs/schema/${name}.schema.json`,
     `${JSON.stringify(z.toJSONSchema(schema), null, 2)}\n`,

@@ -1,10 +1,10 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 
 /** Ids are branded so that a bulb's cannot be passed where a build's is meant. */
 const id = <B extends string>() =>
   z
     .string()
-    .regex(/^[\w-]{1,64}$/, 'An id is 1 to 64 letters, digits, - or _')
+    .check(z.regex(/^[\w-]{1,64}$/, 'An id is 1 to 64 letters, digits, - or _'))
     .brand<B>();
 
 export const productionIdSchema = id<'ProductionId'>();

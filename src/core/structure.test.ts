@@ -5,7 +5,7 @@ import { sceneOf } from './evaluate/context';
 import { FORMS, readParameters } from './forms';
 
 /** Packages the core may use; everything else would tie it to a place it runs in. */
-const ALLOWED = new Set(['zod', 'immer']);
+const ALLOWED = new Set(['zod/mini', 'zod/v4/locales/en.js', 'immer']);
 
 const sources = (folder: string): string[] =>
   readdirSync(folder, { withFileTypes: true }).flatMap((entry) => {

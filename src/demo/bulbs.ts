@@ -1,4 +1,4 @@
-import type { z } from 'zod';
+import type * as z from 'zod';
 import type { bulbSchema } from '@/core/units/bulb';
 
 type BulbInput = z.input<typeof bulbSchema>;

@@ -1,4 +1,4 @@
-import type { z } from 'zod';
+import type * as z from 'zod';
 import type { fixtureSchema } from '@/core/verdict/fixture';
 
 /** Classes of shop-bought lights with figures typical of the class, euro. */

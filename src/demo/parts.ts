@@ -1,4 +1,4 @@
-import type { z } from 'zod';
+import type * as z from 'zod';
 import type { partSchema } from '@/core/materials/part';
 
 /** Board, sockets, cord and the rest; typical sizes and prices, euro. */

@@ -1,4 +1,4 @@
-import type { z } from 'zod';
+import type * as z from 'zod';
 import type { shotSchema } from '@/core/document/shot';
 
 type ShotInput = z.input<typeof shotSchema>;

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { z } from 'zod';
+import * as z from 'zod';
 import { nightFerry } from '@/demo/nightFerry';
 import { blankProduction, blankShot } from './blank';
 import { freeName, removeBulbInPlace, removeShotInPlace } from './commands';

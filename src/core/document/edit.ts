@@ -1,5 +1,6 @@
 import { applyPatches, enablePatches, produceWithPatches, type Patch } from 'immer';
-import { z } from 'zod';
+import * as z from 'zod/mini';
+import { list, note, wholeRange } from '../schema';
 import type { Production } from './production';
 
 enablePatches();
@@ -31,20 +32,15 @@ export const revertEdit = (document: Production, { inverse }: Edit): Production 
   applyPatches(document, inverse);
 
 /** Patches as they come through the door; a path never reaches an object's prototype. */
+const FORBIDDEN_KEYS = new Set(['__proto__', 'constructor', 'prototype']);
+const key = note(80).check(
+  z.refine((name) => !FORBIDDEN_KEYS.has(name), 'A path must stay inside the document.'),
+);
+
 export const patchSchema = z.object({
   op: z.enum(['add', 'remove', 'replace']),
-  path: z
-    .array(
-      z.union([
-        z.number().int().min(0),
-        z
-          .string()
-          .max(80)
-          .refine((key) => !['__proto__', 'constructor', 'prototype'].includes(key)),
-      ]),
-    )
-    .max(12),
-  value: z.json().optional(),
+  path: list(z.union([wholeRange(0, 100_000), key]), 0, 12),
+  value: z.optional(z.json()),
 });
 
 /** Applies patches from outside; throws nothing, because a bad path is the sender's mistake. */

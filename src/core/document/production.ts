@@ -1,4 +1,5 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
+import { list, note, text, wholeRange } from '../schema';
 import {
   buildIdSchema,
   circuitIdSchema,
@@ -21,15 +22,15 @@ export const DOCUMENT_VERSION = 1;
  */
 export const buildSchema = z.object({
   id: buildIdSchema,
-  name: z.string().trim().min(1).max(80),
+  name: text(1, 80),
   shotId: shotIdSchema,
   circuitId: circuitIdSchema,
   /** what it is judged against; null for nothing yet */
-  fixtureId: fixtureIdSchema.nullable(),
-  form: z.string().min(1).max(64),
+  fixtureId: z.nullable(fixtureIdSchema),
+  form: text(1, 64),
   parameters: z.record(z.string(), z.json()),
-  copies: z.number().int().min(1).max(100),
-  note: z.string().max(4000),
+  copies: wholeRange(1, 100),
+  note: note(4000),
 });
 export type Build = z.infer<typeof buildSchema>;
 
@@ -38,17 +39,17 @@ export const productionSchema = z.object({
   format: z.literal(DOCUMENT_FORMAT),
   version: z.literal(DOCUMENT_VERSION),
   id: productionIdSchema,
-  name: z.string().trim().min(1).max(120),
-  note: z.string().max(4000),
-  currency: z.string().regex(/^[A-Z]{3}$/),
+  name: text(1, 120),
+  note: note(4000),
+  currency: z.string().check(z.regex(/^[A-Z]{3}$/)),
   taxIncluded: z.boolean(),
-  circuits: z.array(circuitSchema).min(1).max(60),
-  shots: z.array(shotSchema).max(200),
+  circuits: list(circuitSchema, 1, 60),
+  shots: list(shotSchema, 0, 200),
   shelf: z.object({
-    bulbs: z.array(bulbSchema).max(1000),
-    parts: z.array(partSchema).max(1000),
+    bulbs: list(bulbSchema, 0, 1000),
+    parts: list(partSchema, 0, 1000),
   }),
-  fixtures: z.array(fixtureSchema).max(300),
-  builds: z.array(buildSchema).max(300),
+  fixtures: list(fixtureSchema, 0, 300),
+  builds: list(buildSchema, 0, 300),
 });
 export type Production = z.infer<typeof productionSchema>;

@@ -1,8 +1,9 @@
-import type { z } from 'zod';
+import type * as z from 'zod/mini';
 import { FORMS, readParameters } from '../forms';
 import { accept, refuse, type Problem, type Result } from '../result';
 import { migrate } from './migrations';
 import { DOCUMENT_FORMAT, DOCUMENT_VERSION, productionSchema, type Production } from './production';
+import { wording } from './wording';
 
 /** Reads a document from text: JSON, format, version, shape, references, in that order. */
 export function readDocumentText(text: string): Result<Production> {
@@ -36,7 +37,7 @@ export function readDocument(json: unknown): Result<Production> {
 
 /** Shape and references of a production of the newest version. */
 export function validateProduction(json: unknown): Result<Production> {
-  const read = productionSchema.safeParse(json);
+  const read = productionSchema.safeParse(json, wording);
   if (!read.success) return { ok: false, problems: read.error.issues.map(toProblem) };
   const problems = [...referenceProblems(read.data), ...parameterProblems(read.data)];
   return problems.length ? { ok: false, problems } : accept(read.data);
@@ -100,7 +101,7 @@ function doubledIds(document: Production): Problem[] {
 function parameterProblems(document: Production): Problem[] {
   return document.builds.flatMap((build, index) => {
     const form = FORMS.get(build.form);
-    const read = form && readParameters(form, build.parameters);
+    const read = form && readParameters(form, build.parameters, wording);
     if (!read || read.ok) return [];
     return read.problems.map((problem) => ({
       ...problem,

@@ -1,4 +1,5 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
+import { note, range, text, wholeRange } from '../schema';
 import { shotIdSchema } from '../ids';
 
 export const USES = ['face', 'wash', 'insert', 'edge', 'dressing', 'overhead'] as const;
@@ -26,25 +27,25 @@ export const CRI_GATE: Record<Use, number> = {
 /** What is lit, from where, how bright, how soft, what colour. */
 export const shotSchema = z.object({
   id: shotIdSchema,
-  name: z.string().trim().min(1).max(80),
-  note: z.string().max(2000),
+  name: text(1, 80),
+  note: note(2000),
   use: z.enum(USES),
   /** from the light's front to the subject */
-  distanceM: z.number().min(0.1).max(50),
-  coverageWidthM: z.number().min(0.02).max(30),
-  coverageHeightM: z.number().min(0.02).max(30),
-  isoSpeed: z.number().int().min(25).max(409_600),
-  fNumber: z.number().min(0.7).max(64),
-  frameRateHz: z.number().min(1).max(1000),
-  shutterAngleDeg: z.number().min(1).max(360),
+  distanceM: range(0.1, 50),
+  coverageWidthM: range(0.02, 30),
+  coverageHeightM: range(0.02, 30),
+  isoSpeed: wholeRange(25, 409_600),
+  fNumber: range(0.7, 64),
+  frameRateHz: range(1, 1000),
+  shutterAngleDeg: range(1, 360),
   /** wanted over (+) or under (−) a metered mid-grey */
-  offsetStops: z.number().min(-10).max(10),
-  calibrationLxS: z.number().min(200).max(600),
-  cctK: z.number().int().min(1500).max(15_000),
+  offsetStops: range(-10, 10),
+  calibrationLxS: range(200, 600),
+  cctK: wholeRange(1500, 15_000),
   /** smallest angle the light should fill, seen from the subject */
-  softnessDeg: z.number().min(0).max(180),
+  softnessDeg: range(0, 180),
   /** allowed unevenness, ± stops over the coverage */
-  evennessStops: z.number().min(0.05).max(5),
-  budgetMinor: z.number().int().min(0).max(100_000_000).nullable(),
+  evennessStops: range(0.05, 5),
+  budgetMinor: z.nullable(wholeRange(0, 100_000_000)),
 });
 export type Shot = z.infer<typeof shotSchema>;

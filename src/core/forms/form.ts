@@ -1,4 +1,4 @@
-import type { z } from 'zod';
+import type * as z from 'zod/mini';
 import type { Circuit } from '../document/circuit';
 import type { Shot } from '../document/shot';
 import type { BulbId, PartId } from '../ids';
@@ -54,7 +54,7 @@ export interface FormDefinition<P = unknown> {
   id: string;
   name: string;
   summary: string;
-  parameters: z.ZodType<P>;
+  parameters: z.ZodMiniType<P>;
   fields: readonly Field[];
   defaults: () => P;
   /** What cannot be made at all with these parameters; path names the parameter. */

@@ -1,5 +1,6 @@
 import { accept, type Problem, type Result } from '../result';
 import { bulbRing } from './bulb-ring';
+import type { Wording } from '../schema';
 import type { FormDefinition } from './form';
 
 /**
@@ -12,9 +13,16 @@ export const FORMS: ReadonlyMap<string, FormDefinition> = new Map(
   REGISTERED.map((form) => [form.id, form]),
 );
 
-/** Checks a build's parameters against its form's schema; paths are parameter names. */
-export function readParameters(form: FormDefinition, parameters: unknown): Result<unknown> {
-  const read = form.parameters.safeParse(parameters);
+/**
+ * Checks a build's parameters against its form's schema; paths are parameter names.
+ * @param words how to word problems; doors pass their language, the engines need none
+ */
+export function readParameters(
+  form: FormDefinition,
+  parameters: unknown,
+  words?: Wording,
+): Result<unknown> {
+  const read = form.parameters.safeParse(parameters, words);
   if (read.success) return accept(read.data);
   return {
     ok: false,

@@ -1,4 +1,5 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
+import { range, text, wholeRange } from '../schema';
 import { bulbIdSchema } from '../ids';
 import { spreadSchema } from './spread';
 
@@ -34,28 +35,28 @@ const labelOrigins = z.enum(['metered', 'label', 'user', 'typical']);
 /** One household bulb as its label describes it; null means the label does not say. */
 export const bulbSchema = z.object({
   id: bulbIdSchema,
-  name: z.string().trim().min(1).max(120),
+  name: text(1, 120),
   kind: z.enum(BULB_KINDS),
-  wattsW: z.number().min(0.1).max(2000),
-  luminousFluxLm: z.number().min(1).max(100_000).nullable(),
-  equivalentW: z.number().min(1).max(1000).nullable(),
-  cctK: z.number().int().min(1000).max(20_000).nullable(),
-  criRa: z.number().min(0).max(100).nullable(),
+  wattsW: range(0.1, 2000),
+  luminousFluxLm: z.nullable(range(1, 100_000)),
+  equivalentW: z.nullable(range(1, 1000)),
+  cctK: z.nullable(wholeRange(1000, 20_000)),
+  criRa: z.nullable(range(0, 100)),
   base: z.enum(BASES),
-  supplyV: z.number().min(5).max(250),
+  supplyV: range(5, 250),
   spread: spreadSchema,
   dimmable: z.enum(['yes', 'no', 'unknown']),
   /** steady: driven with direct current; mains: ripples at twice the mains frequency. */
   flicker: z.enum(['steady', 'mains', 'unknown']),
-  powerFactor: z.number().min(0.1).max(1).nullable(),
-  globeDiameterM: z.number().min(0.005).max(0.4),
-  lengthM: z.number().min(0.02).max(0.6),
-  massKg: z.number().min(0.001).max(5),
-  priceMinor: z.number().int().min(0).max(10_000_000),
-  packCount: z.number().int().min(1).max(1000),
-  ratedLifeH: z.number().min(1).max(200_000).nullable(),
-  warmUpS: z.number().min(0).max(600),
-  onHandCount: z.number().int().min(0).max(10_000),
+  powerFactor: z.nullable(range(0.1, 1)),
+  globeDiameterM: range(0.005, 0.4),
+  lengthM: range(0.02, 0.6),
+  massKg: range(0.001, 5),
+  priceMinor: wholeRange(0, 10_000_000),
+  packCount: wholeRange(1, 1000),
+  ratedLifeH: z.nullable(range(1, 200_000)),
+  warmUpS: range(0, 600),
+  onHandCount: wholeRange(0, 10_000),
   origins: z.partialRecord(z.enum(SOURCED_FIELDS), labelOrigins),
 });
 export type Bulb = z.infer<typeof bulbSchema>;

@@ -1,4 +1,5 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
+import { range } from '../schema';
 
 /** Spread classes of handbook 02; θ is measured from the unit's axis, 0 = away from the base. */
 export const spreadSchema = z.discriminatedUnion('class', [
@@ -6,7 +7,7 @@ export const spreadSchema = z.discriminatedUnion('class', [
   z.object({ class: z.literal('forward') }),
   z.object({ class: z.literal('side') }),
   z.object({ class: z.literal('lambert') }),
-  z.object({ class: z.literal('reflector'), beamAngleDeg: z.number().min(2).max(170) }),
+  z.object({ class: z.literal('reflector'), beamAngleDeg: range(2, 170) }),
 ]);
 export type Spread = z.infer<typeof spreadSchema>;
 

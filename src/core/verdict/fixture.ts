@@ -1,4 +1,5 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
+import { list, range, text, wholeRange } from '../schema';
 import { fixtureIdSchema } from '../ids';
 
 export const FEATURES = {
@@ -15,18 +16,18 @@ const FEATURE_IDS = Object.keys(FEATURES) as [Feature, ...Feature[]];
 /** A shop-bought light as its data sheet gives it: lux at a distance, and the size of its front. */
 export const fixtureSchema = z.object({
   id: fixtureIdSchema,
-  name: z.string().trim().min(1).max(120),
-  illuminanceLx: z.number().min(0.1).max(10_000_000),
-  atDistanceM: z.number().min(0.1).max(50),
-  frontWidthM: z.number().min(0.005).max(10),
-  frontHeightM: z.number().min(0.005).max(10),
-  wattsW: z.number().min(0.5).max(50_000),
-  cctK: z.number().int().min(1500).max(15_000),
-  criRa: z.number().min(0).max(100).nullable(),
-  massKg: z.number().min(0.05).max(500).nullable(),
-  priceMinor: z.number().int().min(0).max(100_000_000),
-  hirePerDayMinor: z.number().int().min(0).max(10_000_000).nullable(),
-  features: z.array(z.enum(FEATURE_IDS)).max(FEATURE_IDS.length),
+  name: text(1, 120),
+  illuminanceLx: range(0.1, 10_000_000),
+  atDistanceM: range(0.1, 50),
+  frontWidthM: range(0.005, 10),
+  frontHeightM: range(0.005, 10),
+  wattsW: range(0.5, 50_000),
+  cctK: wholeRange(1500, 15_000),
+  criRa: z.nullable(range(0, 100)),
+  massKg: z.nullable(range(0.05, 500)),
+  priceMinor: wholeRange(0, 100_000_000),
+  hirePerDayMinor: z.nullable(wholeRange(0, 10_000_000)),
+  features: list(z.enum(FEATURE_IDS), 0, FEATURE_IDS.length),
   origin: z.enum(['typical', 'label', 'metered', 'user']),
 });
 export type Fixture = z.infer<typeof fixtureSchema>;

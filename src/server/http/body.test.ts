@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { StorageProblem } from '../storage/problem';
 import { answering } from './answer';
 import { withBody } from './body';

@@ -1,4 +1,4 @@
-import type { z } from 'zod';
+import type * as z from 'zod';
 import { accept, refuse, type Result } from '@/core/result';
 import { problemAnswer } from './answer';
 

@@ -1,5 +1,5 @@
 import { nanoid } from 'nanoid';
-import { z } from 'zod';
+import * as z from 'zod';
 import { blankProduction } from '@/core/document/blank';
 import { applyForeignPatches, patchSchema } from '@/core/document/edit';
 import { DOCUMENT_FORMAT, DOCUMENT_VERSION, type Production } from '@/core/document/production';

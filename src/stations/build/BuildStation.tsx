@@ -1,16 +1,19 @@
 'use client';
-import { Tabs } from 'radix-ui';
+import { useState } from 'react';
 import type { Build } from '@/core/document/production';
 import type { Readouts } from '@/core/evaluate/evaluate';
+import { lazyPanel } from '@/ui/lazyPanel';
+import { SheetSwitch } from '@/ui/SheetSwitch';
 import { useWorkplace } from '../shell/useWorkplace';
 import { BuildDrawing } from './BuildDrawing';
 import { BuildHead } from './BuildHead';
-import { MarksTable } from './MarksTable';
-import { MoneyTable } from './MoneyTable';
 import { NoBuild } from './NoBuild';
-import { StepsList } from './StepsList';
 import { Tray } from './Tray';
 import { useBuildForm } from './useBuildForm';
+
+const MarksTable = lazyPanel(() => import('./MarksTable'));
+const MoneyTable = lazyPanel(() => import('./MoneyTable'));
+const StepsList = lazyPanel(() => import('./StepsList'));
 
 const SHEETS = [
   ['drawing', 'Drawing'],
@@ -27,6 +30,7 @@ export function BuildStation() {
 
 function BuildSheet({ build, readouts }: { build: Build; readouts: Readouts }) {
   const form = useBuildForm(build);
+  const [sheet, setSheet] = useState<(typeof SHEETS)[number][0]>('drawing');
   if (!form || !readouts.drawing)
     return (
       <div className="p-6">
@@ -35,35 +39,29 @@ function BuildSheet({ build, readouts }: { build: Build; readouts: Readouts }) {
       </div>
     );
   return (
-    <Tabs.Root defaultValue="drawing" className="flex h-full flex-col bg-sheet">
+    <div className="flex h-full flex-col bg-sheet">
       <div className="flex flex-wrap items-center gap-x-4 border-b border-line px-4 py-1">
-        <Tabs.List aria-label="Sheets" className="flex">
-          {SHEETS.map(([id, name]) => (
-            <Tabs.Trigger
-              key={id}
-              value={id}
-              className="border-b-[3px] border-transparent px-3 py-1 text-ink-soft data-[state=active]:border-brass data-[state=active]:text-ink"
-            >
-              {name}
-            </Tabs.Trigger>
-          ))}
-        </Tabs.List>
+        <SheetSwitch label="Sheets" sheets={SHEETS} open={sheet} onOpen={setSheet} />
         <span className="flex-1" />
         <BuildHead build={build} />
       </div>
-      <Tabs.Content value="drawing" className="min-h-0 flex-1 p-2">
-        <BuildDrawing drawing={readouts.drawing} form={form} />
-      </Tabs.Content>
-      <Tabs.Content value="marks" className="min-h-0 flex-1 overflow-y-auto p-4">
-        <MarksTable readouts={readouts} />
-      </Tabs.Content>
-      <Tabs.Content value="money" className="min-h-0 flex-1 overflow-y-auto p-4">
-        <MoneyTable purchase={readouts.purchase} copies={build.copies} />
-      </Tabs.Content>
-      <Tabs.Content value="steps" className="min-h-0 flex-1 overflow-y-auto p-4">
-        <StepsList readouts={readouts} />
-      </Tabs.Content>
+      {sheet === 'drawing' ? (
+        <div className="min-h-0 flex-1 p-2">
+          <BuildDrawing drawing={readouts.drawing} form={form} />
+        </div>
+      ) : (
+        <div
+          className="min-h-0 flex-1 overflow-y-auto p-4"
+          tabIndex={0}
+          role="group"
+          aria-label="Sheet"
+        >
+          {sheet === 'marks' && <MarksTable readouts={readouts} />}
+          {sheet === 'money' && <MoneyTable purchase={readouts.purchase} copies={build.copies} />}
+          {sheet === 'steps' && <StepsList readouts={readouts} />}
+        </div>
+      )}
       <Tray form={form} findings={readouts.findings} />
-    </Tabs.Root>
+    </div>
   );
 }

@@ -4,7 +4,7 @@ import { show, showText } from '@/core/quantity';
 import { useDevice } from '@/ui/device';
 
 /** What a maker marks out: every length of the layout with how it was worked out, and the pieces. */
-export function MarksTable({ readouts }: { readouts: Readouts }) {
+export default function MarksTable({ readouts }: { readouts: Readouts }) {
   const { units } = useDevice();
   const write = (value: number, dimension: Parameters<typeof show>[1]) =>
     showText(show(value, dimension, units));

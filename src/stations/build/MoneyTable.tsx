@@ -7,7 +7,7 @@ const amount = (value: number, measure: string) =>
   measure === 'piece' ? threeFigures(value) : `${threeFigures(value)} ${measure}`;
 
 /** Needed → packs → left over, with what must still be spent and what it would cost from nothing. */
-export function MoneyTable({ purchase, copies }: { purchase: Purchase; copies: number }) {
+export default function MoneyTable({ purchase, copies }: { purchase: Purchase; copies: number }) {
   const currency = useProduction((state) => state.document.currency);
   const taxIncluded = useProduction((state) => state.document.taxIncluded);
   const money = moneyFormatter(currency);

@@ -2,7 +2,7 @@ import { TriangleAlert } from 'lucide-react';
 import type { Readouts } from '@/core/evaluate/evaluate';
 
 /** The order of work: what, why, with what, how long, what to check, and what can hurt. */
-export function StepsList({ readouts }: { readouts: Readouts }) {
+export default function StepsList({ readouts }: { readouts: Readouts }) {
   const { steps, findings } = readouts;
   const minutes = steps.reduce((sum, step) => sum + step.minutes, 0);
   const stops = findings.filter(({ severity }) => severity === 'stop');

@@ -13,7 +13,7 @@ const MOST_BYTES = 4_000_000;
 type Read = { document: Production } | { problems: Problem[] } | null;
 
 /** Shows what a file holds, or line by line why it is refused, before anything changes. */
-export function ImportDialog({ onClose }: { onClose: () => void }) {
+export default function ImportDialog({ onClose }: { onClose: () => void }) {
   const router = useRouter();
   const [read, setRead] = useState<Read>(null);
   const [problem, setProblem] = useState<string | null>(null);

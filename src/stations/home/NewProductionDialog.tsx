@@ -27,7 +27,7 @@ const CURRENCIES = [
   'AUD',
 ];
 
-export function NewProductionDialog({ onClose }: { onClose: () => void }) {
+export default function NewProductionDialog({ onClose }: { onClose: () => void }) {
   const router = useRouter();
   const [problem, setProblem] = useState<string | null>(null);
   const { register, handleSubmit, formState } = useForm<Answers>({

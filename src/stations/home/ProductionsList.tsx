@@ -1,11 +1,14 @@
 'use client';
+import { lazyPanel } from '@/ui/lazyPanel';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { Jar } from '@/ui/Jar';
-import { ImportDialog } from './ImportDialog';
-import { NewProductionDialog } from './NewProductionDialog';
 import { requestJson } from './request';
+
+const NewProductionDialog = lazyPanel(() => import('./NewProductionDialog'));
+
+const ImportDialog = lazyPanel(() => import('./ImportDialog'));
 
 export interface ListedProduction {
   id: string;

@@ -1,8 +1,8 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 
 const problemSchema = z.object({
   title: z.string(),
-  problems: z.array(z.object({ path: z.string(), message: z.string() })).default([]),
+  problems: z._default(z.array(z.object({ path: z.string(), message: z.string() })), []),
 });
 
 export interface RequestOutcome {
@@ -25,7 +25,7 @@ export async function requestJson(
         : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
     });
     const json: unknown = await answer.json();
-    if (answer.ok) return { ok: true, id: z.object({ id: z.string().optional() }).parse(json).id };
+    if (answer.ok) return { ok: true, id: z.object({ id: z.optional(z.string()) }).parse(json).id };
     const { title, problems } = problemSchema.parse(json);
     const details = problems
       .slice(0, 5)

@@ -53,7 +53,7 @@ interface BulbEditorProps {
 }
 
 /** One bulb's label, field by field, with what the label hides said beside it. */
-export function BulbEditor({ bulb, onClose, onDuplicate, onDelete }: BulbEditorProps) {
+export default function BulbEditor({ bulb, onClose, onDuplicate, onDelete }: BulbEditorProps) {
   const store = useProductionStore();
   const { units } = useDevice();
   const currency = useProduction((state) => state.document.currency);

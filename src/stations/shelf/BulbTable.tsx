@@ -92,7 +92,7 @@ interface BulbTableProps {
 }
 
 /** Bulbs side by side; press a heading to rank by it, a name to open it. */
-export function BulbTable({ rows, currency, onOpen }: BulbTableProps) {
+export default function BulbTable({ rows, currency, onOpen }: BulbTableProps) {
   const [sorting, setSorting] = useState<SortingState>([]);
   const columns = useMemo(() => columnsFor(currency), [currency]);
   // eslint-disable-next-line react-hooks/incompatible-library -- the table keeps its own state

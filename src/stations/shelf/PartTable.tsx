@@ -42,7 +42,7 @@ function keyFigure(part: Part, system: UnitSystem): string {
 }
 
 /** Everything bought for a build that gives no light itself: price, pack and what is on hand. */
-export function PartTable() {
+export default function PartTable() {
   const store = useProductionStore();
   const { units } = useDevice();
   const parts = useProduction((state) => state.document.shelf.parts);

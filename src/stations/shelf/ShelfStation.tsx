@@ -1,18 +1,25 @@
 'use client';
+import { lazyPanel } from '@/ui/lazyPanel';
 import { Plus } from 'lucide-react';
 import { nanoid } from 'nanoid';
-import { Tabs } from 'radix-ui';
 import { useMemo, useState } from 'react';
 import { freeName, removeBulbInPlace } from '@/core/document/commands';
 import type { BulbId } from '@/core/ids';
 import { bulbSchema, type Bulb } from '@/core/units/bulb';
+import { SheetSwitch } from '@/ui/SheetSwitch';
 import { useSession } from '../shell/Workbench';
 import { useWorkplace } from '../shell/useWorkplace';
 import { useProduction, useProductionStore } from '../store/context';
-import { BulbEditor } from './BulbEditor';
 import { bulbRows } from './bulbRows';
-import { BulbTable } from './BulbTable';
-import { PartTable } from './PartTable';
+
+const BulbEditor = lazyPanel(() => import('./BulbEditor'));
+const BulbTable = lazyPanel(() => import('./BulbTable'));
+const PartTable = lazyPanel(() => import('./PartTable'));
+
+const SHEETS = [
+  ['bulbs', 'Bulbs'],
+  ['parts', 'Board, sockets, cord'],
+] as const;
 
 /** An empty label: what a new bulb says before anybody has read its box. */
 const plainBulb = (id: string, name: string, supplyV: number): Bulb =>
@@ -47,6 +54,7 @@ export function ShelfStation() {
   const { say } = useSession();
   const { shotId } = useWorkplace();
   const document = useProduction((state) => state.document);
+  const [sheet, setSheet] = useState<(typeof SHEETS)[number][0]>('bulbs');
   const [openId, setOpenId] = useState<BulbId | null>(null);
   const shot = document.shots.find(({ id }) => id === shotId);
   const { bulbs } = document.shelf;
@@ -72,22 +80,9 @@ export function ShelfStation() {
     say(`Deleted ${bulb.name}. Undo brings it back.`);
   };
   return (
-    <Tabs.Root defaultValue="bulbs" className="flex h-full flex-col bg-sheet">
+    <div className="flex h-full flex-col bg-sheet">
       <div className="flex flex-wrap items-center gap-3 border-b border-line px-4 py-1">
-        <Tabs.List aria-label="Shelf" className="flex">
-          {[
-            ['bulbs', 'Bulbs'],
-            ['parts', 'Board, sockets, cord'],
-          ].map(([id, name]) => (
-            <Tabs.Trigger
-              key={id}
-              value={id!}
-              className="border-b-[3px] border-transparent px-3 py-1 text-ink-soft data-[state=active]:border-brass data-[state=active]:text-ink"
-            >
-              {name}
-            </Tabs.Trigger>
-          ))}
-        </Tabs.List>
+        <SheetSwitch label="Shelf" sheets={SHEETS} open={sheet} onOpen={setSheet} />
         <span className="flex-1 text-right text-[13px] text-ink-soft">
           {shot &&
             `Δ mired against “${shot.name}”, ${shot.cctK} K. ~ is typical, not from the label.`}
@@ -96,20 +91,23 @@ export function ShelfStation() {
           <Plus size={15} aria-hidden /> Add a bulb
         </button>
       </div>
-      <Tabs.Content value="bulbs" className="min-h-0 flex-1 overflow-auto px-3">
-        {bulbs.length === 0 && (
+      <div
+        className="min-h-0 flex-1 overflow-auto px-3"
+        tabIndex={0}
+        role="group"
+        aria-label="On the shelf"
+      >
+        {sheet === 'bulbs' && bulbs.length === 0 && (
           <p className="p-6">
             The shelf is empty. In <em>Night Ferry</em> it begins with “A60 globe 9 W 806 lm 4000 K,
             three for €8.99”: add the first box you have.
           </p>
         )}
-        {bulbs.length > 0 && (
+        {sheet === 'bulbs' && bulbs.length > 0 && (
           <BulbTable rows={rows} currency={document.currency} onOpen={setOpenId} />
         )}
-      </Tabs.Content>
-      <Tabs.Content value="parts" className="min-h-0 flex-1 overflow-auto px-3">
-        <PartTable />
-      </Tabs.Content>
+        {sheet === 'parts' && <PartTable />}
+      </div>
       {open && (
         <BulbEditor
           bulb={open}
@@ -118,6 +116,6 @@ export function ShelfStation() {
           onDelete={() => remove(open)}
         />
       )}
-    </Tabs.Root>
+    </div>
   );
 }

@@ -14,7 +14,7 @@ interface FindingsDialogProps {
 }
 
 /** Every check of the current build, worst first, with its limit, source and way out. */
-export function FindingsDialog({ onClose, onPoint }: FindingsDialogProps) {
+export default function FindingsDialog({ onClose, onPoint }: FindingsDialogProps) {
   const { readouts, build, goTo } = useWorkplace();
   const findings = readouts?.findings ?? [];
   const point = (finding: Finding) => {

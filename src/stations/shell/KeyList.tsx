@@ -9,7 +9,13 @@ const FIELD_KEYS = [
   ['← →', 'on a drawing’s handle: a step; with Shift ten steps'],
 ] as const;
 
-export function KeyList({ actions, onClose }: { actions: readonly Action[]; onClose: () => void }) {
+export default function KeyList({
+  actions,
+  onClose,
+}: {
+  actions: readonly Action[];
+  onClose: () => void;
+}) {
   const keyed = actions.filter(({ keyName }) => keyName);
   return (
     <Dialog title="Keys" open onClose={onClose}>

@@ -1,4 +1,5 @@
 'use client';
+import { lazyPanel } from '@/ui/lazyPanel';
 import { memo, useState } from 'react';
 import type { Readout } from '@/core/evaluate/readout';
 import { showText } from '@/core/quantity';
@@ -8,7 +9,8 @@ import { SeverityMark, severityWord } from '@/ui/Severity';
 import { useProduction } from '../store/context';
 import { shown, shownReadout, type Writing } from './showReadout';
 import { useWorkplace } from './useWorkplace';
-import { WorkingDialog } from './WorkingDialog';
+
+const WorkingDialog = lazyPanel(() => import('./WorkingDialog'));
 
 /** The nine rungs, always in this order; pressing one opens how it was worked out. */
 export function Ladder() {

@@ -16,7 +16,7 @@ import { useProduction, useProductionStore } from '../store/context';
 const REGION_CHOICES = REGION_IDS.map((value) => ({ value, label: REGIONS[value].name }));
 
 /** What the whole production shares: its name, its money and the circuits its lights hang on. */
-export function ProductionDialog({ onClose }: { onClose: () => void }) {
+export default function ProductionDialog({ onClose }: { onClose: () => void }) {
   const store = useProductionStore();
   const document = useProduction((state) => state.document);
   const change = (label: string, set: (draft: Production) => void) =>

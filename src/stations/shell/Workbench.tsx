@@ -1,20 +1,23 @@
 'use client';
-import dynamic from 'next/dynamic';
-import { createContext, useCallback, useContext, useMemo, useState } from 'react';
+import { lazyPanel } from '@/ui/lazyPanel';
+import { createContext, useCallback, useContext, useEffect, useMemo, useState } from 'react';
 import type { Production } from '@/core/document/production';
 import { ProductionProvider } from '../store/context';
-import { FindingsDialog } from './FindingsDialog';
 import { Header } from './Header';
-import { KeyList } from './KeyList';
 import { Ladder } from './Ladder';
-import { ProductionDialog } from './ProductionDialog';
 import { Rail } from './Rail';
 import { useActions } from './useActions';
 import { useKeys } from './useKeys';
 import { createPointed, type PointedStore } from './usePointed';
 import { WorkplaceProvider } from './useWorkplace';
 
-const CommandBox = dynamic(() => import('./CommandBox'), { ssr: false });
+const ProductionDialog = lazyPanel(() => import('./ProductionDialog'));
+
+const KeyList = lazyPanel(() => import('./KeyList'));
+
+const FindingsDialog = lazyPanel(() => import('./FindingsDialog'));
+
+const CommandBox = lazyPanel(() => import('./CommandBox'));
 
 const SessionContext = createContext<{
   pointed: PointedStore;
@@ -41,6 +44,11 @@ export function Workbench({ initial, children }: { initial: Stored; children: Re
   );
 }
 
+/** Fetched once the page stands, so that a panel opens as fast as its key is pressed. */
+const fetchPanels = () => {
+  for (const panel of [CommandBox, FindingsDialog, KeyList, ProductionDialog]) panel.fetch();
+};
+
 type Panel = 'commands' | 'keys' | 'findings' | 'production' | null;
 
 function Frame({ children }: { children: React.ReactNode }) {
@@ -60,6 +68,7 @@ function Frame({ children }: { children: React.ReactNode }) {
   const close = useCallback(() => setPanel(null), []);
   const actions = useActions(panels);
   useKeys(actions);
+  useEffect(fetchPanels, []);
   const session = useMemo(() => ({ pointed, say }), [pointed]);
   return (
     <SessionContext value={session}>

@@ -20,7 +20,7 @@ const ORIGIN_WORDS: Record<Origin, string> = {
 };
 
 /** The explanation behind a number, as the engine that made it tells it. */
-export function WorkingDialog({ rung, onClose }: { rung: RungId; onClose: () => void }) {
+export default function WorkingDialog({ rung, onClose }: { rung: RungId; onClose: () => void }) {
   const { readouts, build } = useWorkplace();
   const { units } = useDevice();
   const document = useProduction((state) => state.document);

@@ -2,7 +2,7 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { nanoid } from 'nanoid';
 import { useForm } from 'react-hook-form';
-import { z } from 'zod';
+import * as z from 'zod';
 import { blankShot } from '@/core/document/blank';
 import { freeName } from '@/core/document/commands';
 import { USES, USE_NAMES, type Shot, type Use } from '@/core/document/shot';
@@ -30,7 +30,7 @@ const answersSchema = z.object({
 type Answers = z.infer<typeof answersSchema>;
 
 /** Three questions, and there is a shot to build for. */
-export function NewShotDialog({ onClose }: { onClose: () => void }) {
+export default function NewShotDialog({ onClose }: { onClose: () => void }) {
   const store = useProductionStore();
   const { units } = useDevice();
   const { goTo } = useWorkplace();

@@ -1,11 +1,13 @@
 'use client';
+import { lazyPanel } from '@/ui/lazyPanel';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { useWorkplace } from '../shell/useWorkplace';
 import { useProduction } from '../store/context';
-import { NewShotDialog } from './NewShotDialog';
 import { ShotList } from './ShotList';
 import { ShotSheet } from './ShotSheet';
+
+const NewShotDialog = lazyPanel(() => import('./NewShotDialog'));
 
 export function ShotStation() {
   const shots = useProduction((state) => state.document.shots);

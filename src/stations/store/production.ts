@@ -56,7 +56,9 @@ export function createProductionStore(initial: { document: Production; revision:
       timer = setTimeout(() => void flush(), delayMs);
     };
     const record = (document: Production, history: History) => {
-      set({ document, history, save: { kind: 'waiting' } });
+      // An open conflict stays open: sending waits until the user has chosen.
+      const { save } = get();
+      set({ document, history, save: save.kind === 'conflict' ? save : { kind: 'waiting' } });
       remember();
       schedule(PAUSE_MS);
     };
@@ -170,7 +172,7 @@ export function createProductionStore(initial: { document: Production; revision:
             ...save.newer,
             history: emptyHistory,
           });
-        set({ revision: save.newer.revision });
+        set({ revision: save.newer.revision, save: { kind: 'waiting' } });
         record(merged, { past: history.pending, future: [], pending: history.pending });
       },
     };

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import type { Edit } from '@/core/document/edit';
 import type { Production } from '@/core/document/production';
 
@@ -16,8 +16,8 @@ export type SendOutcome =
 const savedSchema = z.object({ revision: z.number() });
 const problemSchema = z.object({
   title: z.string(),
-  problems: z.array(z.object({ path: z.string(), message: z.string() })).default([]),
-  newer: z.object({ revision: z.number(), document: z.unknown() }).optional(),
+  problems: z._default(z.array(z.object({ path: z.string(), message: z.string() })), []),
+  newer: z.optional(z.object({ revision: z.number(), document: z.unknown() })),
 });
 
 /** Sends edits made on a revision; every way it can go is an outcome, none throws. */

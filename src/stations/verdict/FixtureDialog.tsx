@@ -108,7 +108,13 @@ const FIELDS: readonly FixtureField[] = [
 ];
 
 /** A fixture's data sheet, typed in: what the build is judged against. */
-export function FixtureDialog({ fixture, onClose }: { fixture: Fixture; onClose: () => void }) {
+export default function FixtureDialog({
+  fixture,
+  onClose,
+}: {
+  fixture: Fixture;
+  onClose: () => void;
+}) {
   const store = useProductionStore();
   const { units } = useDevice();
   const currency = useProduction((state) => state.document.currency);

@@ -1,4 +1,5 @@
 'use client';
+import { lazyPanel } from '@/ui/lazyPanel';
 import dynamic from 'next/dynamic';
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
@@ -9,8 +10,9 @@ import { ChoiceField } from '@/ui/fields/ChoiceField';
 import { NoBuild } from '../build/NoBuild';
 import { useWorkplace } from '../shell/useWorkplace';
 import { useProduction, useProductionStore } from '../store/context';
-import { FixtureDialog } from './FixtureDialog';
 import { VerdictTable } from './VerdictTable';
+
+const FixtureDialog = lazyPanel(() => import('./FixtureDialog'));
 
 /** The chart library is heavy and only wanted here. */
 const FallOffChart = dynamic(() => import('./FallOffChart'), { ssr: false });

@@ -3,7 +3,7 @@ import type { Build } from '@/core/document/production';
 import type { Readouts } from '@/core/evaluate/evaluate';
 import { isoText } from '@/core/evaluate/lightRungs';
 import type { Readout } from '@/core/evaluate/readout';
-import { moneyFormatter, show, showText, threeFigures, type Dimension } from '@/core/quantity';
+import { moneyFormatter, show, showText, type Dimension } from '@/core/quantity';
 import { featureWords, type Comparison } from '@/core/verdict/compare';
 import type { Fixture } from '@/core/verdict/fixture';
 import { useDevice } from '@/ui/device';
@@ -78,7 +78,7 @@ export function VerdictTable({ build, readouts, fixture, comparison }: VerdictTa
 
 /** The least colour rendering among the bulbs, from the colour findings' own source: the shelf. */
 function criOf(readouts: Readouts): string {
-  return readouts.criRa === null ? '–' : threeFigures(readouts.criRa);
+  return readouts.criRa === null ? '–' : String(Math.round(readouts.criRa));
 }
 
 function Equal({

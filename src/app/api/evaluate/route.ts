@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { readDocument } from '@/core/document/read';
 import { evaluate } from '@/core/evaluate/evaluate';
 import { answering, problemAnswer } from '@/server/http/answer';

@@ -1,4 +1,5 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
+import { list, range, wholeRange } from '../../schema';
 import { bulbIdSchema, partIdSchema } from '../../ids';
 import { FINISH_IDS, FINISHES } from '../../materials/finish';
 import type { Field } from '../form';
@@ -17,37 +18,34 @@ const RANGES = {
 } as const;
 
 const measured = (parameter: keyof typeof RANGES) =>
-  z.number().min(RANGES[parameter].min).max(RANGES[parameter].max);
+  range(RANGES[parameter].min, RANGES[parameter].max);
 
 /** Sockets round an annular board. Lengths in metres. */
 export const bulbRingSchema = z.object({
   outerDiameterM: measured('outerDiameterM'),
   ringWidthM: measured('ringWidthM'),
   fillMode: z.enum(['count', 'gap']),
-  socketCount: measured('socketCount').int(),
+  socketCount: wholeRange(RANGES.socketCount.min, RANGES.socketCount.max),
   /** clear space between globes that must not be passed when filling by gap */
   largestGapM: measured('largestGapM'),
   rows: z.union([z.literal(1), z.literal(2)]),
   /** dealt round the ring in turn: one group for all alike, two for every other socket */
-  groups: z
-    .array(z.object({ bulbId: bulbIdSchema.nullable(), level: z.number().min(0).max(1) }))
-    .min(1)
-    .max(4),
-  socketPartId: partIdSchema.nullable(),
+  groups: list(z.object({ bulbId: z.nullable(bulbIdSchema), level: range(0, 1) }), 1, 4),
+  socketPartId: z.nullable(partIdSchema),
   /** spacer between board and socket */
   standoffM: measured('standoffM'),
-  boardPartId: partIdSchema.nullable(),
+  boardPartId: z.nullable(partIdSchema),
   finish: z.enum(FINISH_IDS),
-  paintPartId: partIdSchema.nullable(),
+  paintPartId: z.nullable(partIdSchema),
   centreBarWidthM: measured('centreBarWidthM'),
   skirtDepthM: measured('skirtDepthM'),
-  skirtPartId: partIdSchema.nullable(),
+  skirtPartId: z.nullable(partIdSchema),
   holes: z.enum(['single', 'pair']),
   stripAllowanceM: measured('stripAllowanceM'),
   tailLengthM: measured('tailLengthM'),
-  cordPartId: partIdSchema.nullable(),
-  plugPartId: partIdSchema.nullable(),
-  dimmerPartId: partIdSchema.nullable(),
+  cordPartId: z.nullable(partIdSchema),
+  plugPartId: z.nullable(partIdSchema),
+  dimmerPartId: z.nullable(partIdSchema),
 });
 export type BulbRing = z.infer<typeof bulbRingSchema>;
 

@@ -1,0 +1,35 @@
+import { test as base, expect, type Locator, type Page } from '@playwright/test';
+import { nightFerry } from '../src/demo/nightFerry';
+
+interface Given {
+  /** id of a fresh copy of Night Ferry that no other test touches */
+  ferry: string;
+}
+
+export const test = base.extend<Given>({
+  ferry: async ({ request }, give) => {
+    const answer = await request.post('/api/productions', { data: { document: nightFerry() } });
+    await give(((await answer.json()) as { id: string }).id);
+  },
+});
+export { expect };
+
+/** A rung of the ladder, and the large figure on it. */
+export const rung = (page: Page, id: string): Locator => page.locator(`[data-rung=${id}]`);
+export const figure = (page: Page, id: string): Locator => rung(page, id).locator('[data-figure]');
+
+/** Waits until the server has everything. */
+export const kept = (page: Page) => expect(page.locator('[data-save=saved]')).toBeVisible();
+
+/** Types into a field and takes it with Enter. */
+export async function put(page: Page, label: string, text: string) {
+  const field = page.getByLabel(label, { exact: true });
+  await field.fill(text);
+  await field.press('Enter');
+}
+
+export const stored = async (page: Page, id: string) =>
+  (await (await page.request.get(`/api/productions/${id}`)).json()) as {
+    revision: number;
+    document: ReturnType<typeof nightFerry>;
+  };
