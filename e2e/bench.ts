@@ -21,9 +21,23 @@ export const figure = (page: Page, id: string): Locator => rung(page, id).locato
 /** Waits until the server has everything. */
 export const kept = (page: Page) => expect(page.locator('[data-save=saved]')).toBeVisible();
 
+/** Opens a page and waits until it listens. */
+export async function visit(page: Page, url: string) {
+  await page.goto(url);
+  await page.locator('body[data-keys=heard]').waitFor();
+}
+
+/** The command box: a few letters and Enter. */
+export async function command(page: Page, words: string) {
+  await page.keyboard.press('Control+k');
+  await expect(page.getByPlaceholder('Type a few letters')).toBeFocused();
+  await page.keyboard.type(words);
+  await page.keyboard.press('Enter');
+}
+
 /** Types into a field and takes it with Enter. */
 export async function put(page: Page, label: string, text: string) {
-  const field = page.getByLabel(label, { exact: true });
+  const field = page.getByRole('textbox', { name: label, exact: true });
   await field.fill(text);
   await field.press('Enter');
 }

@@ -1,4 +1,4 @@
-import { expect, figure, kept, put, stored, test } from './bench';
+import { command, expect, figure, kept, put, stored, test, visit } from './bench';
 
 const open = (ferry: string, build = 'clerk-ring') => `/p/${ferry}/build?build=${build}`;
 
@@ -6,7 +6,7 @@ test('dragging a knob changes parameter, field, drawing and readouts, as one und
   page,
   ferry,
 }) => {
-  await page.goto(open(ferry));
+  await visit(page, open(ferry));
   await expect(figure(page, 'softness')).toHaveText('40.9');
   const knob = page.getByRole('slider', { name: 'Outer diameter' });
   const box = (await knob.boundingBox())!;
@@ -29,7 +29,7 @@ test('the count knob deals sockets round, and stops where they would touch', asy
   page,
   ferry,
 }) => {
-  await page.goto(open(ferry));
+  await visit(page, open(ferry));
   const knob = page.getByRole('slider', { name: 'Number of sockets' });
   await knob.focus();
   await page.keyboard.press('ArrowUp');
@@ -45,8 +45,8 @@ test('bad input is answered at the field, and nothing already there is lost', as
   page,
   ferry,
 }) => {
-  await page.goto(open(ferry));
-  const width = page.getByLabel('Ring width', { exact: true });
+  await visit(page, open(ferry));
+  const width = page.getByRole('textbox', { name: 'Ring width' });
   for (const [typed, reason] of [
     ['60 cm', 'too much'],
     ['0', 'too little'],
@@ -74,7 +74,7 @@ test('the stop on the lamp cord: cracked jar, pointed at, mended, whole again, u
   page,
   ferry,
 }) => {
-  await page.goto(open(ferry, 'warm-ring'));
+  await visit(page, open(ferry, 'warm-ring'));
   const jar = page.getByRole('img', { name: /^Jar/ });
   await expect(jar).toHaveAccessibleName(/cracked/);
   await page.getByRole('button', { name: /^Findings/ }).click();
@@ -90,7 +90,7 @@ test('the stop on the lamp cord: cracked jar, pointed at, mended, whole again, u
 });
 
 test('undo and redo survive a reload', async ({ page, ferry }) => {
-  await page.goto(open(ferry));
+  await visit(page, open(ferry));
   await put(page, 'Outer Ø', '80 cm');
   await put(page, 'Outer Ø', '70 cm');
   await kept(page);
@@ -104,7 +104,7 @@ test('undo and redo survive a reload', async ({ page, ferry }) => {
 });
 
 test('units, theme and colour mixing', async ({ page, ferry }) => {
-  await page.goto(open(ferry));
+  await visit(page, open(ferry));
   await page.getByRole('button', { name: /^Units/ }).click();
   await expect(page.getByLabel('Outer Ø', { exact: true })).toHaveValue('39 3/8 in');
   await put(page, 'Outer Ø', '40');
@@ -127,24 +127,19 @@ test('builds: next, previous, duplicate, delete, undo; copies and circuit', asyn
   page,
   ferry,
 }) => {
-  await page.goto(open(ferry));
+  await visit(page, open(ferry));
   await expect(figure(page, 'light')).toHaveText('392');
   await page.keyboard.press(']');
   await expect(page.getByLabel('Build', { exact: true })).toHaveValue('warm-ring');
   await page.keyboard.press('[');
   await expect(page.getByLabel('Build', { exact: true })).toHaveValue('clerk-ring');
-  const command = async (words: string) => {
-    await page.keyboard.press('Control+k');
-    await page.keyboard.type(words);
-    await page.keyboard.press('Enter');
-  };
-  await command('Duplicate');
+  await command(page, 'Duplicate');
   await expect(page.getByLabel('Build', { exact: true })).toContainText('Clerk ring 2');
-  await command('Delete “Clerk ring 2');
+  await command(page, 'Delete “Clerk ring 2');
   await expect(page.getByLabel('Build', { exact: true })).not.toContainText('Clerk ring 2');
   await page.keyboard.press('Control+z');
   await expect(page.getByLabel('Build', { exact: true })).toContainText('Clerk ring 2');
-  await page.goto(open(ferry));
+  await visit(page, open(ferry));
   await page.getByRole('button', { name: /For Ticket clerk/ }).click();
   await put(page, 'Copies made at once', '3');
   await page.getByLabel('Circuit', { exact: true }).selectOption({ label: 'Hall ring B' });

@@ -1,9 +1,9 @@
-import { expect, figure, kept, put, test } from './bench';
+import { expect, figure, kept, put, test, visit } from './bench';
 
 const open = (ferry: string) => `/p/${ferry}/shelf?build=clerk-ring`;
 
 test('rank by efficacy, money per kilolumen, colour distance and CRI', async ({ page, ferry }) => {
-  await page.goto(open(ferry));
+  await visit(page, open(ferry));
   const first = page.locator('tbody tr').first();
   const rank = (name: string) =>
     page.getByRole('columnheader', { name }).getByRole('button').click();
@@ -21,7 +21,7 @@ test('a label that cannot be is told at its field; silence is told too', async (
   page,
   ferry,
 }) => {
-  await page.goto(open(ferry));
+  await visit(page, open(ferry));
   await page.getByRole('button', { name: 'A60 globe 9 W 806 lm 4000 K' }).click();
   await put(page, 'Lumens', '9000');
   await expect(page.getByRole('dialog')).toContainText('1000 lm/W');
@@ -39,7 +39,7 @@ test('duplicate, delete, undo: a build that lost its bulb gets it back', async (
   page,
   ferry,
 }) => {
-  await page.goto(open(ferry));
+  await visit(page, open(ferry));
   await page.getByRole('button', { name: 'G45 mini globe 3 W 250 lm 4000 K' }).click();
   await page.getByRole('button', { name: 'Duplicate' }).click();
   await expect(
@@ -55,7 +55,7 @@ test('duplicate, delete, undo: a build that lost its bulb gets it back', async (
 });
 
 test('parts: what is on hand lowers what must be spent', async ({ page, ferry }) => {
-  await page.goto(open(ferry));
+  await visit(page, open(ferry));
   await expect(figure(page, 'cost')).toHaveText('€79.80');
   await page.getByRole('button', { name: 'Board, sockets, cord' }).click();
   const board = page.getByRole('row', { name: /MDF 6 mm/ });
@@ -65,7 +65,7 @@ test('parts: what is on hand lowers what must be spent', async ({ page, ferry })
 });
 
 test('circuits: a smaller breaker turns the load into a stop', async ({ page, ferry }) => {
-  await page.goto(`/p/${ferry}/build?build=warm-ring`);
+  await visit(page, `/p/${ferry}/build?build=warm-ring`);
   await page.getByRole('button', { name: 'Night Ferry' }).click();
   await page
     .getByRole('listitem')
@@ -80,7 +80,7 @@ test('circuits: a smaller breaker turns the load into a stop', async ({ page, fe
 });
 
 test('fixtures: a data sheet typed in is judged against', async ({ page, ferry }) => {
-  await page.goto(`/p/${ferry}/verdict?build=clerk-ring`);
+  await visit(page, `/p/${ferry}/verdict?build=clerk-ring`);
   await page.getByRole('button', { name: 'Add a fixture' }).click();
   await put(page, 'Plain description, no brand needed', 'Borrowed panel');
   await put(page, 'Light it gives', '200 lx');

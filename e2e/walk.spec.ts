@@ -1,4 +1,4 @@
-import { expect, figure, kept, put, rung, test } from './bench';
+import { command, expect, figure, kept, put, rung, test, visit } from './bench';
 
 /** The whole way, from nothing to a verdict, as a maker with a mouse would go it. */
 test('shot → shelf → build → verdict with the mouse', async ({ page }) => {
@@ -74,7 +74,7 @@ test('shot → shelf → build → verdict with the keyboard only', async ({ pag
   };
   await page.goto('/');
   await page.keyboard.press('Tab');
-  await page.goto(`/p/${ferry}/shot?build=clerk-ring`);
+  await visit(page, `/p/${ferry}/shot?build=clerk-ring`);
   await expect(figure(page, 'light')).toHaveText('392');
 
   await tabTo(/Light to subject/, 'textbox');
@@ -99,9 +99,7 @@ test('shot → shelf → build → verdict with the keyboard only', async ({ pag
   );
   await expect(page.getByLabel('Outer Ø', { exact: true })).toHaveValue('90 cm');
 
-  await press('Control+k');
-  await page.keyboard.type('go to verd');
-  await press('Enter');
+  await command(page, 'go to verd');
   await expect(page.locator('[data-sentence]')).toContainText('At 60.0 cm');
   await tabTo(/Light at subject/, 'button');
   await press('Enter');

@@ -24,6 +24,10 @@ export function Dialog({ title, open, onClose, place = 'middle', children }: Dia
         <Radix.Overlay className="fixed inset-0 z-40 bg-black/45" />
         <Radix.Content
           aria-describedby={undefined}
+          onEscapeKeyDown={(event) => {
+            const typing = (event.target as HTMLElement | null)?.closest('[data-typed]');
+            if (typing) event.preventDefault();
+          }}
           className={`fixed z-50 flex flex-col border border-line-strong bg-sheet shadow-xl ${PLACES[place]}`}
         >
           <div className="flex items-start justify-between gap-4 border-b border-line px-5 py-3">

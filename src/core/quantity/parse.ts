@@ -26,7 +26,8 @@ export function parseQuantity(
   if (terms.value.length > 1 && dimension !== 'length')
     return refuse('not_a_quantity', `“${typed}” holds more than one number: keep one.`);
   const total = terms.value.reduce((sum, term) => sum + term, 0);
-  return accept(total);
+  // 94 · 0.01 is 0.94, not 0.9400000000000001.
+  return accept(Number(total.toPrecision(12)));
 }
 
 function splitTerms(text: string, dimension: Dimension, assumedUnit: string): Result<number[]> {

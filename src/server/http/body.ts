@@ -4,6 +4,8 @@ import { problemAnswer } from './answer';
 
 /** Largest document that is read; Night Ferry is about 30 kB. */
 export const MOST_BYTES = 4_000_000;
+/** Read to its end, but not kept, so that the answer arrives; past this the line is cut. */
+const DRAINED_BYTES = 64_000_000;
 
 /** A browser tells the origin of every request that changes something; it must be our own. */
 export function isForeign(request: Request): boolean {
@@ -37,13 +39,13 @@ async function limitedText(request: Request): Promise<string | null> {
   let [text, bytes] = ['', 0];
   for (;;) {
     const { done, value } = await reader.read();
-    if (done) return text + decoder.decode();
+    if (done) return bytes > MOST_BYTES ? null : text + decoder.decode();
     bytes += value.byteLength;
-    if (bytes > MOST_BYTES) {
+    if (bytes > DRAINED_BYTES) {
       await reader.cancel();
       return null;
     }
-    text += decoder.decode(value, { stream: true });
+    if (bytes <= MOST_BYTES) text += decoder.decode(value, { stream: true });
   }
 }
 

@@ -1,5 +1,5 @@
-import { mkdirSync } from 'node:fs';
-import { join, resolve } from 'node:path';
+import { existsSync, mkdirSync } from 'node:fs';
+import { dirname, join, resolve } from 'node:path';
 import type { PgDatabase, PgQueryResultHKT } from 'drizzle-orm/pg-core';
 import { lockFolder } from './lock';
 import { StorageProblem, unwritable } from './problem';
@@ -28,9 +28,16 @@ export async function openDatabase({ databaseUrl, folder }: StorageOptions): Pro
   return databaseUrl ? openPostgres(databaseUrl) : openFolder(resolve(folder));
 }
 
+/** Step by step: Node's own recursive way never returns where a parent refuses with ENOENT. */
+function makeFolder(folder: string): void {
+  if (existsSync(folder)) return;
+  makeFolder(dirname(folder));
+  mkdirSync(folder);
+}
+
 async function openFolder(folder: string): Promise<OpenDatabase> {
   try {
-    mkdirSync(folder, { recursive: true });
+    makeFolder(folder);
   } catch (error) {
     throw unwritable(folder, error);
   }

@@ -51,7 +51,7 @@ function BuildSheet({ build, readouts }: { build: Build; readouts: Readouts }) {
         </div>
       ) : (
         <div
-          className="min-h-0 flex-1 overflow-y-auto p-4"
+          className="relative min-h-0 flex-1 overflow-y-auto p-4"
           tabIndex={0}
           role="group"
           aria-label="Sheet"

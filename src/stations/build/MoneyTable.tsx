@@ -19,7 +19,7 @@ export default function MoneyTable({ purchase, copies }: { purchase: Purchase; c
       {purchase.lines.length === 0 && (
         <p>Nothing chosen yet: pick bulbs, board, sockets and cord in the tray.</p>
       )}
-      <div className="overflow-x-auto">
+      <div className="relative overflow-x-auto">
         <table className="rows w-full text-sm">
           <thead>
             <tr>

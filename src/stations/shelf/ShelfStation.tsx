@@ -92,7 +92,7 @@ export function ShelfStation() {
         </button>
       </div>
       <div
-        className="min-h-0 flex-1 overflow-auto px-3"
+        className="relative min-h-0 flex-1 overflow-auto px-3"
         tabIndex={0}
         role="group"
         aria-label="On the shelf"

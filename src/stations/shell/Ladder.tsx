@@ -38,7 +38,7 @@ export function Ladder() {
         </p>
       )}
       {/* The two uprights of a ladder, with the rungs between them. */}
-      <ol className="mx-3 mb-2 flex min-h-0 flex-1 flex-col overflow-y-auto border-x-[3px] border-brass-bright/60">
+      <ol className="relative mx-3 mb-2 flex min-h-0 flex-1 flex-col overflow-y-auto border-x-[3px] border-brass-bright/60">
         {rungs.map((readout) => (
           <li
             key={readout.id}

@@ -79,7 +79,7 @@ function Frame({ children }: { children: React.ReactNode }) {
         <div className="col-span-2 max-lg:col-span-1">
           <Header actions={actions} />
         </div>
-        <main className="min-h-0 min-w-0 overflow-y-auto">{children}</main>
+        <main className="relative min-h-0 min-w-0 overflow-y-auto">{children}</main>
         <aside className="min-h-0 border-l border-line max-lg:col-start-2 max-lg:border-t max-lg:border-l-0">
           <Ladder />
         </aside>

@@ -21,6 +21,9 @@ export function useKeys(actions: readonly Action[]): void {
       };
       return [[keys, handler] as const];
     });
-    return tinykeys(window, Object.fromEntries(bindings));
+    const unbind = tinykeys(window, Object.fromEntries(bindings));
+    // Tells from outside that keys are heard, which is later than the first paint.
+    document.body.dataset.keys = 'heard';
+    return unbind;
   }, [actions]);
 }

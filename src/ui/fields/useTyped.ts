@@ -36,7 +36,6 @@ export function useTyped<T>({ shown, read, commit, stepped }: Typed<T>) {
   const onKeyDown = (event: React.KeyboardEvent<HTMLInputElement>) => {
     if (event.key === 'Enter') commitDraft();
     else if (event.key === 'Escape' && draft !== null) {
-      event.stopPropagation();
       restore();
     } else if (stepped && (event.key === 'ArrowUp' || event.key === 'ArrowDown')) {
       event.preventDefault();
@@ -52,6 +51,8 @@ export function useTyped<T>({ shown, read, commit, stepped }: Typed<T>) {
       onBlur: commitDraft,
       onKeyDown,
       'aria-invalid': problem !== null,
+      // Tells a dialog round the field that Escape is for the field.
+      'data-typed': draft === null ? undefined : '',
       autoComplete: 'off',
       spellCheck: false,
     },

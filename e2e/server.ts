@@ -1,0 +1,46 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { createServer } from 'node:net';
+
+export interface Running {
+  origin: string;
+  process: ChildProcess;
+  output: () => string;
+  /** waits for the process to end by itself */
+  ended: Promise<number | null>;
+}
+
+const freePort = () =>
+  new Promise<number>((found) => {
+    const probe = createServer().listen(0, '127.0.0.1', () => {
+      const { port } = probe.address() as { port: number };
+      probe.close(() => found(port));
+    });
+  });
+
+/** Starts the production build on a data folder of its own, as `./jar demo` would. */
+export async function startServer(folder: string, port?: number): Promise<Running> {
+  const at = port ?? (await freePort());
+  const child = spawn(
+    process.execPath,
+    ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(at)],
+    { env: { ...process.env, LANTERN_JAR_DATA: folder, LANTERN_JAR_DEMO: '1' } },
+  );
+  let output = '';
+  child.stdout.on('data', (data) => (output += data));
+  child.stderr.on('data', (data) => (output += data));
+  const ended = new Promise<number | null>((done) => child.on('exit', done));
+  return { origin: `http://127.0.0.1:${at}`, process: child, output: () => output, ended };
+}
+
+/** Waits until the server answers from its store. */
+export async function answering({ origin }: Running): Promise<void> {
+  for (let attempt = 0; attempt < 150; attempt++) {
+    const up = await fetch(`${origin}/api/productions`).then(
+      (answer) => answer.ok,
+      () => false,
+    );
+    if (up) return;
+    await new Promise((resume) => setTimeout(resume, 200));
+  }
+  throw new Error(`${origin} does not answer`);
+}

@@ -1,0 +1,216 @@
+import { execFileSync, spawnSync } from 'node:child_process';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { nightFerry } from '../src/demo/nightFerry';
+import { command, expect, kept, put, stored, test, visit } from './bench';
+import { answering, startServer } from './server';
+
+const folder = () => mkdtempSync(join(tmpdir(), 'jar-e2e-'));
+
+test('kill -9 between autosaves loses nothing that was kept, and the browser brings the rest', async ({
+  page,
+}) => {
+  test.setTimeout(120_000);
+  const data = folder();
+  const first = await startServer(data);
+  await answering(first);
+  const { origin } = first;
+  await visit(page, `${origin}/p/night-ferry/build?build=clerk-ring`);
+  for (const size of ['91 cm', '92 cm', '93 cm']) await put(page, 'Outer Ø', size);
+  await kept(page);
+  first.process.kill('SIGKILL');
+  await first.ended;
+  await put(page, 'Outer Ø', '94 cm');
+  await expect(page.getByText('Your changes are kept in this browser')).toBeVisible();
+
+  const second = await startServer(data, Number(new URL(origin).port));
+  await answering(second);
+  // What was kept is on disk: a lock of the dead is no hindrance.
+  const read = await (await fetch(`${origin}/api/productions/night-ferry`)).json();
+  expect([0.93, 0.94]).toContain(read.document.builds[0].parameters.outerDiameterM);
+  await kept(page);
+  await page.reload();
+  await expect(page.getByLabel('Outer Ø', { exact: true })).toHaveValue('94 cm');
+  second.process.kill('SIGKILL');
+});
+
+test('kill -9 in the middle of typing loses at most the last half second', async ({ page }) => {
+  test.setTimeout(120_000);
+  const data = folder();
+  const first = await startServer(data);
+  await answering(first);
+  await visit(page, `${first.origin}/p/night-ferry/build?build=clerk-ring`);
+  const typed: { sizeM: number; at: number }[] = [];
+  for (let step = 0; step < 8; step++) {
+    const sizeM = 0.9 + step / 100;
+    await put(page, 'Outer Ø', `${(sizeM * 100).toFixed(0)} cm`);
+    typed.push({ sizeM, at: Date.now() });
+    await page.waitForTimeout(250);
+  }
+  const killedAt = Date.now();
+  first.process.kill('SIGKILL');
+  await first.ended;
+  // Nothing of the browser's memory may help here.
+  await page.goto('about:blank');
+  const second = await startServer(data);
+  await answering(second);
+  const read = await (await fetch(`${second.origin}/api/productions/night-ferry`)).json();
+  const owed = typed.filter(({ at }) => at <= killedAt - 500).at(-1)!;
+  expect(read.document.builds[0].parameters.outerDiameterM).toBeGreaterThanOrEqual(
+    owed.sizeM - 1e-9,
+  );
+  second.process.kill('SIGKILL');
+});
+
+test('a data folder in use, or that cannot be written, is one clear line and an end', async () => {
+  const data = folder();
+  const holder = await startServer(data);
+  await answering(holder);
+  const second = await startServer(data);
+  expect(await second.ended).toBe(3);
+  expect(second.output()).toContain(`in use by process`);
+  expect((await fetch(`${holder.origin}/api/productions`)).ok).toBe(true);
+  holder.process.kill('SIGKILL');
+  // /proc refuses new folders even to root, as a read-only disk does.
+  const nowhere = await startServer('/proc/lantern-jar');
+  expect(await nowhere.ended).toBe(3);
+  expect(nowhere.output()).toContain('is of no use');
+});
+
+test('two windows: the later one is told, and may choose', async ({ page, context, ferry }) => {
+  const url = `/p/${ferry}/build?build=clerk-ring`;
+  const other = await context.newPage();
+  await visit(page, url);
+  await visit(other, url);
+  await put(page, 'Outer Ø', '90 cm');
+  await kept(page);
+  await put(other, 'Ring width', '12 cm');
+  const question = other.getByRole('dialog', { name: 'Changed in another window' });
+  await expect(question).toBeVisible();
+  await question.getByRole('button', { name: 'Put my changes on top' }).click();
+  await kept(other);
+  const { document, revision } = await stored(page, ferry);
+  expect(document.builds[0]!.parameters).toMatchObject({ outerDiameterM: 0.9, ringWidthM: 0.12 });
+  expect(revision).toBe(3);
+});
+
+test.describe('import and export', () => {
+  const openImport = async (page: import('@playwright/test').Page, name: string, text: string) => {
+    await page.goto('/');
+    await page.getByRole('button', { name: 'Import a file' }).click();
+    await page.getByLabel('A file that Lantern Jar exported').setInputFiles({
+      name,
+      mimeType: 'application/json',
+      buffer: Buffer.from(text),
+    });
+  };
+
+  test('what is exported comes back the same, after showing what it holds', async ({
+    page,
+    ferry,
+  }) => {
+    await visit(page, `/p/${ferry}/shot`);
+    const [file] = await Promise.all([page.waitForEvent('download'), command(page, 'Export')]);
+    expect(file.suggestedFilename()).toBe('night-ferry_production.json');
+    const text = readFileSync(await file.path(), 'utf8');
+    await openImport(page, 'ferry.json', text);
+    await expect(page.getByRole('dialog')).toContainText('7 shots, 3 builds');
+    await page.getByRole('button', { name: 'Add it' }).click();
+    await page.waitForURL(/\/p\/night-ferry-/);
+    const id = /\/p\/([^/]+)/.exec(page.url())![1]!;
+    const { document } = await stored(page, id);
+    expect({ ...document, id: '' }).toEqual({ ...nightFerry(), id: '' });
+  });
+
+  const spoiled = (change: (draft: Record<string, unknown>) => void) => {
+    const draft = structuredClone(nightFerry()) as unknown as Record<string, unknown>;
+    change(draft);
+    return JSON.stringify(draft);
+  };
+  for (const [name, text, reason] of [
+    ['not JSON', '{"format": ', 'not a Lantern Jar document'],
+    ['a newer version', spoiled((draft) => (draft.version = 99)), 'version 99'],
+    ['a wrong type', spoiled((draft) => (draft.shots = 'seven')), 'shots'],
+    ['a missing part', spoiled((draft) => delete draft.circuits), 'circuits'],
+    ['5 MB of rubbish', 'x'.repeat(5_000_000), '5.0 MB'],
+  ] as const) {
+    test(`${name} is refused by name, nothing changes`, async ({ page, request }) => {
+      const before = ((await (await request.get('/api/productions')).json()) as unknown[]).length;
+      await openImport(page, 'bad.json', text);
+      const alert = page.getByRole('dialog').getByRole('alert');
+      await expect(alert).toContainText('Not taken; nothing has changed');
+      await expect(alert).toContainText(reason);
+      await expect(page.getByRole('button', { name: 'Add it' })).toHaveCount(0);
+      const after = ((await (await request.get('/api/productions')).json()) as unknown[]).length;
+      expect(after).toBeGreaterThanOrEqual(before);
+    });
+  }
+
+  test('deleting a production can be taken back', async ({ page, ferry }) => {
+    await page.goto('/');
+    const mine = page
+      .getByRole('listitem')
+      .filter({ has: page.locator(`a[href="/p/${ferry}/shot"]`) });
+    await mine.getByRole('button', { name: /^Delete/ }).click();
+    await expect(mine).toHaveCount(0);
+    await page.getByRole('button', { name: 'Take it back' }).click();
+    await expect(mine).toHaveCount(1);
+  });
+});
+
+test('the API refuses at the door and stays up', async ({ request, ferry }) => {
+  const url = `/api/productions/${ferry}`;
+  const patch = (data: unknown, headers = {}) =>
+    request.patch(url, { data: data as never, headers });
+  expect((await patch({ baseRevision: 'one' })).status()).toBe(400);
+  expect(
+    (await patch('x'.repeat(5_000_000), { 'content-type': 'application/json' })).status(),
+  ).toBe(413);
+  expect(
+    (await request.post('/api/evaluate', { data: { document: {}, buildId: 'x' } })).status(),
+  ).toBe(422);
+  const good = await request.post('/api/evaluate', {
+    data: { document: nightFerry(), buildId: 'clerk-ring' },
+  });
+  expect(((await good.json()) as { rungs: unknown[] }).rungs).toHaveLength(9);
+  expect((await request.get('/api/productions/nobody')).status()).toBe(404);
+  expect((await request.get(url)).status()).toBe(200);
+});
+
+test.describe('./jar evaluate', () => {
+  const file = (text: string) => {
+    const path = join(folder(), 'production.json');
+    writeFileSync(path, text);
+    return path;
+  };
+  test('prints the same readouts as the screen, from a file or standard input', () => {
+    const text = JSON.stringify(nightFerry());
+    const printed = JSON.parse(
+      execFileSync('./jar', ['evaluate', file(text), '--build', 'clerk-ring'], {
+        encoding: 'utf8',
+      }),
+    );
+    expect(printed[0].rungs[0].value).toBeCloseTo(391.6, 1);
+    const all = JSON.parse(
+      execFileSync('./jar', ['evaluate', '-'], { encoding: 'utf8', input: text }),
+    );
+    expect(all).toHaveLength(3);
+  });
+  test('a wrong document: exit 2, one line an issue, nothing on standard output', () => {
+    const draft = structuredClone(nightFerry());
+    draft.shots[0]!.fNumber = -1;
+    draft.shots[1]!.distanceM = 0;
+    const ran = spawnSync('./jar', ['evaluate', file(JSON.stringify(draft))], { encoding: 'utf8' });
+    expect([ran.status, ran.stdout]).toEqual([2, '']);
+    const lines = ran.stderr
+      .trim()
+      .split('\n')
+      .filter((line) => !line.startsWith('npm'));
+    expect(lines.map((line) => line.split(':')[0])).toEqual([
+      'shots.0.fNumber',
+      'shots.1.distanceM',
+    ]);
+    expect(spawnSync('./jar', ['evaluate', '/nowhere.json']).status).toBe(2);
+  });
+});
