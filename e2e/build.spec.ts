@@ -57,7 +57,7 @@ test('bad input is answered at the field, and nothing already there is lost', as
   ] as const) {
     await width.fill(typed);
     await width.press('Enter');
-    await expect(page.getByRole('alert')).toContainText(reason);
+    await expect(page.getByRole('main').getByRole('alert')).toContainText(reason);
     await expect(width).toHaveValue(typed);
     await expect(width).toHaveAttribute('aria-invalid', 'true');
   }
@@ -65,7 +65,7 @@ test('bad input is answered at the field, and nothing already there is lost', as
   await expect(width).toHaveValue('15 cm');
   await page.getByRole('button', { name: 'Sockets', exact: true }).click();
   await put(page, 'Sockets', '60');
-  await expect(page.getByRole('alert')).toContainText('too much');
+  await expect(page.getByRole('main').getByRole('alert')).toContainText('too much');
   const { document, revision } = await stored(page, ferry);
   expect([revision, document.builds[0]!.parameters.socketCount]).toEqual([1, 16]);
 });

@@ -5,6 +5,7 @@ import { productions, settings } from '../storage/schema';
 
 export interface Stored {
   revision: number;
+  lastEditIds: string[];
   document: Production;
 }
 
@@ -39,7 +40,11 @@ export function productionRepository(db: Database) {
 
     find: async (id: string): Promise<Stored | null> => {
       const [row] = await db
-        .select({ revision: productions.revision, document: productions.document })
+        .select({
+          revision: productions.revision,
+          lastEditIds: productions.lastEditIds,
+          document: productions.document,
+        })
         .from(productions)
         .where(living(id));
       return row ?? null;
@@ -57,12 +62,18 @@ export function productionRepository(db: Database) {
     },
 
     /** Writes only over the revision it was made from; false when another save came first. */
-    replace: async (id: string, fromRevision: number, document: Production): Promise<boolean> => {
+    replace: async (
+      id: string,
+      fromRevision: number,
+      document: Production,
+      lastEditIds: string[],
+    ): Promise<boolean> => {
       const written = await db
         .update(productions)
         .set({
           name: document.name,
           document,
+          lastEditIds,
           revision: fromRevision + 1,
           updatedAt: new Date(),
         })

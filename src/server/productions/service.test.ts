@@ -2,6 +2,7 @@ import { createServer } from 'node:net';
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { nanoid } from 'nanoid';
 import { PGlite } from '@electric-sql/pglite';
 import { PGLiteSocketServer } from '@electric-sql/pglite-socket';
 import { edit } from '@/core/document/edit';
@@ -63,7 +64,7 @@ describe.each([
 
   const patchesOf = (document: Production, change: (draft: Production) => void) => {
     const { patches } = edit(document, 'x', change)!.edit;
-    return [{ label: 'x', patches: patches as never }];
+    return [{ id: nanoid(6), label: 'x', patches: patches as never }];
   };
 
   test('the demo is put in once, and not again after it was deleted', async () => {
@@ -84,9 +85,28 @@ describe.each([
     const edits = patchesOf(before.document, (draft) => void (draft.name = 'Day Ferry'));
     const saved = await service.save('night-ferry', { baseRevision: before.revision, edits });
     expect(saved).toEqual({ kind: 'saved', revision: before.revision + 1 });
-    const stale = await service.save('night-ferry', { baseRevision: before.revision, edits });
+    const again = await service.save('night-ferry', { baseRevision: before.revision, edits });
+    expect(again).toEqual(saved);
+    const others = patchesOf(before.document, (draft) => void (draft.name = 'Other'));
+    const stale = await service.save('night-ferry', {
+      baseRevision: before.revision,
+      edits: others,
+    });
     expect(stale).toMatchObject({ kind: 'stale', newer: { revision: before.revision + 1 } });
     expect((await service.list())[0]!.name).toBe('Day Ferry');
+  });
+
+  test('a browser that never heard its save was taken sends it again with what came after', async () => {
+    const { document, revision } = (await service.find('night-ferry'))!;
+    const first = patchesOf(document, (draft) => void (draft.note = 'one'));
+    const second = patchesOf(document, (draft) => void (draft.note = 'two'));
+    await service.save('night-ferry', { baseRevision: revision, edits: first });
+    const both = { baseRevision: revision, edits: [...first, ...second] };
+    expect(await service.save('night-ferry', both)).toEqual({
+      kind: 'saved',
+      revision: revision + 2,
+    });
+    expect((await service.find('night-ferry'))!.document.note).toBe('two');
   });
 
   test('of two saves at once exactly one wins', async () => {
@@ -105,7 +125,7 @@ describe.each([
     const attempt = (patches: unknown) =>
       service.save('night-ferry', {
         baseRevision: before.revision,
-        edits: [{ label: 'x', patches: patches as never }],
+        edits: [{ id: nanoid(6), label: 'x', patches: patches as never }],
       });
     const good = { op: 'replace', path: ['name'], value: 'Half' };
     for (const bad of [
@@ -144,7 +164,11 @@ describe.each([
 
   test('reset puts the sample back as it was', async () => {
     await service.resetDemo();
-    expect(await service.find('night-ferry')).toEqual({ revision: 1, document: nightFerry() });
+    expect(await service.find('night-ferry')).toEqual({
+      revision: 1,
+      lastEditIds: [],
+      document: nightFerry(),
+    });
   });
 });
 

@@ -19,7 +19,13 @@ export const createSchema = z.object({
 export const saveSchema = z.object({
   baseRevision: z.number().int().min(1),
   edits: z
-    .array(z.object({ label: z.string().max(200), patches: z.array(patchSchema).max(2000) }))
+    .array(
+      z.object({
+        id: z.string().min(1).max(40),
+        label: z.string().max(200),
+        patches: z.array(patchSchema).max(2000),
+      }),
+    )
     .min(1)
     .max(500),
 });
@@ -66,17 +72,20 @@ export function productionService(repository: ProductionRepository) {
     save: async (id: string, given: z.infer<typeof saveSchema>): Promise<SaveOutcome> => {
       const stored = await repository.find(id);
       if (!stored) return { kind: 'missing' };
-      if (stored.revision !== given.baseRevision) return { kind: 'stale', newer: stored };
+      const edits = editsToApply(stored, given);
+      if (!edits) return { kind: 'stale', newer: stored };
+      if (edits.length === 0) return { kind: 'saved', revision: stored.revision };
       const patched = applyForeignPatches(
         stored.document,
-        given.edits.flatMap(({ patches }) => patches),
+        edits.flatMap(({ patches }) => patches),
       );
       const checked = patched
         ? checkPatched(patched, id)
         : refuse('bad_patch', 'A change points at nothing in the document.');
       if (!checked.ok) return { kind: 'refused', problems: checked.problems };
-      if (await repository.replace(id, given.baseRevision, checked.value))
-        return { kind: 'saved', revision: given.baseRevision + 1 };
+      const ids = edits.map((each) => each.id);
+      if (await repository.replace(id, stored.revision, checked.value, ids))
+        return { kind: 'saved', revision: stored.revision + 1 };
       const newer = await repository.find(id);
       return newer ? { kind: 'stale', newer } : { kind: 'missing' };
     },
@@ -98,6 +107,20 @@ export function productionService(repository: ProductionRepository) {
   };
 }
 export type ProductionService = ReturnType<typeof productionService>;
+
+/**
+ * Which of the edits are still to be applied: all of them on the revision they were made from; on
+ * the next one those it does not hold yet, for a browser that never heard its save was taken.
+ * Null when the store has moved on by other hands.
+ */
+function editsToApply(stored: Stored, { baseRevision, edits }: z.infer<typeof saveSchema>) {
+  if (stored.revision === baseRevision) return edits;
+  const arrived = new Set(stored.lastEditIds);
+  const fresh = edits.filter(({ id }) => !arrived.has(id));
+  const repeated = edits.length - fresh.length;
+  const ours = stored.revision === baseRevision + 1 && repeated > 0 && repeated === arrived.size;
+  return ours ? fresh : null;
+}
 
 /** Saves keep format, version and id: those are the store's, not the user's, to change. */
 function checkPatched(patched: Production, id: string): Result<Production> {

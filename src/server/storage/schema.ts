@@ -7,6 +7,8 @@ export const productions = pgTable('productions', {
   name: text('name').notNull(),
   /** grows by one with every save; a save must name the one it started from */
   revision: integer('revision').notNull(),
+  /** ids of the edits the last save brought, so that sending them again changes nothing */
+  lastEditIds: jsonb('last_edit_ids').$type<string[]>().notNull().default([]),
   document: jsonb('document').$type<Production>().notNull(),
   createdAt: timestamp('created_at', { withTimezone: true }).notNull().defaultNow(),
   updatedAt: timestamp('updated_at', { withTimezone: true }).notNull().defaultNow(),

@@ -1,8 +1,8 @@
 'use client';
 import { lazyPanel } from '@/ui/lazyPanel';
 import { createContext, useCallback, useContext, useEffect, useMemo, useState } from 'react';
-import type { Production } from '@/core/document/production';
 import { ProductionProvider } from '../store/context';
+import type { Initial } from '../store/production';
 import { Header } from './Header';
 import { Ladder } from './Ladder';
 import { Rail } from './Rail';
@@ -31,10 +31,8 @@ export function useSession() {
   return session;
 }
 
-type Stored = { document: Production; revision: number };
-
 /** Rail, sheet and ladder round one production. */
-export function Workbench({ initial, children }: { initial: Stored; children: React.ReactNode }) {
+export function Workbench({ initial, children }: { initial: Initial; children: React.ReactNode }) {
   return (
     <ProductionProvider initial={initial}>
       <WorkplaceProvider>

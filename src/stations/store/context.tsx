@@ -1,8 +1,12 @@
 'use client';
 import { createContext, useContext, useEffect, useState } from 'react';
 import { useStore } from 'zustand';
-import type { Production } from '@/core/document/production';
-import { createProductionStore, type ProductionState, type ProductionStore } from './production';
+import {
+  createProductionStore,
+  type Initial,
+  type ProductionState,
+  type ProductionStore,
+} from './production';
 
 const StoreContext = createContext<ProductionStore | null>(null);
 
@@ -11,7 +15,7 @@ export function ProductionProvider({
   initial,
   children,
 }: {
-  initial: { document: Production; revision: number };
+  initial: Initial;
   children: React.ReactNode;
 }) {
   const [store] = useState(() => createProductionStore(initial));

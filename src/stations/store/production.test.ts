@@ -1,6 +1,6 @@
 import { nightFerry } from '@/demo/nightFerry';
 import type { Production } from '@/core/document/production';
-import { createProductionStore } from './production';
+import { createProductionStore, reconcile } from './production';
 
 interface Answer {
   status: number;
@@ -19,7 +19,7 @@ function stubServer(...answers: (Answer | 'down')[]) {
   return sent;
 }
 const saved = (revision: number): Answer => ({ status: 200, json: { revision } });
-const open = () => createProductionStore({ document: nightFerry(), revision: 1 });
+const open = () => createProductionStore({ document: nightFerry(), revision: 1, lastEditIds: [] });
 const rename = (name: string) => (draft: Production) => void (draft.name = name);
 
 beforeEach(() => jest.useFakeTimers());
@@ -128,4 +128,18 @@ describe('a second window', () => {
     await pass(5000);
     expect(sent).toHaveLength(1);
   });
+});
+
+test('a journal fits the state it was written on, or the one its own save made; nothing else', () => {
+  const pending = [{ id: 'a', label: 'x', patches: [], inverse: [] }];
+  const journal = { revision: 3, past: [], future: [], pending };
+  const stored = (revision: number, ...lastEditIds: string[]) => ({
+    document: nightFerry(),
+    revision,
+    lastEditIds,
+  });
+  expect(reconcile(journal, stored(3))?.pending).toEqual(pending);
+  expect(reconcile(journal, stored(4, 'a'))?.pending).toEqual([]);
+  expect(reconcile(journal, stored(4, 'b'))).toBeNull();
+  expect(reconcile(journal, stored(5, 'a'))).toBeNull();
 });

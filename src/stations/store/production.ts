@@ -1,8 +1,18 @@
+import { nanoid } from 'nanoid';
 import { createStore } from 'zustand';
-import { applyEdit, applyForeignPatches, edit, type Edit } from '@/core/document/edit';
+import { applyEdit, applyForeignPatches, edit } from '@/core/document/edit';
 import type { Production } from '@/core/document/production';
-import { emptyHistory, recorded, redone, reversed, undone, type History } from './history';
-import { readJournal, writeJournal } from './journal';
+import {
+  emptyHistory,
+  recorded,
+  redone,
+  reversed,
+  undone,
+  type History,
+  type Move,
+  type PendingEdit,
+} from './history';
+import { readJournal, writeJournal, type Journal } from './journal';
 import { sendEdits, type Newer } from './saving';
 
 export type SaveState =
@@ -39,7 +49,15 @@ export interface ProductionState {
 const PAUSE_MS = 200;
 const RETRY_MS = 2000;
 
-export function createProductionStore(initial: { document: Production; revision: number }) {
+/** A production as the server hands it out. */
+export interface Initial {
+  document: Production;
+  revision: number;
+  /** ids of the edits its last save brought */
+  lastEditIds: string[];
+}
+
+export function createProductionStore(initial: Initial) {
   return createStore<ProductionState>()((set, get) => {
     let timer: ReturnType<typeof setTimeout> | null = null;
     let sending = false;
@@ -101,9 +119,9 @@ export function createProductionStore(initial: { document: Production; revision:
       remember();
     }
 
-    const step = (move: (history: History) => { history: History; edit: Edit } | null) => {
+    const step = (move: (history: History, id: string) => Move | null) => {
       const { document, history, beforeDrag } = get();
-      const moved = beforeDrag ? null : move(history);
+      const moved = beforeDrag ? null : move(history, nanoid(10));
       if (!moved) return null;
       record(applyEdit(document, moved.edit), moved.history);
       return moved.edit.label;
@@ -117,7 +135,7 @@ export function createProductionStore(initial: { document: Production; revision:
       beforeDrag: null,
       change: (label, change) => {
         const made = edit(get().document, label, change);
-        if (made) record(made.document, recorded(get().history, made.edit));
+        if (made) record(made.document, recorded(get().history, made.edit, nanoid(10)));
       },
       preview: (change) => {
         dragged = change;
@@ -131,7 +149,7 @@ export function createProductionStore(initial: { document: Production; revision:
         const made = edit(beforeDrag, label, dragged);
         dragged = null;
         set({ document: beforeDrag, beforeDrag: null });
-        if (made) record(made.document, recorded(history, made.edit));
+        if (made) record(made.document, recorded(history, made.edit, nanoid(10)));
       },
       abandon: () => {
         const { beforeDrag } = get();
@@ -144,13 +162,12 @@ export function createProductionStore(initial: { document: Production; revision:
         recalled = true;
         const journal = await readJournal(id);
         const { revision, history, document } = get();
-        if (!journal || history.past.length || journal.revision !== revision) return;
-        const patches = journal.pending.flatMap((each) => each.patches);
-        const restored = applyForeignPatches(document, patches as never);
-        if (!restored) return;
-        const { past, future, pending } = journal;
-        set({ document: restored, history: { past, future, pending } });
-        if (pending.length) {
+        if (!journal || history.past.length || history.pending.length) return;
+        const found = reconcile(journal, initial);
+        const restored = found && applyForeignPatches(document, patchesOf(found.pending));
+        if (!found || !restored || revision !== initial.revision) return;
+        set({ document: restored, history: found });
+        if (found.pending.length) {
           set({ save: { kind: 'waiting' } });
           schedule(0);
         }
@@ -164,8 +181,7 @@ export function createProductionStore(initial: { document: Production; revision:
       putMineOnTop: () => {
         const { save, history } = get();
         if (save.kind !== 'conflict') return;
-        const patches = history.pending.flatMap((each) => each.patches);
-        const merged = applyForeignPatches(save.newer.document, patches as never);
+        const merged = applyForeignPatches(save.newer.document, patchesOf(history.pending));
         if (!merged)
           return set({
             save: { kind: 'refused', message: 'Your changes do not fit the newer state.' },
@@ -178,4 +194,22 @@ export function createProductionStore(initial: { document: Production; revision:
     };
   });
 }
+const patchesOf = (edits: readonly PendingEdit[]) => edits.flatMap((each) => each.patches) as never;
+
+/**
+ * Fits this browser's journal to what the server handed out. A page that was left while a save was
+ * under way comes back to a store that has the save already: those edits are no longer pending.
+ * @returns null when the stored state has moved on by other hands
+ */
+export function reconcile(
+  { revision, past, future, pending }: Journal,
+  stored: Initial,
+): History | null {
+  if (revision === stored.revision) return { past, future, pending };
+  const arrived = new Set(stored.lastEditIds);
+  const ours = revision + 1 === stored.revision && pending.some(({ id }) => arrived.has(id));
+  if (!ours) return null;
+  return { past, future, pending: pending.filter(({ id }) => !arrived.has(id)) };
+}
+
 export type ProductionStore = ReturnType<typeof createProductionStore>;

@@ -1,6 +1,6 @@
 import * as z from 'zod/mini';
-import type { Edit } from '@/core/document/edit';
 import type { Production } from '@/core/document/production';
+import type { PendingEdit } from './history';
 
 export interface Newer {
   revision: number;
@@ -24,7 +24,7 @@ const problemSchema = z.object({
 export async function sendEdits(
   id: string,
   baseRevision: number,
-  edits: readonly Edit[],
+  edits: readonly PendingEdit[],
 ): Promise<SendOutcome> {
   try {
     const answer = await fetch(`/api/productions/${id}`, {
@@ -32,7 +32,7 @@ export async function sendEdits(
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify({
         baseRevision,
-        edits: edits.map(({ label, patches }) => ({ label, patches })),
+        edits: edits.map(({ id: editId, label, patches }) => ({ id: editId, label, patches })),
       }),
     });
     const json: unknown = await answer.json();

@@ -1,0 +1,1 @@
+ALTER TABLE "productions" ADD COLUMN "last_edit_ids" jsonb DEFAULT '[]'::jsonb NOT NULL;
