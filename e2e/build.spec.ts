@@ -118,7 +118,7 @@ test('units, theme and colour mixing', async ({ page, ferry }) => {
   await page.getByRole('button', { name: 'Bulbs', exact: true }).click();
   await page.getByRole('button', { name: 'Mix in a bulb' }).click();
   await page
-    .getByLabel('Bulb B, every 2th socket')
+    .getByLabel('Bulb B, socket 2 of every 2')
     .selectOption({ label: 'A60 globe 9 W 806 lm 2700 K' });
   await expect(figure(page, 'colour')).not.toHaveText('4000');
 });

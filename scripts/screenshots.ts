@@ -1,0 +1,86 @@
+import { spawn } from 'node:child_process';
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium, type Page } from '@playwright/test';
+
+const PORT = 4698;
+const ORIGIN = `http://127.0.0.1:${PORT}`;
+
+interface Picture {
+  name: string;
+  route: string;
+  theme?: 'bench' | 'set';
+  width?: number;
+  before?: (page: Page) => Promise<void>;
+}
+
+const press = (name: RegExp) => (page: Page) => page.getByRole('button', { name }).first().click();
+
+/** One current picture of each main view, from the demo data. */
+const PICTURES: Picture[] = [
+  { name: 'productions', route: '/' },
+  { name: 'shot', route: '/p/night-ferry/shot?build=clerk-ring' },
+  { name: 'shelf', route: '/p/night-ferry/shelf?build=clerk-ring' },
+  { name: 'bulb', route: '/p/night-ferry/shelf?build=clerk-ring', before: press(/Market-stall/) },
+  { name: 'build', route: '/p/night-ferry/build?build=clerk-ring' },
+  { name: 'build-set', route: '/p/night-ferry/build?build=warm-ring', theme: 'set' },
+  {
+    name: 'marks',
+    route: '/p/night-ferry/build?build=clerk-ring',
+    before: press(/Marks and pieces/),
+  },
+  { name: 'shopping', route: '/p/night-ferry/build?build=clerk-ring', before: press(/^Shopping/) },
+  { name: 'steps', route: '/p/night-ferry/build?build=warm-ring', before: press(/^Steps/) },
+  { name: 'findings', route: '/p/night-ferry/build?build=warm-ring', before: press(/^Findings/) },
+  {
+    name: 'working',
+    route: '/p/night-ferry/build?build=clerk-ring',
+    before: (page) => page.locator('[data-rung=light]').click(),
+  },
+  { name: 'verdict', route: '/p/night-ferry/verdict?build=clerk-ring' },
+  { name: 'verdict-set', route: '/p/night-ferry/verdict?build=clerk-ring', theme: 'set' },
+  { name: 'phone', route: '/p/night-ferry/build?build=clerk-ring', width: 390 },
+];
+
+async function take(picture: Picture) {
+  const browser = await chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run'],
+  });
+  const { name, route, theme = 'bench', width = 1280, before } = picture;
+  const context = await browser.newContext({ viewport: { width, height: 800 } });
+  await context.addCookies([{ name: 'lantern-theme', value: theme, url: ORIGIN }]);
+  const page = await context.newPage();
+  await page.goto(ORIGIN + route, { waitUntil: 'networkidle' });
+  await before?.(page);
+  await page.waitForTimeout(500);
+  await page.screenshot({ path: `docs/screenshots/${name}.png` });
+  await browser.close();
+}
+
+async function main() {
+  const only = process.argv.slice(2);
+  const folder = mkdtempSync(join(tmpdir(), 'jar-pictures-'));
+  const env = { ...process.env, LANTERN_JAR_DATA: folder, LANTERN_JAR_DEMO: '1' };
+  const words = ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(PORT)];
+  const server = spawn(process.execPath, words, { env, stdio: 'ignore' });
+  try {
+    for (let attempt = 0; attempt < 100; attempt++) {
+      if (
+        await fetch(`${ORIGIN}/api/productions`).then(
+          (a) => a.ok,
+          () => false,
+        )
+      )
+        break;
+      await new Promise((resume) => setTimeout(resume, 200));
+    }
+    for (const picture of PICTURES)
+      if (only.length === 0 || only.includes(picture.name)) await take(picture);
+  } finally {
+    server.kill('SIGKILL');
+  }
+}
+
+void main();
