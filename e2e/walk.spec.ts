@@ -104,7 +104,7 @@ test('shot → shelf → build → verdict with the keyboard only', async ({ pag
   await tabTo(/Light at subject/, 'button');
   await press('Enter');
   await expect(page.getByRole('dialog')).toContainText('Photometric law of distance');
-  await expect(page.getByRole('dialog')).toContainText('A tenth more');
+  await expect(page.getByRole('dialog')).toContainText('a tenth more');
   await press('Escape');
   await press('Control+z');
   await press('3');

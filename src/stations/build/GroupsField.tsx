@@ -38,7 +38,9 @@ export function GroupsField({ form, parameter }: { form: BuildForm; parameter: s
             <div className="w-72 max-w-[60vw]">
               <ChoiceField
                 label={
-                  groups.length > 1 ? `Bulb ${letter}, socket ${at + 1} of every ${groups.length}` : 'Bulb'
+                  groups.length > 1
+                    ? `Bulb ${letter}, socket ${at + 1} of every ${groups.length}`
+                    : 'Bulb'
                 }
                 value={group.bulbId ?? ''}
                 options={options}

@@ -9,7 +9,7 @@ export default function MarksTable({ readouts }: { readouts: Readouts }) {
   const write = (value: number, dimension: Parameters<typeof show>[1]) =>
     showText(show(value, dimension, units));
   const shop = (metres: number) =>
-    units === 'imperial' ? write(metres, 'length') : `${Math.round(metres * 1000)} mm`;
+    units === 'imperial' ? write(metres, 'length') : `${Number((metres * 1000).toFixed(1))} mm`;
   return (
     <div className="grid gap-6 lg:grid-cols-2">
       <section>
@@ -83,11 +83,7 @@ export default function MarksTable({ readouts }: { readouts: Readouts }) {
                       </td>
                       <td className="num">{shop(circle.x)}</td>
                       <td className="num">{shop(circle.y)}</td>
-                      <td className="num">
-                        {units === 'metric'
-                          ? `${(circle.radiusM * 1000).toFixed(1)} mm`
-                          : shop(circle.radiusM)}
-                      </td>
+                      <td className="num">{shop(circle.radiusM)}</td>
                     </tr>
                   ))}
                 </tbody>

@@ -71,8 +71,7 @@ export default function WorkingDialog({ rung, onClose }: { rung: RungId; onClose
       <ul className="text-sm">
         {knobs.map((knob) => (
           <li key={knob.label}>
-            A tenth more{' '}
-            {knob.label.toLowerCase().startsWith('iso') ? knob.label : lowerFirst(knob.label)}:{' '}
+            {knob.label}, a tenth more:{' '}
             <span className="figure">
               {showText(shownReadout({ ...readout, value: knob.after }, writing))}
             </span>
@@ -92,5 +91,3 @@ export default function WorkingDialog({ rung, onClose }: { rung: RungId; onClose
     </Dialog>
   );
 }
-
-const lowerFirst = (text: string) => text[0]!.toLowerCase() + text.slice(1);

@@ -112,10 +112,15 @@ describe('what cannot be made is told at its field', () => {
     expect(ids({ outerDiameterM: 1.5 })).toContain('ring.sheet-too-small stop');
     const candle = bulbRingIds({ bulbId: 'candle-e14-5' });
     expect(ids(candle)).toContain('ring.base.0 stop');
+    const metal = { boardPartId: partId('alu-2') };
+    expect(ids(metal)).toContain('ring.unearthed-metal stop');
+    const earthed = ids({ ...metal, cordPartId: partId('cord-15-3') });
+    expect(earthed).not.toContain('ring.unearthed-metal stop');
     expect(ids({ finish: 'black-paint' })).toContain('ring.dark-front look');
   });
 });
 
+const partId = (id: string) => document.shelf.parts.find((each) => each.id === id)!.id;
 const bulbRingIds = ({ bulbId }: { bulbId: string }): Partial<BulbRing> => ({
   groups: [{ bulbId: document.shelf.bulbs.find(({ id }) => id === bulbId)!.id, level: 1 }],
 });

@@ -1,5 +1,6 @@
 import type { Finding } from '../../findings/finding';
 import { FINISHES } from '../../materials/finish';
+import { CORDS } from '../../power/cord';
 import { show, showText } from '../../quantity';
 import type { FormContext } from '../form';
 import { bulbsOf, type RingLayout } from './layout';
@@ -23,6 +24,7 @@ export function ringFindings(ring: BulbRing, context: FormContext, layout: RingL
     ...missing(ring, context),
     ...sheetFit(ring, context),
     ...socketFit(ring, context),
+    ...unearthedMetal(ring, context),
     ...carFit(ring),
     ...darkFront(ring, layout),
   ];
@@ -129,6 +131,24 @@ function socketFit(ring: BulbRing, context: FormContext): Finding[] {
       },
     ];
   });
+}
+
+/** A metal board that a loose wire can touch must be earthed [handbook 05]. */
+function unearthedMetal(ring: BulbRing, context: FormContext): Finding[] {
+  const sheet = partOf(context, ring.boardPartId, 'sheet');
+  const cord = partOf(context, ring.cordPartId, 'cord');
+  if (sheet?.burns !== 'no' || !cord || CORDS[cord.cord].earthed) return [];
+  return [
+    {
+      id: 'ring.unearthed-metal',
+      severity: 'stop',
+      title: 'A metal board without earth',
+      message: `“${sheet.name}” must be joined to earth and “${cord.name}” has no earth wire: one loose strand makes the whole board live to the touch. Use a three-conductor cord and a plug with earth, or a wooden board.`,
+      limit: 'metal parts are earthed',
+      source: 'IEC 60598 class I luminaires; from memory',
+      where: { field: 'cordPartId', drawing: 'board' },
+    },
+  ];
 }
 
 function carFit(ring: BulbRing): Finding[] {
