@@ -1,0 +1,144 @@
+import { nightFerry } from '@/demo/nightFerry';
+import { validateProduction } from '@/core/document/read';
+import { evaluate } from '@/core/evaluate/evaluate';
+import { bulbSchema } from '@/core/units/bulb';
+import { fixtureSchema } from '@/core/verdict/fixture';
+import { shotSchema } from '@/core/document/shot';
+import { jarWords } from '@/ui/Jar';
+import { severityWord } from '@/ui/Severity';
+import { copyOfBuild, exportName, newBuild } from './shell/actions';
+import { shown, shownReadout } from './shell/showReadout';
+import { STATIONS, stationName } from './shell/stations';
+import { createPointed } from './shell/usePointed';
+import { bulbRows } from './shelf/bulbRows';
+import { BULB_FIELDS } from './shelf/bulbFields';
+import { SHOT_FIELDS } from './shot/shotFields';
+
+const demo = nightFerry();
+const metric = { system: 'metric', currency: 'EUR' } as const;
+const imperial = { system: 'imperial', currency: 'EUR' } as const;
+
+describe('figures on the ladder', () => {
+  const found = evaluate(demo, 'clerk-ring');
+  const rungs = found.ok ? found.value.rungs : [];
+  const text = (id: string, writing: typeof metric | typeof imperial = metric) => {
+    const { figure, unit } = shownReadout(
+      rungs.find((rung) => rung.id === id)!,
+      writing,
+    );
+    return `${figure}${unit && ` ${unit}`}`;
+  };
+  test.each([
+    ['light', '392 lx'],
+    ['stops', '+1.7 stops'],
+    ['softness', '40.9 °'],
+    ['evenness', '± 0.05 stops'],
+    ['colour', '4000 K'],
+    ['flicker', '1/50 s'],
+    ['power', '48.0 W'],
+    ['heat', '31.2 W'],
+    ['cost', '€79.80'],
+  ])('%s reads %s', (id, expected) => expect(text(id)).toBe(expected));
+  test('imperial turns lux into foot-candles', () =>
+    expect(text('light', imperial)).toBe('36.4 fc'));
+  test('an f-number wears its f', () => expect(shown(2.8, 'fNumber', metric).figure).toBe('f/2.8'));
+  test('what is not known is a dash', () => {
+    expect(shownReadout({ ...rungs[0]!, value: null }, metric).figure).toBe('–');
+  });
+});
+
+describe('fields keep within what the document takes', () => {
+  const accepts =
+    (schema: { safeParse: (value: unknown) => { success: boolean } }, base: object) =>
+    (field: string, value: unknown) =>
+      schema.safeParse({ ...base, [field]: value }).success;
+  test.each(SHOT_FIELDS.map((field) => [field.field, field] as const))(
+    'shot: %s',
+    (name, field) => {
+      const takes = accepts(shotSchema, demo.shots[0]!);
+      expect([takes(name, field.min), takes(name, field.max)]).toEqual([true, true]);
+      expect(takes(name, field.min - Math.max(field.step, 1))).toBe(false);
+    },
+  );
+  test.each(BULB_FIELDS.map((field) => [field.field, field] as const))(
+    'bulb: %s',
+    (name, field) => {
+      const takes = accepts(bulbSchema, demo.shelf.bulbs[0]!);
+      expect([takes(name, field.min), takes(name, field.max)]).toEqual([true, true]);
+      expect(takes(name, field.max * 2 + 1)).toBe(false);
+      expect(takes(name, null)).toBe(field.emptyText !== undefined);
+    },
+  );
+  test('demo fixtures are whole', () => {
+    for (const fixture of demo.fixtures)
+      expect(fixtureSchema.safeParse(fixture).success).toBe(true);
+  });
+});
+
+describe('making builds', () => {
+  const add = (...builds: ReturnType<typeof newBuild>[]) => ({
+    ...demo,
+    builds: [...demo.builds, ...builds],
+  });
+  test('a new build is named after its shot, hangs on the first circuit and is valid', () => {
+    const build = newBuild(demo, 'bulb-ring', 'sky');
+    expect(build).toMatchObject({
+      name: 'Painted night sky bulb ring',
+      shotId: 'sky',
+      circuitId: 'hall-a',
+    });
+    expect(validateProduction(JSON.parse(JSON.stringify(add(build)))).ok).toBe(true);
+  });
+  test('a copy has its own id, name and parameters', () => {
+    const copy = copyOfBuild(demo, demo.builds[0]!);
+    expect(copy.name).toBe('Clerk ring 2');
+    expect(copy.id).not.toBe('clerk-ring');
+    expect(copy.parameters).toEqual(demo.builds[0]!.parameters);
+    expect(copy.parameters).not.toBe(demo.builds[0]!.parameters);
+  });
+  test('files are named after production and content', () => {
+    expect(exportName(demo, 'production', 'json')).toBe('night-ferry_production.json');
+    expect(exportName({ ...demo, name: 'Été à Rügen: 2' }, 'cut-list', 'csv')).toBe(
+      'été-à-rügen-2_cut-list.csv',
+    );
+  });
+});
+
+test('the shelf ranks by what it says', () => {
+  const rows = bulbRows(demo.shelf.bulbs, 4000);
+  const row = (id: string) => rows.find(({ bulb }) => bulb.id === id)!;
+  expect(row('globe-a60-9-4000').shiftMired).toBe(0);
+  expect(row('globe-a60-9-2700').shiftMired).toBeCloseTo(120.4, 1);
+  expect(row('daylight-a60-10').shiftMired).toBeLessThan(-90);
+  expect(row('globe-a60-9-4000').minorPerPiece).toBe(300);
+  expect(row('market-9').severity).toBe('look');
+  expect(bulbRows(demo.shelf.bulbs, null)[0]!.shiftMired).toBeNull();
+});
+
+test('stations: unique keys and names, in working order', () => {
+  expect(STATIONS.map(stationNameOf)).toEqual(['Shot', 'Shelf', 'Build', 'Verdict']);
+  expect(new Set(STATIONS.map(({ key }) => key)).size).toBe(STATIONS.length);
+});
+const stationNameOf = ({ id }: (typeof STATIONS)[number]) => stationName(id);
+
+test('the jar says in words what it shows', () => {
+  expect(jarWords({ filled: 0, cctK: null, cracked: false })).toBe('Jar: no light yet');
+  expect(jarWords({ filled: 3.2, cctK: 4000.4, cracked: true })).toBe(
+    'Jar: 320 % of the light wanted, 4000 K, cracked: a stop is open',
+  );
+  expect(['stop', 'look', 'unknown', 'ok'].map((s) => severityWord(s as never))).toEqual([
+    'Stop',
+    'Look',
+    'Unknown',
+    'Fine',
+  ]);
+});
+
+test('pointing and tray groups are session state', () => {
+  const pointed = createPointed();
+  pointed.getState().point('cord');
+  pointed.getState().openGroup('Cord');
+  expect(pointed.getState()).toMatchObject({ ref: 'cord', trayGroup: 'Cord' });
+  pointed.getState().point(null);
+  expect(pointed.getState().ref).toBeNull();
+});
