@@ -30,7 +30,7 @@ test('shot → shelf → build → verdict with the mouse', async ({ page }) => 
 
   await page.getByRole('button', { name: /^Build/ }).click();
   await page.getByRole('button', { name: 'Start a bulb ring' }).click();
-  await expect(rung(page, 'light')).toContainText('choose a bulb first');
+  await expect(rung(page, 'light')).toContainText('choose a lamp first');
   await page.getByRole('button', { name: 'Bulbs', exact: true }).click();
   await page.getByLabel('Bulb', { exact: true }).selectOption({ label: 'Corner-shop globe' });
   await expect(figure(page, 'light')).not.toHaveText('–');

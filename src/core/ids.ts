@@ -12,6 +12,8 @@ export const shotIdSchema = id<'ShotId'>();
 export const buildIdSchema = id<'BuildId'>();
 export const bulbIdSchema = id<'BulbId'>();
 export const partIdSchema = id<'PartId'>();
+export const unitIdSchema = id<'UnitId'>();
+export const accessoryIdSchema = id<'AccessoryId'>();
 export const fixtureIdSchema = id<'FixtureId'>();
 export const circuitIdSchema = id<'CircuitId'>();
 
@@ -20,5 +22,7 @@ export type ShotId = z.infer<typeof shotIdSchema>;
 export type BuildId = z.infer<typeof buildIdSchema>;
 export type BulbId = z.infer<typeof bulbIdSchema>;
 export type PartId = z.infer<typeof partIdSchema>;
+export type UnitId = z.infer<typeof unitIdSchema>;
+export type AccessoryId = z.infer<typeof accessoryIdSchema>;
 export type FixtureId = z.infer<typeof fixtureIdSchema>;
 export type CircuitId = z.infer<typeof circuitIdSchema>;

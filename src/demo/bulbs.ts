@@ -13,6 +13,7 @@ const typical = {
   powerFactor: null,
   warmUpS: 0,
   onHandCount: 0,
+  onHandCounts: false,
   origins: { wattsW: 'typical', luminousFluxLm: 'typical', cctK: 'typical', criRa: 'typical' },
 } as const satisfies Partial<BulbInput>;
 

@@ -2,9 +2,12 @@ import { readDocument } from '@/core/document/read';
 import type { Production } from '@/core/document/production';
 import { bulbRingDefaults } from '@/core/forms/bulb-ring/parameters';
 import { BULBS } from './bulbs';
+import { MORE_BUILDS } from './builds';
 import { FIXTURES } from './fixtures';
+import { MATERIALS } from './materials';
 import { PARTS } from './parts';
 import { SHOTS } from './shots';
+import { UNITS } from './units';
 
 const CIRCUITS = [
   {
@@ -75,7 +78,7 @@ const STAMP_RING = {
 
 const NIGHT_FERRY = {
   format: 'lantern-jar-production',
-  version: 1,
+  version: 2,
   id: 'night-ferry',
   name: 'Night Ferry',
   note: 'A twelve-minute short, four evenings in a disused ferry ticket hall.',
@@ -83,7 +86,7 @@ const NIGHT_FERRY = {
   taxIncluded: true,
   circuits: CIRCUITS,
   shots: SHOTS,
-  shelf: { bulbs: BULBS, parts: PARTS },
+  shelf: { bulbs: BULBS, units: UNITS, parts: [...PARTS, ...MATERIALS] },
   fixtures: FIXTURES,
   builds: [
     {
@@ -94,6 +97,7 @@ const NIGHT_FERRY = {
       fixtureId: 'monolight-60-dome',
       form: 'bulb-ring',
       parameters: CLERK_RING,
+      accessories: [],
       copies: 1,
       note: '',
     },
@@ -105,6 +109,7 @@ const NIGHT_FERRY = {
       fixtureId: 'fresnel-300',
       form: 'bulb-ring',
       parameters: WARM_RING,
+      accessories: [],
       copies: 1,
       note: 'On the generator: the hall has no 120 V.',
     },
@@ -116,9 +121,11 @@ const NIGHT_FERRY = {
       fixtureId: null,
       form: 'bulb-ring',
       parameters: STAMP_RING,
+      accessories: [],
       copies: 1,
       note: 'Bulbs still to choose.',
     },
+    ...MORE_BUILDS,
   ],
 };
 
@@ -130,13 +137,20 @@ export function nightFerry(): Production {
   return read.value;
 }
 
+const withoutStock = (part: Production['shelf']['parts'][number]) => ({
+  ...part,
+  onHand: 0,
+  ...('offCuts' in part ? { offCuts: [] } : {}),
+});
+
 /** Shelf and fixtures that a new production starts with, all marked typical, nothing on hand. */
 export function typicalStock(): Pick<Production, 'shelf' | 'fixtures'> {
   const { shelf, fixtures } = nightFerry();
   return {
     shelf: {
       bulbs: shelf.bulbs.map((bulb) => ({ ...bulb, onHandCount: 0 })),
-      parts: shelf.parts.map((part) => ({ ...part, onHand: 0 })),
+      units: shelf.units.map((unit) => ({ ...unit, onHand: 0 })),
+      parts: shelf.parts.map(withoutStock),
     },
     fixtures,
   };

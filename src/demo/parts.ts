@@ -13,9 +13,12 @@ export const PARTS: z.input<typeof partSchema>[] = [
     thicknessM: 0.006,
     densityKgPerM3: 750,
     burns: 'wood',
+    grain: false,
+    offCuts: [],
     priceMinor: 1650,
     packSize: 1,
     onHand: 0,
+    onHandCounts: false,
   },
   {
     id: 'ply-9',
@@ -27,9 +30,12 @@ export const PARTS: z.input<typeof partSchema>[] = [
     thicknessM: 0.009,
     densityKgPerM3: 550,
     burns: 'wood',
+    grain: false,
+    offCuts: [],
     priceMinor: 3890,
     packSize: 1,
     onHand: 0,
+    onHandCounts: false,
   },
   {
     id: 'ply-6-big',
@@ -41,9 +47,12 @@ export const PARTS: z.input<typeof partSchema>[] = [
     thicknessM: 0.0065,
     densityKgPerM3: 560,
     burns: 'wood',
+    grain: false,
+    offCuts: [],
     priceMinor: 4550,
     packSize: 1,
     onHand: 0,
+    onHandCounts: false,
   },
   {
     id: 'alu-2',
@@ -55,9 +64,12 @@ export const PARTS: z.input<typeof partSchema>[] = [
     thicknessM: 0.002,
     densityKgPerM3: 2700,
     burns: 'no',
+    grain: false,
+    offCuts: [],
     priceMinor: 7900,
     packSize: 1,
     onHand: 0,
+    onHandCounts: false,
   },
   {
     id: 'socket-e27',
@@ -73,6 +85,7 @@ export const PARTS: z.input<typeof partSchema>[] = [
     priceMinor: 790,
     packSize: 4,
     onHand: 0,
+    onHandCounts: false,
   },
   {
     id: 'socket-e27-porcelain',
@@ -88,6 +101,7 @@ export const PARTS: z.input<typeof partSchema>[] = [
     priceMinor: 320,
     packSize: 1,
     onHand: 25,
+    onHandCounts: false,
   },
   {
     id: 'socket-e14',
@@ -103,6 +117,7 @@ export const PARTS: z.input<typeof partSchema>[] = [
     priceMinor: 190,
     packSize: 1,
     onHand: 0,
+    onHandCounts: false,
   },
   {
     id: 'cord-075',
@@ -114,6 +129,7 @@ export const PARTS: z.input<typeof partSchema>[] = [
     priceMinor: 790,
     packSize: 10,
     onHand: 0,
+    onHandCounts: false,
   },
   {
     id: 'cord-15-3',
@@ -125,6 +141,7 @@ export const PARTS: z.input<typeof partSchema>[] = [
     priceMinor: 2490,
     packSize: 10,
     onHand: 0,
+    onHandCounts: false,
   },
   {
     id: 'cord-awg18',
@@ -136,6 +153,7 @@ export const PARTS: z.input<typeof partSchema>[] = [
     priceMinor: 1290,
     packSize: 15,
     onHand: 15,
+    onHandCounts: false,
   },
   {
     id: 'cord-awg14',
@@ -147,6 +165,7 @@ export const PARTS: z.input<typeof partSchema>[] = [
     priceMinor: 2990,
     packSize: 15,
     onHand: 0,
+    onHandCounts: false,
   },
   {
     id: 'plug-16',
@@ -158,6 +177,7 @@ export const PARTS: z.input<typeof partSchema>[] = [
     priceMinor: 250,
     packSize: 1,
     onHand: 1,
+    onHandCounts: false,
   },
   {
     id: 'plug-15-120',
@@ -169,6 +189,7 @@ export const PARTS: z.input<typeof partSchema>[] = [
     priceMinor: 390,
     packSize: 1,
     onHand: 1,
+    onHandCounts: false,
   },
   {
     id: 'dimmer-trailing-400',
@@ -181,6 +202,7 @@ export const PARTS: z.input<typeof partSchema>[] = [
     priceMinor: 3290,
     packSize: 1,
     onHand: 0,
+    onHandCounts: false,
   },
   {
     id: 'dimmer-leading-2000',
@@ -193,6 +215,7 @@ export const PARTS: z.input<typeof partSchema>[] = [
     priceMinor: 2790,
     packSize: 1,
     onHand: 1,
+    onHandCounts: false,
   },
   {
     id: 'emulsion',
@@ -203,6 +226,7 @@ export const PARTS: z.input<typeof partSchema>[] = [
     priceMinor: 890,
     packSize: 1,
     onHand: 0.5,
+    onHandCounts: false,
   },
   {
     id: 'skirt-black',
@@ -210,8 +234,10 @@ export const PARTS: z.input<typeof partSchema>[] = [
     name: 'Black cotton, 1.4 m wide',
     measure: 'm',
     widthM: 1.4,
+    massKgPerM2: 0.15,
     priceMinor: 590,
     packSize: 1,
     onHand: 0,
+    onHandCounts: false,
   },
 ];

@@ -32,7 +32,7 @@ export function blankProduction(
       },
     ],
     shots: [],
-    shelf: { bulbs: [], parts: [] },
+    shelf: { bulbs: [], units: [], parts: [] },
     fixtures: [],
     builds: [],
   };

@@ -5,7 +5,37 @@ import { DOCUMENT_VERSION } from './production';
 export type Migration = (document: Record<string, unknown>) => Record<string, unknown>;
 
 /** Numbered and gapless: one entry for each version before the newest. */
-export const MIGRATIONS: readonly Migration[] = [];
+export const MIGRATIONS: readonly Migration[] = [toVersion2];
+
+type Json = Record<string, unknown>;
+/** Lifts the objects of a list; anything else is left for the schema to refuse. */
+const lifted = (value: unknown, lift: (item: Json) => Json): unknown =>
+  Array.isArray(value)
+    ? value.map((item: unknown) => (item && typeof item === 'object' ? lift(item as Json) : item))
+    : value;
+
+/** Version 2: units beside bulbs, off-cuts and the worth of stock on hand, accessories of a build. */
+function toVersion2(document: Json): Json {
+  const shelf = (document.shelf ?? {}) as Json;
+  const part = (old: Json): Json => ({
+    onHandCounts: false,
+    ...(old.role === 'sheet' ? { grain: false, offCuts: [] } : {}),
+    ...(old.role === 'cloth' ? { massKgPerM2: 0.15 } : {}),
+    ...(old.role === 'hardware' ? { kind: 'other' } : {}),
+    ...old,
+  });
+  return {
+    ...document,
+    version: 2,
+    shelf: {
+      ...shelf,
+      units: [],
+      bulbs: lifted(shelf.bulbs, (bulb) => ({ onHandCounts: false, ...bulb })),
+      parts: lifted(shelf.parts, part),
+    },
+    builds: lifted(document.builds, (build) => ({ accessories: [], ...build })),
+  };
+}
 
 export function migrate(
   document: Record<string, unknown>,

@@ -8,13 +8,15 @@ import {
   shotIdSchema,
 } from '../ids';
 import { partSchema } from '../materials/part';
+import { accessorySchema } from './accessory';
 import { bulbSchema } from '../units/bulb';
+import { unitSchema } from '../units/unit';
 import { fixtureSchema } from '../verdict/fixture';
 import { circuitSchema } from './circuit';
 import { shotSchema } from './shot';
 
 export const DOCUMENT_FORMAT = 'lantern-jar-production';
-export const DOCUMENT_VERSION = 1;
+export const DOCUMENT_VERSION = 2;
 
 /**
  * One design. Its parameters belong to its form; a form this version does not know is kept
@@ -29,12 +31,13 @@ export const buildSchema = z.object({
   fixtureId: z.nullable(fixtureIdSchema),
   form: text(1, 64),
   parameters: z.record(z.string(), z.json()),
+  accessories: list(accessorySchema, 0, 12),
   copies: wholeRange(1, 100),
   note: note(4000),
 });
 export type Build = z.infer<typeof buildSchema>;
 
-/** The user's document, version 1. Everything is SI; money is in minor units of `currency`. */
+/** The user's document, version 2. Everything is SI; money is in minor units of `currency`. */
 export const productionSchema = z.object({
   format: z.literal(DOCUMENT_FORMAT),
   version: z.literal(DOCUMENT_VERSION),
@@ -47,6 +50,7 @@ export const productionSchema = z.object({
   shots: list(shotSchema, 0, 200),
   shelf: z.object({
     bulbs: list(bulbSchema, 0, 1000),
+    units: list(unitSchema, 0, 1000),
     parts: list(partSchema, 0, 1000),
   }),
   fixtures: list(fixtureSchema, 0, 300),

@@ -75,6 +75,7 @@ function doubledIds(document: Production): Problem[] {
     ['circuits', document.circuits],
     ['shots', document.shots],
     ['shelf.bulbs', document.shelf.bulbs],
+    ['shelf.units', document.shelf.units],
     ['shelf.parts', document.shelf.parts],
     ['fixtures', document.fixtures],
     ['builds', document.builds],

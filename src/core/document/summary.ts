@@ -6,6 +6,7 @@ export function summarise(document: Production): string {
     [document.shots.length, 'shot'],
     [document.builds.length, 'build'],
     [document.shelf.bulbs.length, 'bulb'],
+    [document.shelf.units.length, 'unit'],
     [document.shelf.parts.length, 'part'],
     [document.fixtures.length, 'fixture'],
   ];

@@ -6,7 +6,7 @@ import { isCleanExposure, mainsFlickerHz, nearestCleanShutter } from '../flicker
 import type { ResolvedBuild } from '../forms/resolved';
 import { threeFigures } from '../quantity';
 import { cctAtLevel } from '../power/watts';
-import { isFilament, type EffectiveBulb } from '../units/effective';
+import type { EffectiveUnit } from '../units/effective';
 import type { LightResult } from './light';
 import { leastSure, unknownReadout, type Readout } from './readout';
 
@@ -24,7 +24,7 @@ export function colourRung(light: LightResult, resolved: ResolvedBuild, shot: Sh
     inputs: [
       ...resolved.groups.map((group, index) => ({
         symbol: `K${index + 1}`,
-        name: `${group.unit.bulb.name}, at its level`,
+        name: `${group.unit.name}, at its level`,
         value: cctAtLevel(group),
         dimension,
         origin: group.unit.cctK.origin,
@@ -41,7 +41,7 @@ export function colourRung(light: LightResult, resolved: ResolvedBuild, shot: Sh
       'CIE 15 mixing on the Planckian locus; filaments by IES exponents; clash steps are common practice',
     leavesOut: 'Green or magenta tint (Duv): labels do not tell it.',
   };
-  if (cctK === null) return unknownReadout(id, label, dimension, 'choose a bulb first', working);
+  if (cctK === null) return unknownReadout(id, label, dimension, 'choose a lamp first', working);
   const clash = clashOf(shift);
   const direction = shift > 0 ? 'warmer' : 'cooler';
   return {
@@ -72,7 +72,7 @@ export function colourFindings(resolved: ResolvedBuild, shot: Shot): Finding[] {
       id: `colour.cri.${index}`,
       severity: 'look',
       title: 'Colours may look dull',
-      message: `“${unit.bulb.name}” renders with Ra ${Math.round(unit.criRa.value)}${criNote(unit)}; ${USE_NAMES[shot.use]} wants ${gate} or more. Skin and costume lose red: film a test beside daylight.`,
+      message: `“${unit.name}” renders with Ra ${Math.round(unit.criRa.value)}${criNote(unit)}; ${USE_NAMES[shot.use]} wants ${gate} or more. Skin and costume lose red: film a test beside daylight.`,
       limit: `Ra ${gate} for ${USE_NAMES[shot.use]}`,
       source: 'Common practice',
       where: resolved.lampsAt,
@@ -93,8 +93,8 @@ export function colourFindings(resolved: ResolvedBuild, shot: Shot): Finding[] {
   ];
 }
 
-function criNote(unit: EffectiveBulb): string {
-  if (unit.bulb.criRa === null) return ' (assumed, the label is silent)';
+function criNote(unit: EffectiveUnit): string {
+  if (!unit.criKnown) return ' (assumed, the label is silent)';
   return unit.criRa.origin === 'typical' ? ' (typical of its class)' : '';
 }
 
@@ -102,21 +102,21 @@ type FlickerCase = 'steady' | 'clean' | 'faint' | 'beats' | 'unknown';
 
 function flickerCase(resolved: ResolvedBuild, clean: boolean): FlickerCase {
   const uneasy = resolved.groups
-    .map(({ unit }) => unit.bulb)
+    .map(({ unit }) => unit)
     .filter(({ flicker }) => flicker !== 'steady');
   if (uneasy.length === 0) return 'steady';
   if (clean) return 'clean';
   // A glowing filament stores heat over the mains' zero crossings: its ripple is small.
-  if (uneasy.every(({ kind }) => isFilament(kind))) return 'faint';
+  if (uneasy.every(({ filament }) => filament)) return 'faint';
   return uneasy.some(({ flicker }) => flicker === 'mains') ? 'beats' : 'unknown';
 }
 
 const FLICKER_WORDS: Record<FlickerCase, string> = {
-  steady: 'steady bulbs, any shutter',
+  steady: 'steady lamps, any shutter',
   clean: 'this shutter is clean',
   faint: 'small filament ripple',
   beats: 'may pulse or band',
-  unknown: 'depends on the bulbs: film a test',
+  unknown: 'depends on the lamps: film a test',
 };
 
 export function flickerRung(
@@ -152,7 +152,7 @@ export function flickerRung(
       'Dimmers and drivers that flicker at frequencies of their own, and bands of rolling shutters.',
   };
   if (resolved.groups.length === 0)
-    return unknownReadout(id, label, dimension, 'choose a bulb first', working);
+    return unknownReadout(id, label, dimension, 'choose a lamp first', working);
   const found = flickerCase(resolved, isCleanExposure(light.exposureTimeS, flickerHz));
   const clean = nearestCleanShutter(shot.shutterAngleDeg, shot.frameRateHz, flickerHz);
   const advice = clean ? `; clean at ${clean.shutterAngleDeg.toFixed(1)}°` : '';
@@ -177,8 +177,8 @@ export function flickerFindings(rung: Readout, resolved: ResolvedBuild): Finding
     {
       id: 'flicker.shutter',
       severity: unknown ? 'unknown' : 'look',
-      title: unknown ? 'Do these bulbs flicker?' : 'The shutter beats with the mains',
-      message: `${rung.working.substituted}: ${rung.words}. ${unknown ? 'Film one bulb at the shot’s shutter and look for pulsing.' : 'Change the shutter angle, or choose bulbs with a steady driver.'}`,
+      title: unknown ? 'Do these lamps flicker?' : 'The shutter beats with the mains',
+      message: `${rung.working.substituted}: ${rung.words}. ${unknown ? 'Film one lamp at the shot’s shutter and look for pulsing.' : 'Change the shutter angle, or choose lamps with a steady driver.'}`,
       limit: 'a whole number of periods in an exposure',
       source: rung.working.source,
       where: { field: 'shot.shutterAngleDeg', drawing: 'seat-0' },

@@ -3,7 +3,12 @@ import type { Build, Production } from '../document/production';
 import type { Shot } from '../document/shot';
 import { FORMS, readParameters } from '../forms';
 import type { FormContext, FormDefinition } from '../forms/form';
+import { filledParameters } from '../forms/fill';
+import type { View } from '../forms/drawing';
 import type { ResolvedBuild } from '../forms/resolved';
+import { attachAll } from '../accessories/attach';
+import type { Shelf } from '../shop/purchase';
+import { lightMargin } from './light';
 import type { Fixture } from '../verdict/fixture';
 import { fullCurrentA } from '../power/plan';
 import { assert } from '../result';
@@ -16,6 +21,7 @@ export interface Scene {
   circuit: Circuit;
   fixture: Fixture | null;
   context: FormContext;
+  shelf: Shelf;
 }
 
 export function findBuild(document: Production, buildId: string): Build | undefined {
@@ -27,18 +33,22 @@ export function sceneOf(document: Production, build: Build): Scene {
   const shot = document.shots.find(({ id }) => id === build.shotId);
   const circuit = document.circuits.find(({ id }) => id === build.circuitId);
   assert(shot && circuit, `build ${build.id} refers to a shot and a circuit of its production`);
-  const { bulbs, parts } = document.shelf;
+  const { bulbs, parts, units } = document.shelf;
+  const bulb: FormContext['bulb'] = (id) => bulbs.find((each) => each.id === id) ?? null;
+  const part: FormContext['part'] = (id) => parts.find((each) => each.id === id) ?? null;
+  const unit: FormContext['unit'] = (id) => units.find((each) => each.id === id) ?? null;
   return {
     document,
     build,
     shot,
     circuit,
     fixture: document.fixtures.find(({ id }) => id === build.fixtureId) ?? null,
-    context: {
-      shot,
-      circuit,
-      bulb: (id) => bulbs.find((bulb) => bulb.id === id) ?? null,
-      part: (id) => parts.find((part) => part.id === id) ?? null,
+    context: { shot, circuit, bulb, part, unit },
+    shelf: {
+      bulb,
+      part,
+      unit,
+      hardware: (id) => parts.find((each) => each.role === 'hardware' && each.kind === id) ?? null,
     },
   };
 }
@@ -47,15 +57,21 @@ export interface Resolution {
   form: FormDefinition;
   parameters: unknown;
   resolved: ResolvedBuild;
+  /** drawings of the accessories */
+  views: View[];
 }
 
 /** Resolves a build, or null when its form is unknown here or its parameters do not fit it. */
-export function resolveScene({ build, context }: Scene): Resolution | null {
+export function resolveScene({ build, context, shot }: Scene): Resolution | null {
   const form = FORMS.get(build.form);
   if (!form) return null;
   const read = readParameters(form, build.parameters);
   if (!read.ok) return null;
-  return { form, parameters: read.value, resolved: form.resolve(read.value, context) };
+  const parameters = filledParameters(form, read.value, context, (resolved) =>
+    lightMargin(resolved, shot),
+  );
+  const attached = attachAll(form.resolve(parameters, context), build.accessories, context);
+  return { form, parameters, ...attached };
 }
 
 /** Current the circuit already carries: other builds, every copy fully up, and its other load. */

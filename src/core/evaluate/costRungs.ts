@@ -1,10 +1,11 @@
 import type { Build, Production } from '../document/production';
 import type { Shot } from '../document/shot';
 import type { ResolvedBuild } from '../forms/resolved';
-import { boardRiseK, FILAMENT_CLEARANCE_M, heatW } from '../power/heat';
+import { boardRiseK, enclosureC, heatW } from '../power/heat';
 import type { PowerPlan } from '../power/plan';
 import { moneyFormatter, show, showText, threeFigures } from '../quantity';
 import type { Purchase } from '../shop/purchase';
+import { HOUSEHOLD_FILAMENT } from '../units/effective';
 import { worst, type Finding } from '../findings/finding';
 import { leastSure, unknownReadout, type Readout } from './readout';
 
@@ -26,7 +27,7 @@ export function powerRung(
       ...resolved.groups.flatMap((group, i) => [
         {
           symbol: `P${i + 1}`,
-          name: `${group.count} × ${group.unit.bulb.name}`,
+          name: `${group.count} × ${group.unit.name}`,
           value: group.count * group.unit.wattsW.value,
           dimension,
           origin: group.unit.wattsW.origin,
@@ -50,7 +51,7 @@ export function powerRung(
     source: plan.region.continuousSource,
     leavesOut: 'Loads on the circuit that nobody told this production about.',
   };
-  if (plan.lamps === 0) return unknownReadout(id, label, dimension, 'choose a bulb first', working);
+  if (plan.lamps === 0) return unknownReadout(id, label, dimension, 'choose a lamp first', working);
   const state = severityOf(findings, /^(power|dimmer)\./);
   return {
     id,
@@ -82,7 +83,7 @@ export function heatRung(resolved: ResolvedBuild, findings: readonly Finding[]):
     inputs: [
       ...resolved.groups.map((group, i) => ({
         symbol: `s${i + 1}`,
-        name: `heat share of ${group.unit.bulb.name}`,
+        name: `heat share of ${group.unit.name}`,
         value: group.unit.heatShare,
         dimension: 'ratio' as const,
         origin: 'typical' as const,
@@ -99,15 +100,17 @@ export function heatRung(resolved: ResolvedBuild, findings: readonly Finding[]):
           ]
         : []),
     ],
-    source: `Free air, h ≈ 8 W/(m²·K) a face; ${Math.round(FILAMENT_CLEARANCE_M * 100)} cm from filaments; common practice`,
+    source: `Free air, h ≈ 8 W/(m²·K) a face; ${HOUSEHOLD_FILAMENT.other * 100} cm from filaments; common practice`,
     leavesOut: 'Draughts, corners and conduction. A thermometer after an hour settles it.',
   };
   if (resolved.groups.length === 0)
-    return unknownReadout(id, label, dimension, 'choose a bulb first', working);
+    return unknownReadout(id, label, dimension, 'choose a lamp first', working);
   const state = severityOf(findings, /^heat\./);
-  const board = nearest
-    ? `${nearest.name} ${showText(show(nearest.distanceM, 'length', 'metric'))} away, about +${Math.round(rise)} K`
-    : 'nothing near that burns';
+  const board = resolved.enclosure
+    ? `case about ${Math.round(enclosureC(resolved, resolved.enclosure))} °C, an estimate`
+    : nearest
+      ? `${nearest.name} ${showText(show(nearest.distanceM, 'length', 'metric'))} away, about +${Math.round(rise)} K`
+      : 'nothing near that burns';
   return {
     id,
     label,

@@ -1,6 +1,6 @@
-import type { Production } from '../document/production';
+import type { Build, Production } from '../document/production';
 import { collectFindings, type Finding } from '../findings/finding';
-import type { Drawing } from '../forms/drawing';
+import type { Drawing, View } from '../forms/drawing';
 import type { ResolvedBuild } from '../forms/resolved';
 import { fallOffCurve, type FallOffPoint } from '../light/falloff';
 import { illuminanceLx } from '../light/illuminance';
@@ -10,8 +10,8 @@ import { heatFindings } from '../power/heat';
 import { loadFindings } from '../power/loadFindings';
 import { planPower, type PowerPlan } from '../power/plan';
 import { accept, refuse, type Result } from '../result';
+import { planCuts, type CutPlan } from '../shop/cutPlan';
 import { planPurchase, type Purchase } from '../shop/purchase';
-import { labelFindings } from '../units/sanity';
 import { compare, type Comparison, type Contender } from '../verdict/compare';
 import { colourFindings, colourRung, flickerFindings, flickerRung } from './colourRungs';
 import {
@@ -38,6 +38,7 @@ export interface Readouts {
   facts: ResolvedBuild['facts'];
   pieces: ResolvedBuild['pieces'];
   steps: ResolvedBuild['steps'];
+  cuts: CutPlan;
   purchase: Purchase;
   evenness: Evenness | null;
   fallOff: FallOffPoint[];
@@ -50,7 +51,12 @@ export interface Readouts {
   /** of the worst-rendering bulb in it */
   criRa: number | null;
   drawing: Drawing | null;
+  /** the build's parameters with what the fill mode worked out */
+  parameters: Build['parameters'];
 }
+
+/** Cutting plans tried on every change; the Cut & buy station looks longer. */
+const QUICK_STARTS = 5;
 
 export interface EvaluateOptions {
   /** cells along each side of the evenness grid, 2…64 */
@@ -93,7 +99,15 @@ function unresolved({ build }: Scene): Readouts {
     facts: [],
     pieces: [],
     steps: [],
-    purchase: { lines: [], spentNowMinor: 0, fullMinor: 0, fullPerLightMinor: 0 },
+    cuts: { plans: [], unchosen: [] },
+    purchase: {
+      lines: [],
+      spentNowMinor: 0,
+      stockMinor: 0,
+      fullMinor: 0,
+      fullPerLightMinor: 0,
+      unpriced: 0,
+    },
     evenness: null,
     fallOff: [],
     comparisons: [],
@@ -103,18 +117,20 @@ function unresolved({ build }: Scene): Readouts {
     cctK: null,
     criRa: null,
     drawing: null,
+    parameters: build.parameters,
   };
 }
 
 function readoutsOf(
   scene: Scene,
-  { form, parameters, resolved }: Resolution,
+  { form, parameters, resolved, views }: Resolution,
   options: EvaluateOptions,
 ): Readouts {
-  const { document, build, shot, circuit, context } = scene;
+  const { document, build, shot, circuit, context, shelf } = scene;
   const light = evaluateLight(resolved, shot, options.gridCells);
   const plan = planPower(resolved, circuit, otherLoadA(scene), context.part, build.copies);
-  const purchase = planPurchase(resolved.needs, build.copies, context.bulb, context.part);
+  const cuts = planCuts(resolved.pieces, build.copies, context.part, { starts: QUICK_STARTS });
+  const purchase = planPurchase(resolved.needs, build.copies, cuts, shelf);
   const flicker = flickerRung(light, resolved, shot, circuit);
   const findings = collectFindings(
     resolved.findings,
@@ -124,7 +140,7 @@ function readoutsOf(
     lightFindings(light, resolved, shot),
     colourFindings(resolved, shot),
     flickerFindings(flicker, resolved),
-    resolved.groups.flatMap(({ unit }) => labelFindings(unit.bulb)),
+    resolved.groups.flatMap((group) => group.labelFindings),
   );
   const contender = contenderOf(form.name, scene, resolved, light, plan, purchase);
   const farthest = Math.max(3, shot.distanceM * 2.5);
@@ -146,6 +162,7 @@ function readoutsOf(
     facts: resolved.facts,
     pieces: resolved.pieces,
     steps: resolved.steps,
+    cuts,
     purchase,
     evenness: light.totalLx > 0 ? light.evenness : null,
     fallOff: light.totalLx > 0 ? fallOffCurve(light.field, resolved.frontM, 0.3, farthest) : [],
@@ -155,9 +172,14 @@ function readoutsOf(
     filled: light.totalLx / light.targetLx,
     cctK: light.cctK,
     criRa: worstCri(resolved),
-    drawing: form.draw(parameters, context),
+    drawing: drawn(form.draw(parameters, context), views),
+    parameters: parameters as Build['parameters'],
   };
 }
+
+const drawn = (drawing: Drawing, more: readonly View[]): Drawing => ({
+  views: [...drawing.views, ...more],
+});
 
 function worstCri({ groups }: ResolvedBuild): number | null {
   return groups.length ? Math.min(...groups.map(({ unit }) => unit.criRa.value)) : null;

@@ -1,7 +1,9 @@
 import { mixedCctK, type MixPart } from '../colour/mix';
 import type { Shot } from '../document/shot';
 import type { ResolvedBuild } from '../forms/resolved';
-import { returnedLight } from '../light/annulus';
+import { returnedLight } from '../light/returned';
+import { extraction, mouthPatches, stackLayers } from '../light/mouth';
+import { mired } from '../colour/mired';
 import { packEmitters, type Emitter, type EmitterField } from '../light/emitter';
 import { evennessOver, type Evenness } from '../light/evenness';
 import { exposureTimeS, stopsBetween, targetIlluminanceLx } from '../light/exposure';
@@ -16,6 +18,8 @@ export interface LightResult {
   directLx: number;
   /** by way of the build's own surfaces */
   returnedLx: number;
+  /** share of the lamps' light that leaves by the mouth; null for an open array */
+  extraction: number | null;
   totalLx: number;
   targetLx: number;
   exposureTimeS: number;
@@ -49,8 +53,11 @@ export function shotTargetLx(shot: Shot): number {
  * @param gridCells cells along each side of the evenness grid
  */
 export function evaluateLight(resolved: ResolvedBuild, shot: Shot, gridCells = 16): LightResult {
-  const { emitters, surfaces, apparent, array, frontM } = resolved;
-  const returned = returnedLight(emitters, surfaces);
+  const { surfaces, apparent, array, frontM, mouth } = resolved;
+  const sentLm = resolved.emitters.reduce((sum, emitter) => sum + emitter.luminousFluxLm, 0);
+  const eta = mouth && extraction(mouth);
+  const emitters = mouth ? mouthPatches(mouth, sentLm * extraction(mouth)) : resolved.emitters;
+  const returned = mouth ? [] : returnedLight(emitters, surfaces);
   const field = packEmitters([...emitters, ...returned]);
   const subject = [0, 0, frontM + shot.distanceM] as const;
   const lux = (some: readonly Emitter[]) => illuminanceLx(packEmitters(some), subject, FACING);
@@ -58,19 +65,30 @@ export function evaluateLight(resolved: ResolvedBuild, shot: Shot, gridCells = 1
   const returnedLx = lux(returned);
   const totalLx = directLx + returnedLx;
   const targetLx = shotTargetLx(shot);
-  const groupLx = resolved.groups.map((group) => lux(group.emitters.map((i) => emitters[i]!)));
+  const groupLx = resolved.groups.map((group) => {
+    const own = group.emitters.map((i) => resolved.emitters[i]!);
+    // Behind a mouth every lamp's light is mixed: shares follow the lumens.
+    const ownLm = own.reduce((sum, emitter) => sum + emitter.luminousFluxLm, 0);
+    return mouth ? (sentLm > 0 ? (directLx * ownLm) / sentLm : 0) : lux(own);
+  });
   const widthM = Math.min(apparent.widthM, apparent.heightM);
   return {
     field,
     directLx,
     returnedLx,
+    extraction: eta,
     totalLx,
     targetLx,
     exposureTimeS: exposureTimeS(shot.shutterAngleDeg, shot.frameRateHz),
     marginStops: stopsBetween(totalLx, targetLx),
     angleDeg: angularSizeDeg(widthM, shot.distanceM),
     noseHalfShadowM: halfShadowM(widthM, shot.distanceM, NOSE_M),
-    shadows: separateShadows(array.spacingM, array.emitterWidthM, shot.distanceM, NOSE_M),
+    shadows: separateShadows(
+      mouth ? Infinity : array.spacingM,
+      array.emitterWidthM,
+      shot.distanceM,
+      NOSE_M,
+    ),
     evenness: evennessOver(
       field,
       subject[2],
@@ -79,13 +97,30 @@ export function evaluateLight(resolved: ResolvedBuild, shot: Shot, gridCells = 1
       gridCells,
       gridCells,
     ),
-    cctK: mixedCctK(
-      resolved.groups.map((group, i): MixPart => ({
-        cctK: cctAtLevel(group),
-        illuminanceLx: groupLx[i]!,
-      })),
+    cctK: throughLayers(
+      mixedCctK(
+        resolved.groups.map((group, i): MixPart => ({
+          cctK: cctAtLevel(group),
+          illuminanceLx: groupLx[i]!,
+        })),
+      ),
+      mouth ? stackLayers(mouth.layers).shiftMired : 0,
     ),
     groupLx,
-    luminousFluxLm: emitters.reduce((sum, emitter) => sum + emitter.luminousFluxLm, 0),
+    luminousFluxLm: sentLm,
   };
 }
+
+/** Light reached over light wanted at the shot's place; what “enough for the shot” is solved with. */
+export function lightMargin(resolved: ResolvedBuild, shot: Shot): number {
+  const { emitters, mouth, surfaces, frontM } = resolved;
+  const sentLm = emitters.reduce((sum, emitter) => sum + emitter.luminousFluxLm, 0);
+  const all = mouth
+    ? mouthPatches(mouth, sentLm * extraction(mouth))
+    : [...emitters, ...returnedLight(emitters, surfaces)];
+  const subject = [0, 0, frontM + shot.distanceM] as const;
+  return illuminanceLx(packEmitters(all), subject, FACING) / shotTargetLx(shot);
+}
+
+const throughLayers = (cctK: number | null, shiftMired: number): number | null =>
+  cctK === null || shiftMired === 0 ? cctK : 1e6 / (mired(cctK) + shiftMired);

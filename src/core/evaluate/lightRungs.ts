@@ -1,13 +1,14 @@
 import type { Shot } from '../document/shot';
 import type { ResolvedBuild } from '../forms/resolved';
 import { fNumberFor, isoSpeedFor } from '../light/exposure';
+import { stackLayers } from '../light/mouth';
 import { nearestMark } from '../light/softness';
 import type { Origin } from '../origin';
 import { show, showText, stopsInWords, threeFigures } from '../quantity';
 import type { LightResult } from './light';
 import { leastSure, unknownReadout, type Readout, type WorkingInput } from './readout';
 
-const NO_LIGHT = 'choose a bulb first';
+const NO_LIGHT = 'choose a lamp first';
 
 const given = (
   symbol: string,
@@ -25,29 +26,23 @@ export function lightRung(light: LightResult, resolved: ResolvedBuild, shot: Sho
   const { directLx, returnedLx, totalLx, targetLx } = light;
   const boardShare = totalLx > 0 ? returnedLx / totalLx : 0;
   const working = {
-    formula: 'E = Σ I(θ) · cos β / d²  +  light returned by the board',
-    substituted: `${threeFigures(directLx)} lx + ${threeFigures(returnedLx)} lx = ${threeFigures(totalLx)} lx`,
+    ...(light.extraction === null
+      ? openFormula(directLx, returnedLx)
+      : mouthFormula(light, light.extraction)),
     inputs: [
       given(
         'Φ',
-        'luminous flux of all bulbs',
+        'luminous flux of all lamps',
         light.luminousFluxLm,
         'luminousFlux',
         fluxOrigin(resolved),
       ),
       given('d', 'distance from the light’s front', shot.distanceM, 'length'),
-      given('n', 'bulbs', resolved.emitters.length, 'count'),
-      given(
-        'ρ',
-        'reflectance of the board’s front',
-        resolved.surfaces[0]?.reflectance ?? 0,
-        'ratio',
-        'typical',
-      ),
+      ...inputsOf(resolved),
     ],
-    source: 'Photometric law of distance; board as an even Lambertian ring',
+    source: 'Photometric law of distance; boards and mouths as even Lambertian surfaces',
     leavesOut:
-      'Bulbs shading one another, the room’s walls, dust and voltage. Expect ± 20 %; a lux meter settles it.',
+      'Lamps shading one another, hot spots behind thin layers, the room’s walls, dust and voltage. Expect ± 20 %, ± 40 % behind layers; a lux meter settles it.',
   };
   if (totalLx <= 0) return unknownReadout(id, label, dimension, NO_LIGHT, working);
   return {
@@ -56,11 +51,44 @@ export function lightRung(light: LightResult, resolved: ResolvedBuild, shot: Sho
     value: totalLx,
     dimension,
     target: { value: targetLx, dimension, label: 'target' },
-    words: `${Math.round(boardShare * 100)} % by way of the board`,
+    words:
+      light.extraction === null
+        ? `${Math.round(boardShare * 100)} % by way of the board`
+        : `estimate: ${Math.round(light.extraction * 100)} % of the light gets out`,
     state: light.marginStops < -0.25 ? 'look' : 'ok',
     origin: leastSure([fluxOrigin(resolved), 'computed']),
     working,
   };
+}
+
+const openFormula = (directLx: number, returnedLx: number) => ({
+  formula: 'E = Σ I(θ) · cos β / d²  +  light returned by the board',
+  substituted: `${threeFigures(directLx)} lx + ${threeFigures(returnedLx)} lx = ${threeFigures(directLx + returnedLx)} lx`,
+});
+
+const mouthFormula = (light: LightResult, eta: number) => ({
+  formula:
+    'E = Σ Φ·η/(n·π) · cos α · cos β / d² over n patches of the mouth,  η = τ·a / (1 − ρd·ρ·p)',
+  substituted: `η = ${threeFigures(eta)}: ${threeFigures(light.luminousFluxLm)} lm become ${threeFigures(light.luminousFluxLm * eta)} lm at the mouth, ${threeFigures(light.totalLx)} lx at the subject`,
+});
+
+function inputsOf({ mouth, surfaces, emitters }: ResolvedBuild): WorkingInput[] {
+  if (!mouth) {
+    const rho = surfaces[0]?.reflectance ?? 0;
+    return [
+      given('n', 'points of light', emitters.length, 'count', 'computed'),
+      given('ρ', 'reflectance of the board’s front', rho, 'ratio', 'typical'),
+    ];
+  }
+  const { transmittance, backReflectance } = stackLayers(mouth.layers);
+  return [
+    given('τ', 'transmittance of the layers', transmittance, 'ratio', 'typical'),
+    given('ρd', 'what they send back', backReflectance, 'ratio', 'typical'),
+    ...(mouth.cavity
+      ? [given('ρ', 'reflectance inside', mouth.cavity.reflectance, 'ratio', 'typical')]
+      : []),
+    given('f0', 'share that reaches the mouth directly', mouth.directShare, 'ratio', 'computed'),
+  ];
 }
 
 export function stopsRung(light: LightResult, resolved: ResolvedBuild, shot: Shot): Readout {

@@ -1,13 +1,16 @@
 /** Layers say what a line means at the bench; screens and files style them. */
-export type Layer = 'cut' | 'drill' | 'mark' | 'part' | 'cord' | 'glass' | 'hidden' | 'centre';
+export type Layer =
+  'cut' | 'score' | 'drill' | 'mark' | 'part' | 'cord' | 'tape' | 'glass' | 'hidden' | 'centre';
 
 interface Inked {
   layer: Layer;
   /** what the shape belongs to; findings point at it */
   ref?: string;
+  /** what it is, for lists */
+  label?: string;
 }
 
-/** Shapes in metres, x right, y up. */
+/** Shapes in metres, x right, y up; arcs anticlockwise in radians. */
 export type Shape =
   | (Inked & { kind: 'circle'; x: number; y: number; r: number })
   | (Inked & { kind: 'polyline'; points: readonly (readonly [number, number])[]; closed?: boolean })

@@ -1,11 +1,12 @@
 import type * as z from 'zod/mini';
 import type { Circuit } from '../document/circuit';
-import type { Shot } from '../document/shot';
-import type { BulbId, PartId } from '../ids';
+import type { Shot, Use } from '../document/shot';
+import type { BulbId, PartId, UnitId } from '../ids';
 import type { Part, Role } from '../materials/part';
 import type { Dimension } from '../quantity';
 import type { Problem } from '../result';
 import type { Bulb } from '../units/bulb';
+import type { Category, Unit } from '../units/unit';
 import type { Drawing } from './drawing';
 import type { ResolvedBuild } from './resolved';
 
@@ -15,6 +16,7 @@ export interface FormContext {
   circuit: Circuit;
   bulb: (id: BulbId | null) => Bulb | null;
   part: (id: PartId | null) => Part | null;
+  unit: (id: UnitId | null) => Unit | null;
 }
 
 interface FieldBase {
@@ -39,11 +41,32 @@ export type Field =
     })
   | (FieldBase & { kind: 'choice'; options: readonly { value: string | number; label: string }[] })
   | (FieldBase & { kind: 'part'; role: Role; optional: boolean })
+  | (FieldBase & { kind: 'unit'; category: Category })
   | (FieldBase & { kind: 'groups' });
 
 export interface Range {
   min: number;
   max: number;
+}
+
+/** How “as many as fit”, “enough for the shot” and “use up what is on hand” find their number. */
+export interface Fill<P> {
+  /** the counted or measured parameter that is filled in; the mode sits in `fillMode` */
+  parameter: keyof P & string;
+  /** smallest step of it: 1, or a tape's cut increment */
+  step: (parameters: P, context: FormContext) => number;
+  /** most that fits, whatever the parameter says now */
+  most: (parameters: P, context: FormContext) => number;
+  /** what the chosen unit has on hand */
+  onHand: (parameters: P, context: FormContext) => number;
+}
+
+/** What the gallery says of a form; sizes, money, hours and light are worked out, not written down. */
+export interface Gallery {
+  goodFor: readonly Use[];
+  skill: 1 | 2 | 3;
+  /** one sentence: when to reach for it */
+  reach: string;
 }
 
 /**
@@ -54,9 +77,11 @@ export interface FormDefinition<P = unknown> {
   id: string;
   name: string;
   summary: string;
+  gallery: Gallery;
   parameters: z.ZodMiniType<P>;
   fields: readonly Field[];
   defaults: () => P;
+  fill?: Fill<P>;
   /** What cannot be made at all with these parameters; path names the parameter. */
   problems: (parameters: P, context: FormContext) => Problem[];
   /** Where a handle or an arrow key must stop, by parameter. */

@@ -1,13 +1,42 @@
 import { accept, type Problem, type Result } from '../result';
-import { bulbRing } from './bulb-ring';
 import type { Wording } from '../schema';
+import { bulbBoard } from './bulb-board';
+import { bulbRing } from './bulb-ring';
+import { clampLamp } from './clamp-lamp';
+import { coveredBounce } from './covered-bounce';
+import { foamBox } from './foam-box';
 import type { FormDefinition } from './form';
+import { overheadFrame } from './overhead-frame';
+import { panelStack } from './panel-stack';
+import { plainSource } from './plain-source';
+import { sandwichPanel } from './sandwich-panel';
+import { stripPan } from './strip-pan';
+import { stripRing } from './strip-ring';
+import { tubeBank } from './tube-bank';
+import { tubeLight } from './tube-light';
+import { workLight } from './work-light';
 
 /**
- * The registry. Definitions keep their own parameter type inside their folder; from outside they
- * are reached only through `readParameters`, which is what makes the cast sound.
+ * The registry, in the handbook's order. Definitions keep their own parameter type inside their
+ * folder; from outside they are reached only through `readParameters`, which is what makes the cast
+ * sound.
  */
-const REGISTERED = [bulbRing] as unknown as readonly FormDefinition[];
+const REGISTERED = [
+  bulbRing,
+  stripRing,
+  bulbBoard,
+  tubeBank,
+  stripPan,
+  foamBox,
+  sandwichPanel,
+  tubeLight,
+  coveredBounce,
+  overheadFrame,
+  workLight,
+  clampLamp,
+  panelStack,
+  plainSource,
+] as unknown as readonly FormDefinition[];
 
 export const FORMS: ReadonlyMap<string, FormDefinition> = new Map(
   REGISTERED.map((form) => [form.id, form]),

@@ -1,25 +1,31 @@
 import type { Finding } from '../findings/finding';
-import type { BulbId, PartId } from '../ids';
+import type { BulbId, PartId, UnitId } from '../ids';
+import type { Mouth } from '../light/mouth';
 import type { Emitter, ReflectingSurface } from '../light/emitter';
+import type { HardwareId } from '../materials/hardware';
 import type { Measure } from '../materials/part';
 import type { Dimension } from '../quantity';
-import type { EffectiveBulb } from '../units/effective';
+import type { EffectiveUnit } from '../units/effective';
+import type { Shape } from './drawing';
 
 /** Units that are dimmed together. */
 export interface LampGroup {
   name: string;
-  unit: EffectiveBulb;
+  unit: EffectiveUnit;
   count: number;
   /** light level 0…1 */
   level: number;
   /** indices into the build's emitters */
   emitters: readonly number[];
+  /** traps in the unit's own label */
+  labelFindings: readonly Finding[];
 }
 
 /** One mains load, in wiring order. */
 export interface Load {
   ref: string;
-  group: number;
+  /** apparent power P/pf with every dimmer fully up, volt-amperes */
+  apparentVa: number;
   /** cord from the load before it (from the plug, for the first), metres */
   cordM: number;
 }
@@ -37,27 +43,50 @@ export interface Wiring {
   loads: Load[];
 }
 
-export interface Point {
-  x: number;
-  y: number;
-}
-
-/** A flat piece to be cut; lengths in metres, angles in radians. */
-export interface Piece {
+interface PieceBase {
   name: string;
   partId: PartId | null;
   count: number;
-  /** rectangle of stock it takes */
-  stockWidthM: number;
-  stockHeightM: number;
-  thicknessM: number;
-  circles: readonly (Point & { radiusM: number; layer: 'cut' | 'drill' | 'mark'; label: string })[];
   markOut: readonly string[];
 }
 
-/** How much of something one light takes. */
+/** A flat piece of board; the outline and everything on it in metres, from the lower left corner. */
+export interface SheetPiece extends PieceBase {
+  kind: 'sheet';
+  /** rectangle of stock it takes */
+  widthM: number;
+  heightM: number;
+  thicknessM: number;
+  shapes: readonly Shape[];
+  mayTurn: boolean;
+  areaM2: number;
+  /** what falls out of its middle and can serve for smaller pieces */
+  hole?: { x: number; y: number; w: number; h: number };
+}
+
+export interface StickPiece extends PieceBase {
+  kind: 'stick';
+  lengthM: number;
+}
+
+/** A cloth, film or foil from the roll; several lengths are sewn or joined when it is wider. */
+export interface ClothPiece extends PieceBase {
+  kind: 'cloth';
+  widthM: number;
+  heightM: number;
+  seamM: number;
+  hemM: number;
+}
+
+export type Piece = SheetPiece | StickPiece | ClothPiece;
+
+/** How much of something one light takes. Boards, sticks and cloth follow from the pieces instead. */
 export interface Need {
-  item: { kind: 'bulb'; id: BulbId } | { kind: 'part'; id: PartId };
+  item:
+    | { kind: 'bulb'; id: BulbId }
+    | { kind: 'part'; id: PartId }
+    | { kind: 'unit'; id: UnitId }
+    | { kind: 'hardware'; id: HardwareId };
   quantity: number;
   measure: Measure;
   why: string;
@@ -83,13 +112,25 @@ export interface LayoutFact {
 
 export interface Flammable {
   name: string;
-  burns: 'wood' | 'foam' | 'cloth';
+  burns: 'wood' | 'foam' | 'cloth' | 'film';
   distanceM: number;
   ref: string;
   /** parameter that moves it away */
   field: string;
   /** that parameter's value, when raising it adds to the distance metre for metre */
   raiseFromM: number | null;
+}
+
+/** A case that keeps its lamps' heat in. */
+export interface Enclosure {
+  /** outside surface that gives the heat off */
+  areaM2: number;
+  /** shut all round, or with a mouth closed by layers */
+  closed: boolean;
+  /** lowest softening or scorching limit among its walls and layers; null when unknown */
+  limitC: number | null;
+  ref: string;
+  field: string;
 }
 
 /**
@@ -99,6 +140,9 @@ export interface Flammable {
 export interface ResolvedBuild {
   emitters: Emitter[];
   surfaces: ReflectingSurface[];
+  /** a closed or covered front through which all light leaves; null for an open array */
+  mouth: Mouth | null;
+  enclosure: Enclosure | null;
   groups: LampGroup[];
   /** where findings about the lamps point */
   lampsAt: { drawing: string; field: string };

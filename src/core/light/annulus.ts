@@ -1,5 +1,5 @@
 import { backwardShare, prepareSpread } from '../units/spread';
-import type { Emitter, ReflectingSurface } from './emitter';
+import type { AnnulusSurface, Emitter } from './emitter';
 
 const AZIMUTHS = 48;
 const PATCHES_AROUND = 32;
@@ -10,7 +10,7 @@ const PATCHES_AROUND = 32;
  * azimuths by the midpoint rule.
  * @returns 0…1; 0 for an emitter in or below the plane
  */
-export function shareOnAnnulus(emitter: Emitter, annulus: ReflectingSurface): number {
+export function shareOnAnnulus(emitter: Emitter, annulus: AnnulusSurface): number {
   const height = emitter.positionM[2] - annulus.heightM;
   if (height <= 0 || emitter.axis[2] < 1 - 1e-9) return 0;
   const spread = prepareSpread(emitter.spread);
@@ -45,7 +45,7 @@ const GAUSS = [0.5 - Math.sqrt(3) / 6, 0.5 + Math.sqrt(3) / 6];
  * the whole ring, which is a fair estimate beyond about one ring width away.
  * @param arrivingLm flux that lands on the ring
  */
-export function annulusPatches(annulus: ReflectingSurface, arrivingLm: number): Emitter[] {
+export function annulusPatches(annulus: AnnulusSurface, arrivingLm: number): Emitter[] {
   const luminousFluxLm = (arrivingLm * annulus.reflectance) / (PATCHES_AROUND * GAUSS.length);
   const inner = annulus.innerRadiusM ** 2;
   const outer = annulus.outerRadiusM ** 2;
@@ -63,22 +63,17 @@ export function annulusPatches(annulus: ReflectingSurface, arrivingLm: number): 
   });
 }
 
-/** Every emitter's light that returns from the surfaces, as patches. */
-export function returnedLight(
-  emitters: readonly Emitter[],
-  surfaces: readonly ReflectingSurface[],
-): Emitter[] {
-  return surfaces.flatMap((surface) => {
-    const seen = new Map<string, number>();
-    const arriving = emitters.reduce((sum, emitter) => {
-      // Rings repeat the same height and radius: one integral serves all of them.
-      const away = Math.hypot(emitter.positionM[0], emitter.positionM[1]);
-      const beam = emitter.spread.class === 'reflector' ? emitter.spread.beamAngleDeg : 0;
-      const key = `${away.toFixed(6)} ${emitter.positionM[2]} ${emitter.spread.class} ${beam}`;
-      const share = seen.get(key) ?? shareOnAnnulus(emitter, surface);
-      seen.set(key, share);
-      return sum + share * emitter.luminousFluxLm;
-    }, 0);
-    return arriving > 0 ? annulusPatches(surface, arriving) : [];
-  });
+/** Light that returns from a ring, as patches. */
+export function annulusReturn(emitters: readonly Emitter[], surface: AnnulusSurface): Emitter[] {
+  const seen = new Map<string, number>();
+  const arriving = emitters.reduce((sum, emitter) => {
+    // Rings repeat the same height and radius: one integral serves all of them.
+    const away = Math.hypot(emitter.positionM[0], emitter.positionM[1]);
+    const beam = emitter.spread.class === 'reflector' ? emitter.spread.beamAngleDeg : 0;
+    const key = `${away.toFixed(6)} ${emitter.positionM[2]} ${emitter.spread.class} ${beam}`;
+    const share = seen.get(key) ?? shareOnAnnulus(emitter, surface);
+    seen.set(key, share);
+    return sum + share * emitter.luminousFluxLm;
+  }, 0);
+  return arriving > 0 ? annulusPatches(surface, arriving) : [];
 }

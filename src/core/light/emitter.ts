@@ -11,15 +11,25 @@ export interface Emitter {
   spread: Spread;
 }
 
-/** A lit surface that gives light back evenly and by Lambert's law. */
-export interface ReflectingSurface {
+/** A ring in the plane z = heightM, facing +z, that gives light back evenly by Lambert's law. */
+export interface AnnulusSurface {
   kind: 'annulus';
   innerRadiusM: number;
   outerRadiusM: number;
-  /** plane of the surface, facing +z */
   heightM: number;
   reflectance: number;
 }
+
+/** A rectangle round the axis in the plane z = heightM, facing +z, reflecting by Lambert's law. */
+export interface RectangleSurface {
+  kind: 'rectangle';
+  widthM: number;
+  depthM: number;
+  heightM: number;
+  reflectance: number;
+}
+
+export type ReflectingSurface = AnnulusSurface | RectangleSurface;
 
 /**
  * Emitters laid out for the kernel, ten numbers each:
@@ -44,6 +54,8 @@ function coefficients(spread: Spread): Coefficients {
       return [peak / 2, peak / 2, 0, 0];
     case 'side':
       return [0.35 * peak, 0, 0.65 * peak, 0];
+    case 'tube':
+      return [0, 0, peak, 0];
     case 'lambert':
     case 'reflector':
       return [0, peak, 0, exponent];

@@ -28,6 +28,9 @@ export function nearestMark(angleDeg: number): string {
   return MARKS.reduce((best, mark) => (far(mark[0]) < far(best[0]) ? mark : best))[1];
 }
 
+/** Shadow edges closer than this run into one on skin [common practice]. */
+const LEAST_STEP_M = 0.001;
+
 export interface SeparateShadows {
   /** clear space between neighbouring emitters divided by one emitter's width */
   gapInGlobes: number;
@@ -52,6 +55,7 @@ export function separateShadows(
   return {
     gapInGlobes,
     stepM: alone ? 0 : halfShadowM(spacingM, toEdgeM, edgeToSurfaceM),
-    separate: !alone && gapInGlobes > 1,
+    separate:
+      !alone && gapInGlobes > 1 && halfShadowM(spacingM, toEdgeM, edgeToSurfaceM) > LEAST_STEP_M,
   };
 }

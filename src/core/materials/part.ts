@@ -1,8 +1,9 @@
 import * as z from 'zod/mini';
-import { range, text, wholeRange } from '../schema';
+import { list, range, text, wholeRange } from '../schema';
 import { partIdSchema } from '../ids';
 import { CORD_IDS } from '../power/cord';
 import { BASES } from '../units/bulb';
+import { HARDWARE_IDS } from './hardware';
 
 /** What a pack is counted in. */
 export const MEASURES = ['piece', 'm', 'm²', 'l'] as const;
@@ -16,6 +17,8 @@ const common = {
   /** how much a pack holds, in `measure` */
   packSize: range(0.001, 10_000),
   onHand: range(0, 100_000),
+  /** whether what is used from stock is money spent, or free */
+  onHandCounts: z.boolean(),
 };
 
 const sheet = z.object({
@@ -28,6 +31,78 @@ const sheet = z.object({
   densityKgPerM3: range(10, 9000),
   /** how it answers heat: wood chars, foam melts, metal does neither */
   burns: z.enum(['wood', 'foam', 'no']),
+  /** grain or flutes: pieces keep their direction */
+  grain: z.boolean(),
+  /** left-overs in the shed, used before a new sheet is cut */
+  offCuts: list(
+    z.object({ widthM: range(0.02, 4), heightM: range(0.02, 4), count: wholeRange(1, 100) }),
+    0,
+    50,
+  ),
+});
+const stick = z.object({
+  ...common,
+  role: z.literal('stick'),
+  measure: z.literal('piece'),
+  stockLengthM: range(0.1, 12),
+  profile: z.enum(['round', 'square']),
+  /** outer size across */
+  diameterM: range(0.003, 0.4),
+  /** wall thickness; 0 for a solid bar */
+  wallM: range(0, 0.05),
+  massKgPerM: range(0.01, 20),
+  /** Young's modulus, for its sag; GPa */
+  stiffnessGPa: range(0.5, 250),
+  offCuts: list(z.object({ lengthM: range(0.02, 12), count: wholeRange(1, 100) }), 0, 50),
+});
+const diffusion = z.object({
+  ...common,
+  role: z.literal('diffusion'),
+  measure: z.literal('m'),
+  /** width of the roll or bolt */
+  widthM: range(0.1, 6),
+  transmittance: range(0.02, 1),
+  backReflectance: range(0, 0.9),
+  /** half-peak width of a beam after it, degrees; 110 and more scatters fully */
+  spreadDeg: range(0, 180),
+  shiftMired: range(-100, 100),
+  limitC: range(40, 600),
+  origin: z.enum(['typical', 'label', 'metered', 'user']),
+});
+const supply = z.object({
+  ...common,
+  role: z.literal('supply'),
+  measure: z.literal('piece'),
+  voltageV: range(3, 60),
+  ratedW: range(1, 2000),
+  powerFactor: range(0.3, 1),
+  massKg: range(0.02, 10),
+});
+const ballast = z.object({
+  ...common,
+  role: z.literal('ballast'),
+  measure: z.literal('piece'),
+  kind: z.enum(['magnetic', 'electronic']),
+  tubes: wholeRange(1, 4),
+  massKg: range(0.05, 5),
+});
+const clampLamp = z.object({
+  ...common,
+  role: z.literal('clamp-lamp'),
+  measure: z.literal('piece'),
+  base: z.enum(BASES),
+  ratedW: range(5, 1000),
+  reflectorDiameterM: range(0.05, 1),
+  massKg: range(0.05, 5),
+});
+const softbox = z.object({
+  ...common,
+  role: z.literal('softbox'),
+  measure: z.literal('piece'),
+  diameterM: range(0.2, 3),
+  depthM: range(0.1, 2),
+  reflectance: range(0.2, 0.98),
+  massKg: range(0.1, 10),
 });
 const socket = z.object({
   ...common,
@@ -76,10 +151,12 @@ const cloth = z.object({
   role: z.literal('cloth'),
   measure: z.literal('m'),
   widthM: range(0.2, 6),
+  massKgPerM2: range(0.01, 2),
 });
 const hardware = z.object({
   ...common,
   role: z.literal('hardware'),
+  kind: z.enum(HARDWARE_IDS),
   measure: z.enum(['piece', 'm']),
 });
 
@@ -93,6 +170,12 @@ export const partSchema = z.discriminatedUnion('role', [
   paint,
   cloth,
   hardware,
+  stick,
+  diffusion,
+  supply,
+  ballast,
+  clampLamp,
+  softbox,
 ]);
 export type Part = z.infer<typeof partSchema>;
 export type Role = Part['role'];

@@ -1,7 +1,6 @@
 import type { Finding } from '../findings/finding';
 import type { LampGroup, ResolvedBuild } from '../forms/resolved';
 import type { PartOf } from '../materials/part';
-import { isFilament } from '../units/effective';
 import type { PowerPlan } from './plan';
 
 /** LED load a leading-edge dimmer takes, as a share of its filament rating [common practice]. */
@@ -39,22 +38,22 @@ function withoutDimmer(resolved: ResolvedBuild): Finding[] {
 }
 
 function kindFinding(dimmer: PartOf<'dimmer'>, group: LampGroup, index: number): Judgement | null {
-  const { bulb } = group.unit;
+  const { unit } = group;
   const id = `dimmer.kind.${index}`;
-  if (isFilament(bulb.kind)) return null;
-  if (bulb.dimmable === 'no')
+  if (unit.filament) return null;
+  if (unit.dimmable === 'no')
     return {
       id,
       severity: 'stop',
       title: 'These bulbs must not be dimmed',
-      message: `“${bulb.name}” is not dimmable: on any mains dimmer it strobes, hums and can overheat its driver. Leave the dimmer out and switch bulbs off instead, or choose dimmable bulbs.`,
+      message: `“${unit.name}” is not dimmable: on any mains dimmer it strobes, hums and can overheat its driver. Leave the dimmer out and switch bulbs off instead, or choose dimmable bulbs.`,
     };
-  if (bulb.dimmable === 'unknown')
+  if (unit.dimmable === 'unknown')
     return {
       id,
       severity: 'unknown',
       title: 'Dimmable or not?',
-      message: `The label of “${bulb.name}” does not say. Look for the word on the box; without it, do not put it on a dimmer.`,
+      message: `The label of “${unit.name}” does not say. Look for the word on the box; without it, do not put it on a dimmer.`,
     };
   if (dimmer.edge === 'trailing') return null;
   return {
@@ -70,7 +69,7 @@ function sizeFindings(
   groups: readonly LampGroup[],
 ): (Judgement | null)[] {
   const watts = groups.reduce((sum, { count, unit }) => sum + count * unit.wattsW.value, 0);
-  const filament = groups.every(({ unit }) => isFilament(unit.bulb.kind));
+  const filament = groups.every(({ unit }) => unit.filament);
   const mostW = filament ? dimmer.maximumW : dimmer.maximumW * LED_SHARE;
   if (watts > mostW)
     return [

@@ -1,11 +1,8 @@
 import type { Finding } from '../findings/finding';
-import type { Flammable, ResolvedBuild } from '../forms/resolved';
+import type { Enclosure, Flammable, ResolvedBuild } from '../forms/resolved';
 import { show, showText } from '../quantity';
-import { isFilament } from '../units/effective';
 import { buildWatts, wattsAtLevel } from './watts';
 
-/** Household filament lamp to anything that burns [common practice, handbook 05]. */
-export const FILAMENT_CLEARANCE_M = 0.15;
 /** Free-air heat transfer of one face, W/(m²·K) [common practice estimate, handbook 05]. */
 const FACE_W_PER_M2_K = 8;
 /** Share of radiant heat a painted board keeps [typ]. */
@@ -42,21 +39,83 @@ export function boardRiseK(resolved: ResolvedBuild, flammable: Flammable): numbe
 }
 
 export function heatFindings(resolved: ResolvedBuild): Finding[] {
-  const hot = resolved.groups.filter((group) => isFilament(group.unit.bulb.kind));
+  const hot = resolved.groups.flatMap(({ unit }) => unit.keepAwayM ?? []);
   if (buildWatts(resolved.groups).fullW === 0) return [];
+  const open = resolved.enclosure ? enclosureFindings(resolved, resolved.enclosure) : [];
+  if (hot.length === 0) return resolved.enclosure ? open : [coolFinding(resolved)];
   return [
-    ...(hot.length ? resolved.flammables.map(clearanceFinding) : [coolFinding(resolved)]),
-    ...(hot.length ? [burnFinding(resolved)] : []),
+    ...open,
+    ...resolved.flammables.map((flammable) => {
+      const soft = flammable.burns === 'cloth' || flammable.burns === 'film';
+      return clearanceFinding(
+        flammable,
+        Math.max(...hot.map(({ cloth, other }) => (soft ? cloth : other))),
+      );
+    }),
+    burnFinding(resolved),
   ];
 }
 
-function clearanceFinding(flammable: Flammable): Finding {
+/** Free air on the outside of a case, W/(m²·K) [common practice estimate, handbook 05]. */
+const CASE_W_PER_M2_K = 8;
+const ROOM_C = 25;
+const WARM_C = 60;
+
+/** Estimated temperature of a case: ΔT = P_heat/(h·A) over a room of 25 °C, at full level. */
+export function enclosureC(resolved: ResolvedBuild, { areaM2 }: Enclosure): number {
+  const heat = resolved.groups.reduce(
+    (sum, { count, unit }) => sum + count * unit.wattsW.value * unit.heatShare,
+    0,
+  );
+  return ROOM_C + heat / (CASE_W_PER_M2_K * areaM2);
+}
+
+function enclosureFindings(resolved: ResolvedBuild, enclosure: Enclosure): Finding[] {
+  const celsius = Math.round(enclosureC(resolved, enclosure));
+  const where = { drawing: enclosure.ref, field: enclosure.field };
+  const source = 'ΔT = P/(h·A), h ≈ 8 W/(m²·K), room 25 °C; common practice estimate';
+  if (enclosure.closed && resolved.groups.some(({ unit }) => unit.filament))
+    return [
+      {
+        id: 'heat.closed-filament',
+        severity: 'stop',
+        title: 'Hot lamps in a closed case',
+        message:
+          'A filament lamp in a closed case of board, foam or film overheats and sets it on fire. Use LED lamps, or leave the case out.',
+        limit: 'no filament lamps in a closed box',
+        source: 'Common practice',
+        where,
+      },
+    ];
+  const limitC = enclosure.limitC ?? Infinity;
+  const severity = celsius >= limitC ? 'stop' : celsius >= WARM_C ? 'look' : 'ok';
+  const titles = {
+    stop: 'Hotter than its material bears',
+    look: 'The case gets hot',
+    ok: 'The case stays cool enough',
+  };
+  return [
+    {
+      id: 'heat.enclosure',
+      severity,
+      title: titles[severity],
+      message: `About ${celsius} °C outside at full level, an estimate; the inside is warmer. ${severity === 'ok' ? 'Feel it after ten minutes and after an hour.' : 'Fewer watts, a bigger case or holes at top and bottom cool it; drivers die of heat first.'}`,
+      limit: Number.isFinite(limitC)
+        ? `${WARM_C} °C; ${limitC} °C for its weakest layer`
+        : `${WARM_C} °C`,
+      source,
+      where,
+    },
+  ];
+}
+
+function clearanceFinding(flammable: Flammable, keepAwayM: number): Finding {
   const { distanceM, ref, name, field, raiseFromM } = flammable;
   const where = { drawing: ref, field };
-  const limit = `${mm(FILAMENT_CLEARANCE_M)} for household filament lamps`;
+  const limit = `${mm(keepAwayM)} for these lamps`;
   const source = 'Common practice; the lamp maker’s own distance wins';
   const id = `heat.clearance.${ref}`;
-  if (distanceM >= FILAMENT_CLEARANCE_M - 1e-9)
+  if (distanceM >= keepAwayM - 1e-9)
     return {
       id,
       severity: 'ok',
@@ -66,12 +125,12 @@ function clearanceFinding(flammable: Flammable): Finding {
       source,
       where,
     };
-  const needed = Math.ceil((FILAMENT_CLEARANCE_M - distanceM) * 1000) / 1000;
+  const needed = Math.ceil((keepAwayM - distanceM) * 1000) / 1000;
   return {
     id,
     severity: 'stop',
-    title: `The ${name} is too close to hot bulbs`,
-    message: `${mm(distanceM)} from the nearest filament: it can scorch and catch fire while nobody looks. Move it away, or use LED bulbs.`,
+    title: `The ${name} is too close to hot lamps`,
+    message: `${mm(distanceM)} from the nearest filament: it can scorch and catch fire while nobody looks. Move it away, or use LED lamps.`,
     limit,
     source,
     where,
@@ -90,7 +149,7 @@ function clearanceFinding(flammable: Flammable): Finding {
 const coolFinding = (resolved: ResolvedBuild): Finding => ({
   id: 'heat.open-air',
   severity: 'ok',
-  title: 'LED bulbs in open air',
+  title: 'Cool lamps in open air',
   message:
     'Their bases get warm, not hot. Do not close them into a box or wrap them: their drivers die of heat.',
   source: 'Common practice',
@@ -100,9 +159,9 @@ const coolFinding = (resolved: ResolvedBuild): Finding => ({
 const burnFinding = (resolved: ResolvedBuild): Finding => ({
   id: 'heat.burns',
   severity: 'look',
-  title: 'Bulbs that burn fingers',
+  title: 'Lamps that burn fingers',
   message:
-    'Filament bulbs reach 150 °C and more. Let them cool ten minutes before touching, packing or covering; never touch a halogen capsule with bare fingers; keep cloth and paper away.',
+    'Filament lamps reach 150 °C and more. Let them cool ten minutes before touching, packing or covering; never touch a halogen capsule with bare fingers; keep cloth and paper away.',
   source: 'Common practice',
   where: resolved.lampsAt,
 });

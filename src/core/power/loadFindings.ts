@@ -96,8 +96,8 @@ function voltageDrop(plan: PowerPlan, resolved: ResolvedBuild): Finding[] {
     {
       id: 'power.drop',
       severity: over ? 'look' : 'ok',
-      title: over ? 'The far bulbs get less voltage' : 'Little voltage is lost in the cord',
-      message: `${threeFigures(plan.dropV)} V (${threeFigures(share * 100)} %) is lost on the way to the last bulb at full level.${over ? ' The last bulbs are dimmer and, with filaments, redder: use a thicker or shorter cord.' : ''}`,
+      title: over ? 'The far lamps get less voltage' : 'Little voltage is lost in the cord',
+      message: `${threeFigures(plan.dropV)} V (${threeFigures(share * 100)} %) is lost on the way to the last lamp at full level.${over ? ' The last lamps are dimmer and, with filaments, redder: use a thicker or shorter cord.' : ''}`,
       limit: '3 %',
       source: 'Copper after IEC 60028; 3 % is common practice',
       where: { drawing: 'cord', field: resolved.wiring.cord.field },
@@ -132,7 +132,7 @@ const INRUSH_LAMPS = 10;
 
 function inrush(plan: PowerPlan, resolved: ResolvedBuild): Finding[] {
   const drivers = resolved.groups
-    .filter((group) => group.unit.bulb.kind !== 'incandescent')
+    .filter((group) => group.unit.hasDriver)
     .reduce((sum, group) => sum + group.count, 0);
   if (drivers <= INRUSH_LAMPS) return [];
   return [
@@ -140,8 +140,8 @@ function inrush(plan: PowerPlan, resolved: ResolvedBuild): Finding[] {
       id: 'power.inrush',
       severity: 'look',
       title: 'Many drivers start at once',
-      message: `${drivers} bulbs with electronics charge at the same instant; the surge can trip a breaker or weld a small switch. Switch on at the outlet strip, in two halves if the breaker trips.`,
-      limit: `about ${INRUSH_LAMPS} cheap LED bulbs on one switch`,
+      message: `${drivers} lamps with electronics charge at the same instant; the surge can trip a breaker or weld a small switch. Switch on at the outlet strip, in two halves if the breaker trips.`,
+      limit: `about ${INRUSH_LAMPS} cheap LED lamps on one switch`,
       source: 'Common practice',
       where: { drawing: 'plug', field: resolved.wiring.plug.field },
     },
@@ -150,8 +150,9 @@ function inrush(plan: PowerPlan, resolved: ResolvedBuild): Finding[] {
 
 function supplyVoltage(plan: PowerPlan, resolved: ResolvedBuild): Finding[] {
   const { voltageV } = plan.circuit;
-  return resolved.groups.flatMap(({ unit: { bulb } }, index): Finding[] => {
-    const ratio = voltageV / bulb.supplyV;
+  return resolved.groups.flatMap(({ unit: { name, supplyV } }, index): Finding[] => {
+    if (supplyV === null) return [];
+    const ratio = voltageV / supplyV;
     if (ratio > 0.9 && ratio < 1.1) return [];
     const high = ratio >= 1.1;
     return [
@@ -159,11 +160,11 @@ function supplyVoltage(plan: PowerPlan, resolved: ResolvedBuild): Finding[] {
         id: `power.voltage.${index}`,
         severity: high ? 'stop' : 'look',
         title: high
-          ? 'More volts than the bulb is made for'
-          : 'Fewer volts than the bulb is made for',
-        message: `“${bulb.name}” is for ${bulb.supplyV} V, the circuit gives ${voltageV} V. ${high ? 'It bursts, smokes or burns out at once: choose bulbs for this mains.' : 'It glows dim or not at all: choose bulbs for this mains.'}`,
-        limit: `${bulb.supplyV} V ± 10 %`,
-        source: 'Voltage printed on the bulb',
+          ? 'More volts than the lamp is made for'
+          : 'Fewer volts than the lamp is made for',
+        message: `“${name}” is for ${supplyV} V, the circuit gives ${voltageV} V. ${high ? 'It bursts, smokes or burns out at once: choose lamps for this mains.' : 'It glows dim or not at all: choose lamps for this mains.'}`,
+        limit: `${supplyV} V ± 10 %`,
+        source: 'Voltage printed on the lamp',
         where: resolved.lampsAt,
       },
     ];

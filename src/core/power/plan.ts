@@ -37,15 +37,11 @@ export function fullCurrentA(resolved: ResolvedBuild, voltageV: number): number 
 
 /** Voltage lost along the chain: 2·r·Σ Lk·Ik, each length carrying every lamp after it. */
 export function chainDropV(resolved: ResolvedBuild, cord: Cord, voltageV: number): number {
-  const amps = resolved.emitters.map(() => 0);
-  for (const group of resolved.groups)
-    for (const seat of group.emitters)
-      amps[seat] = group.unit.wattsW.value / (voltageV * group.unit.powerFactor.value);
   let beyondA = 0;
   let metreAmperes = 0;
-  for (let k = resolved.wiring.loads.length - 1; k >= 0; k--) {
-    beyondA += amps[k] ?? 0;
-    metreAmperes += resolved.wiring.loads[k]!.cordM * beyondA;
+  for (const { apparentVa, cordM } of resolved.wiring.loads.toReversed()) {
+    beyondA += apparentVa / voltageV;
+    metreAmperes += cordM * beyondA;
   }
   return 2 * ohmPerM(cord.areaMm2) * metreAmperes;
 }

@@ -128,8 +128,8 @@ test('voltage drop along a chain equals the sum worked by hand', () => {
     wiring: {
       ...warm.wiring,
       loads: [
-        { ref: 'a', group: 0, cordM: 10 },
-        { ref: 'b', group: 0, cordM: 2 },
+        { ref: 'a', apparentVa: 60, cordM: 10 },
+        { ref: 'b', apparentVa: 60, cordM: 2 },
       ],
     },
   };

@@ -1,16 +1,15 @@
 import { filamentAtLevel } from '../colour/incandescent';
 import type { LampGroup } from '../forms/resolved';
-import { isFilament } from '../units/effective';
 
 /** Watts of one bulb at its group's level: filaments by the IES exponents, LEDs in proportion [typ]. */
 export function wattsAtLevel({ unit, level }: LampGroup): number {
-  const ratio = isFilament(unit.bulb.kind) ? filamentAtLevel(level).wattsRatio : level;
+  const ratio = unit.filament ? filamentAtLevel(level).wattsRatio : level;
   return unit.wattsW.value * ratio;
 }
 
 /** Colour temperature of a group at its level; only filaments redden. */
 export function cctAtLevel({ unit, level }: LampGroup): number {
-  const reddens = isFilament(unit.bulb.kind) && level > 0;
+  const reddens = unit.filament && level > 0;
   return unit.cctK.value * (reddens ? filamentAtLevel(level).cctRatio : 1);
 }
 

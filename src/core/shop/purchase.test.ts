@@ -1,8 +1,11 @@
 import { nightFerry } from '@/demo/nightFerry';
+import { sceneOf } from '../evaluate/context';
 import type { Need } from '../forms/resolved';
 import { packsFor, planPurchase } from './purchase';
 
-const { bulbs, parts } = nightFerry().shelf;
+const demo = nightFerry();
+const { bulbs, parts } = demo.shelf;
+const { shelf } = sceneOf(demo, demo.builds[0]!);
 const bulb = bulbs.find(({ id }) => id === 'globe-g45-3')!;
 const cord = parts.find(({ id }) => id === 'cord-075')!;
 const needOf = (quantity: number, over: Partial<Need> = {}): Need => ({
@@ -13,12 +16,7 @@ const needOf = (quantity: number, over: Partial<Need> = {}): Need => ({
   ...over,
 });
 const plan = (needs: Need[], copies = 1) =>
-  planPurchase(
-    needs,
-    copies,
-    (id) => bulbs.find((each) => each.id === id) ?? null,
-    (id) => parts.find((each) => each.id === id) ?? null,
-  );
+  planPurchase(needs, copies, { plans: [], unchosen: [] }, shelf);
 
 test('whole packs: sixteen bulbs by the six, four on hand: two packs now, three in full', () => {
   const [line] = plan([needOf(16)]).lines;

@@ -57,6 +57,8 @@ export const bulbSchema = z.object({
   ratedLifeH: z.nullable(range(1, 200_000)),
   warmUpS: range(0, 600),
   onHandCount: wholeRange(0, 10_000),
+  /** whether what is used from stock is money spent, or free */
+  onHandCounts: z.boolean(),
   origins: z.partialRecord(z.enum(SOURCED_FIELDS), labelOrigins),
 });
 export type Bulb = z.infer<typeof bulbSchema>;

@@ -57,15 +57,37 @@ export const KIND_DEFAULTS: Record<BulbKind, KindDefaults> = {
 export const isFilament = (kind: BulbKind): boolean =>
   kind === 'incandescent' || kind === 'halogen';
 
-/** A bulb with every gap filled by a typical figure, each figure with its origin. */
-export interface EffectiveBulb {
-  bulb: Bulb;
+/** A light-giving part with every gap filled by a typical figure, each figure with its origin. */
+export interface EffectiveUnit {
+  id: string;
+  name: string;
   wattsW: Sourced;
   luminousFluxLm: Sourced;
   cctK: Sourced;
   criRa: Sourced;
   powerFactor: Sourced;
+  /** share of the watts that ends as heat near the lamp */
   heatShare: number;
+  /** a glowing wire: it reddens when dimmed and burns what it touches */
+  filament: boolean;
+  /** least distance to things that burn [common practice, handbook 05]; null for cool lamps */
+  keepAwayM: { cloth: number; other: number } | null;
+  /** electronics that charge at switch-on */
+  hasDriver: boolean;
+  dimmable: Bulb['dimmable'];
+  flicker: Bulb['flicker'];
+  /** mains voltage it is made for; null behind a supply */
+  supplyV: number | null;
+  /** false when the label says nothing of colour rendering */
+  criKnown: boolean;
+}
+
+/** Household filament lamp to anything that burns; halogen work light to cloth and in its beam. */
+export const HOUSEHOLD_FILAMENT = { cloth: 0.15, other: 0.15 };
+export const HALOGEN_WORK_LIGHT = { cloth: 0.5, other: 1 };
+
+export interface EffectiveBulb extends EffectiveUnit {
+  bulb: Bulb;
 }
 
 function labelled(bulb: Bulb, field: SourcedField, typical: number): Sourced {
@@ -81,6 +103,15 @@ export function effectiveBulb(bulb: Bulb): EffectiveBulb {
   const fromClaim = bulb.equivalentW === null ? null : lumensOfEquivalent(bulb.equivalentW);
   return {
     bulb,
+    id: bulb.id,
+    name: bulb.name,
+    filament: isFilament(bulb.kind),
+    keepAwayM: isFilament(bulb.kind) ? HOUSEHOLD_FILAMENT : null,
+    hasDriver: !isFilament(bulb.kind),
+    dimmable: bulb.dimmable,
+    flicker: bulb.flicker,
+    supplyV: bulb.supplyV,
+    criKnown: bulb.criRa !== null,
     wattsW: sourced(bulb.wattsW, originOf(bulb, 'wattsW')),
     luminousFluxLm: labelled(
       bulb,
@@ -95,7 +126,7 @@ export function effectiveBulb(bulb: Bulb): EffectiveBulb {
 }
 
 /** Luminous efficacy of one bulb, lm/W. */
-export const efficacyLmPerW = (unit: EffectiveBulb): number =>
+export const efficacyLmPerW = (unit: EffectiveUnit): number =>
   unit.luminousFluxLm.value / unit.wattsW.value;
 
 /** Money per thousand lumens, in minor units, at the price of one piece of a pack. */

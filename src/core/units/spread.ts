@@ -7,6 +7,7 @@ export const spreadSchema = z.discriminatedUnion('class', [
   z.object({ class: z.literal('forward') }),
   z.object({ class: z.literal('side') }),
   z.object({ class: z.literal('lambert') }),
+  z.object({ class: z.literal('tube') }),
   z.object({ class: z.literal('reflector'), beamAngleDeg: range(2, 170) }),
 ]);
 export type Spread = z.infer<typeof spreadSchema>;
@@ -41,6 +42,9 @@ export function prepareSpread(spread: Spread): PreparedSpread {
       return { class: 'side', peakPerLm: 1 / (sphere * SIDE_MEAN), exponent: 0 };
     case 'lambert':
       return { class: 'lambert', peakPerLm: 1 / Math.PI, exponent: 1 };
+    // I ∝ sin(angle to the tube's axis); Φ = π²·I0 [handbook 02].
+    case 'tube':
+      return { class: 'tube', peakPerLm: 1 / Math.PI ** 2, exponent: 0 };
     case 'reflector': {
       const exponent = exponentOfBeam(spread.beamAngleDeg);
       return { class: 'reflector', peakPerLm: (exponent + 1) / (2 * Math.PI), exponent };
@@ -57,6 +61,8 @@ export function intensityPerLm(spread: PreparedSpread, cosTheta: number): number
       return spread.peakPerLm * 0.5 * (1 + cosTheta);
     case 'side':
       return spread.peakPerLm * (0.35 + 0.65 * Math.sqrt(Math.max(0, 1 - cosTheta * cosTheta)));
+    case 'tube':
+      return spread.peakPerLm * Math.sqrt(Math.max(0, 1 - cosTheta * cosTheta));
     case 'lambert':
       return cosTheta > 0 ? spread.peakPerLm * cosTheta : 0;
     case 'reflector':
@@ -78,6 +84,8 @@ export function backwardShare(spread: PreparedSpread, psiRad: number): number {
       return (front / 2) * (1 - cosine) ** 2 * 0.5;
     case 'side':
       return front * (0.35 * (1 - cosine) + 0.65 * (psiRad / 2 - Math.sin(2 * psiRad) / 4));
+    case 'tube':
+      return front * (psiRad / 2 - Math.sin(2 * psiRad) / 4);
     case 'lambert':
     case 'reflector':
       return 0;

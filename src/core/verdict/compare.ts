@@ -119,7 +119,7 @@ function sentenceOf(
 ): string {
   const place = `At ${showText(show(shot.distanceM, 'length', 'metric'))}`;
   const name = `your ${contender.formName.toLowerCase()}`;
-  if (found.isoToEqual === null) return `${place} ${name} gives no light yet: choose a bulb first.`;
+  if (found.isoToEqual === null) return `${place} ${name} gives no light yet: choose a lamp first.`;
   const stops = Math.abs(found.stops).toFixed(1);
   const level =
     stops === '0.0' ? 'level with' : `${stops} stops ${found.stops < 0 ? 'under' : 'over'}`;

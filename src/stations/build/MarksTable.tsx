@@ -1,5 +1,7 @@
 'use client';
 import type { Readouts } from '@/core/evaluate/evaluate';
+import type { Shape } from '@/core/forms/drawing';
+import type { Piece } from '@/core/forms/resolved';
 import { show, showText } from '@/core/quantity';
 import { useDevice } from '@/ui/device';
 
@@ -50,48 +52,68 @@ export default function MarksTable({ readouts }: { readouts: Readouts }) {
       </section>
       <section>
         <h2 className="mb-1 text-lg">Pieces to cut</h2>
-        {readouts.pieces.map((piece) => (
-          <article key={piece.name} className="mb-4 border-b border-line pb-3">
-            <h3>
-              {piece.count} × {piece.name}
-            </h3>
-            <p className="figure text-sm">
-              from {shop(piece.stockWidthM)} × {shop(piece.stockHeightM)}
-              {piece.thicknessM > 0 && `, ${shop(piece.thicknessM)} thick`}
-            </p>
-            <ul className="list-disc pl-5 text-sm">
-              {piece.markOut.map((mark) => (
-                <li key={mark}>{mark}</li>
-              ))}
-            </ul>
-            <details className="mt-2 text-sm">
-              <summary>Every circle, from the pivot</summary>
-              <table className="rows w-full">
-                <thead>
-                  <tr>
-                    <th>Mark</th>
-                    <th className="num">right</th>
-                    <th className="num">up</th>
-                    <th className="num">radius</th>
-                  </tr>
-                </thead>
-                <tbody>
-                  {piece.circles.map((circle, index) => (
-                    <tr key={index}>
-                      <td>
-                        {circle.layer}: {circle.label}
-                      </td>
-                      <td className="num">{shop(circle.x)}</td>
-                      <td className="num">{shop(circle.y)}</td>
-                      <td className="num">{shop(circle.radiusM)}</td>
-                    </tr>
-                  ))}
-                </tbody>
-              </table>
-            </details>
-          </article>
+        {readouts.pieces.length === 0 && <p>Nothing to cut for this form.</p>}
+        {readouts.pieces.map((piece, at) => (
+          <PieceArticle key={at} piece={piece} shop={shop} />
         ))}
       </section>
     </div>
+  );
+}
+
+type Shop = (metres: number) => string;
+
+function PieceArticle({ piece, shop }: { piece: Piece; shop: Shop }) {
+  return (
+    <article className="mb-4 border-b border-line pb-3">
+      <h3>
+        {piece.count} × {piece.name}
+      </h3>
+      <p className="figure text-sm">
+        {piece.kind === 'stick'
+          ? `${shop(piece.lengthM)} long`
+          : `${shop(piece.widthM)} × ${shop(piece.heightM)}`}
+        {piece.kind === 'sheet' && piece.thicknessM > 0 && `, ${shop(piece.thicknessM)} thick`}
+      </p>
+      <ul className="list-disc pl-5 text-sm">
+        {piece.markOut.map((mark) => (
+          <li key={mark}>{mark}</li>
+        ))}
+      </ul>
+      {piece.kind === 'sheet' && <Circles shapes={piece.shapes} shop={shop} />}
+    </article>
+  );
+}
+
+/** Every circle of a piece from its lower left corner, for marking out without the drawing. */
+function Circles({ shapes, shop }: { shapes: readonly Shape[]; shop: Shop }) {
+  const circles = shapes.flatMap((shape) => (shape.kind === 'circle' ? [shape] : []));
+  if (circles.length === 0) return null;
+  return (
+    <details className="mt-2 text-sm">
+      <summary>Every circle, from the lower left corner</summary>
+      <table className="rows w-full">
+        <thead>
+          <tr>
+            <th>Mark</th>
+            <th className="num">right</th>
+            <th className="num">up</th>
+            <th className="num">radius</th>
+          </tr>
+        </thead>
+        <tbody>
+          {circles.map((circle, index) => (
+            <tr key={index}>
+              <td>
+                {circle.layer}: {circle.label}
+              </td>
+              <td className="num">{shop(circle.x)}</td>
+              <td className="num">{shop(circle.y)}</td>
+              <td className="num">{shop(circle.r)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </details>
   );
 }

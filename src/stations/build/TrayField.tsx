@@ -17,7 +17,7 @@ interface TrayFieldProps {
 /** A parameter as its kind of field; the tray knows kinds, never a form. */
 export function TrayField({ field, form, findings }: TrayFieldProps) {
   const { units } = useDevice();
-  const parts = useProduction((state) => state.document.shelf.parts);
+  const shelf = useProduction((state) => state.document.shelf);
   const value = form.values[field.parameter];
   const stop = findings.find(
     ({ severity, where }) => severity === 'stop' && where.field === field.parameter,
@@ -48,8 +48,12 @@ export function TrayField({ field, form, findings }: TrayFieldProps) {
           onCommit={commit}
         />
       );
-    case 'part': {
-      const fitting = parts.filter(({ role }) => role === field.role);
+    case 'part':
+    case 'unit': {
+      const fitting =
+        field.kind === 'part'
+          ? shelf.parts.filter(({ role }) => role === field.role)
+          : shelf.units.filter(({ category }) => category === field.category);
       return (
         <ChoiceField
           label={field.label}

@@ -27,6 +27,7 @@ const SPREADS: Record<Spread['class'], string> = {
   forward: 'mostly forward (plastic dome)',
   side: 'mostly sideways (stick)',
   lambert: 'flat, cosine',
+  tube: 'round a tube, along its length',
   reflector: 'reflector, by beam angle',
 };
 const FLICKER: Record<Bulb['flicker'], string> = {

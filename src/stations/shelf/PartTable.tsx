@@ -1,4 +1,5 @@
 'use client';
+import { HARDWARE } from '@/core/materials/hardware';
 import type { Part } from '@/core/materials/part';
 import { CORDS } from '@/core/power/cord';
 import { show, showText, type UnitSystem } from '@/core/quantity';
@@ -15,7 +16,13 @@ const ROLE_NAMES: Record<Part['role'], string> = {
   dimmer: 'Dimmers',
   paint: 'Paint',
   cloth: 'Cloth',
-  hardware: 'Hardware',
+  hardware: 'Small things',
+  stick: 'Pipe and batten',
+  diffusion: 'Layers',
+  supply: 'Supplies',
+  ballast: 'Ballasts',
+  'clamp-lamp': 'Clamp lamps',
+  softbox: 'Softboxes',
 };
 
 /** The figure that decides whether a part will do. */
@@ -37,7 +44,19 @@ function keyFigure(part: Part, system: UnitSystem): string {
     case 'cloth':
       return `${length(part.widthM)} wide`;
     case 'hardware':
-      return part.measure;
+      return HARDWARE[part.kind].name;
+    case 'stick':
+      return `${length(part.stockLengthM)} long, ${length(part.diameterM)} across`;
+    case 'diffusion':
+      return `τ ${part.transmittance}, back ${part.backReflectance}, ${part.limitC} °C`;
+    case 'supply':
+      return `${part.voltageV} V, ${part.ratedW} W`;
+    case 'ballast':
+      return `${part.kind}, ${part.tubes} ${part.tubes === 1 ? 'tube' : 'tubes'}`;
+    case 'clamp-lamp':
+      return `${part.base}, ${part.ratedW} W, Ø ${length(part.reflectorDiameterM)}`;
+    case 'softbox':
+      return `Ø ${length(part.diameterM)}`;
   }
 }
 

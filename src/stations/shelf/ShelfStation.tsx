@@ -46,6 +46,7 @@ const plainBulb = (id: string, name: string, supplyV: number): Bulb =>
     ratedLifeH: null,
     warmUpS: 0,
     onHandCount: 0,
+    onHandCounts: false,
     origins: {},
   });
 

@@ -4,7 +4,9 @@ import type { Layer } from '@/core/forms/drawing';
 export const INKS: Record<Layer, React.SVGProps<SVGGElement>> = {
   cut: { stroke: 'var(--ink)', strokeWidth: 2.2, fill: 'none' },
   drill: { stroke: 'var(--ink)', strokeWidth: 0.8, fill: 'none' },
-  mark: { stroke: 'none', fill: 'var(--ink)' },
+  score: { stroke: 'var(--ink)', strokeWidth: 1, fill: 'none', strokeDasharray: '10 5' },
+  mark: { stroke: 'var(--ink-soft)', strokeWidth: 0.8, fill: 'none' },
+  tape: { stroke: 'var(--tape)', strokeWidth: 3, fill: 'none' },
   part: { stroke: 'var(--ink)', strokeWidth: 1.2, fill: 'var(--sheet)' },
   cord: { stroke: 'var(--brass)', strokeWidth: 2.4, fill: 'none' },
   glass: { stroke: 'var(--brass)', strokeWidth: 1.2, fill: 'var(--glass)', fillOpacity: 0.75 },

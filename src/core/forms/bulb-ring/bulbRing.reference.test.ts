@@ -188,7 +188,8 @@ test('board piece: every socket has its hole; a slanted pair has two', () => {
   const drilled = (parameters: BulbRing) =>
     bulbRing
       .resolve(parameters, context)
-      .pieces[0]!.circles.filter(({ layer }) => layer === 'drill').length;
+      .pieces.flatMap((piece) => (piece.kind === 'sheet' ? piece.shapes : []))
+      .filter(({ layer }) => layer === 'drill').length;
   expect(drilled(ring())).toBe(16);
   expect(drilled(ring({ holes: 'pair' }))).toBe(32);
   expect(bulbRing.resolve(ring({ centreBarWidthM: 0.06 }), context).pieces).toHaveLength(2);

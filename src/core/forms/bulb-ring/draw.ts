@@ -3,7 +3,8 @@ import type { Drawing, Shape, View } from '../drawing';
 import type { FormContext } from '../form';
 import { layoutRing, type RingLayout } from './layout';
 import { SINGLE_HOLE_RADIUS_M } from './marks';
-import { partOf } from './needs';
+import { partOf } from '../kit/choices';
+import { rectangle } from '../kit/shapes';
 import type { BulbRing } from './parameters';
 
 /** Front, section and wiring of a ring, to scale, in metres. */
@@ -102,11 +103,11 @@ function sectionView(ring: BulbRing, context: FormContext, layout: RingLayout): 
   const seatX = layout.rowRadiiM[0]!;
   const top = Math.max(layout.frontM, ring.skirtDepthM);
   const side = (sign: number): Shape[] => [
-    rectangle(sign * layout.innerRadiusM, sign * R, -thickness, 0, 'cut', 'board'),
+    rectangle(sign * layout.innerRadiusM, -thickness, sign * R, 0, 'cut', 'board'),
     rectangle(
       sign * seatX - layout.footprintM / 2,
-      sign * seatX + layout.footprintM / 2,
       0,
+      sign * seatX + layout.footprintM / 2,
       layout.centreM - layout.globeM / 2,
       'part',
       'seat-0',
@@ -120,7 +121,7 @@ function sectionView(ring: BulbRing, context: FormContext, layout: RingLayout): 
       ref: 'seat-0',
     },
     ...(ring.skirtDepthM > 0
-      ? [rectangle(sign * R, sign * R, 0, ring.skirtDepthM, 'hidden', 'skirt')]
+      ? [rectangle(sign * R, 0, sign * R, ring.skirtDepthM, 'hidden', 'skirt')]
       : []),
   ];
   return {
@@ -145,28 +146,6 @@ function sectionView(ring: BulbRing, context: FormContext, layout: RingLayout): 
       },
     ],
     handles: [],
-  };
-}
-
-function rectangle(
-  x1: number,
-  x2: number,
-  y1: number,
-  y2: number,
-  layer: Shape['layer'],
-  ref: string,
-): Shape {
-  return {
-    kind: 'polyline',
-    closed: true,
-    layer,
-    ref,
-    points: [
-      [x1, y1],
-      [x2, y1],
-      [x2, y2],
-      [x1, y2],
-    ],
   };
 }
 
@@ -212,8 +191,8 @@ function wiringView(ring: BulbRing, context: FormContext, layout: RingLayout): V
       })),
       rectangle(
         plug[0],
-        plug[0] + R * 0.16,
         plug[1] - R * 0.06,
+        plug[0] + R * 0.16,
         plug[1] + R * 0.06,
         'part',
         'plug',
@@ -228,7 +207,7 @@ function wiringView(ring: BulbRing, context: FormContext, layout: RingLayout): V
       },
       ...(ring.dimmerPartId
         ? [
-            rectangle(first[0] + R * 0.2, first[0] + R * 0.36, R * 1.24, R * 1.4, 'part', 'dimmer'),
+            rectangle(first[0] + R * 0.2, R * 1.24, first[0] + R * 0.36, R * 1.4, 'part', 'dimmer'),
             {
               kind: 'text',
               x: first[0] + R * 0.28,

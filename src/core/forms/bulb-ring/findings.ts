@@ -1,11 +1,13 @@
 import type { Finding } from '../../findings/finding';
 import { FINISHES } from '../../materials/finish';
-import { CORDS } from '../../power/cord';
 import { show, showText } from '../../quantity';
 import type { FormContext } from '../form';
-import { bulbsOf, type RingLayout } from './layout';
+import { bulbsOf } from '../kit/lamps';
+import type { RingLayout } from './layout';
 import { ringProblems } from './limits';
-import { boardsPerSheet, partOf, stockSideM } from './needs';
+import { partOf } from '../kit/choices';
+import { socketFindings, unearthedMetal } from '../kit/sockets';
+import { stockSideM } from './needs';
 import type { BulbRing } from './parameters';
 
 const mm = (metres: number) => showText(show(metres, 'length', 'metric'));
@@ -23,8 +25,8 @@ export function ringFindings(ring: BulbRing, context: FormContext, layout: RingL
     })),
     ...missing(ring, context),
     ...sheetFit(ring, context),
-    ...socketFit(ring, context),
-    ...unearthedMetal(ring, context),
+    ...socketFindings('ring', ring, context),
+    ...unearthedMetal('ring', ring.boardPartId, ring.cordPartId, context),
     ...carFit(ring),
     ...darkFront(ring, layout),
   ];
@@ -35,7 +37,7 @@ function missing(ring: BulbRing, context: FormContext): Finding[] {
   const open: [string, boolean, string, string][] = [
     [
       'bulb',
-      bulbsOf(ring, context).includes(null),
+      bulbsOf(ring.groups, context).includes(null),
       'groups',
       'Choose a bulb, and the light, load and cost follow.',
     ],
@@ -82,7 +84,7 @@ function missing(ring: BulbRing, context: FormContext): Finding[] {
 
 function sheetFit(ring: BulbRing, context: FormContext): Finding[] {
   const sheet = partOf(context, ring.boardPartId, 'sheet');
-  if (!sheet || boardsPerSheet(ring, sheet) > 0) return [];
+  if (!sheet || stockSideM(ring) <= Math.min(sheet.widthM, sheet.heightM) + 1e-9) return [];
   const largest = Math.min(sheet.widthM, sheet.heightM) - (stockSideM(ring) - ring.outerDiameterM);
   return [
     {
@@ -97,56 +99,6 @@ function sheetFit(ring: BulbRing, context: FormContext): Finding[] {
         largest > 0.2
           ? [{ label: `Make it Ø ${mm(largest)}`, parameters: { outerDiameterM: largest } }]
           : [],
-    },
-  ];
-}
-
-function socketFit(ring: BulbRing, context: FormContext): Finding[] {
-  const socket = partOf(context, ring.socketPartId, 'socket');
-  if (!socket) return [];
-  return bulbsOf(ring, context).flatMap((bulb, group): Finding[] => {
-    const where = { field: 'socketPartId', drawing: 'seat-0' };
-    if (!bulb) return [];
-    if (bulb.base !== socket.base)
-      return [
-        {
-          id: `ring.base.${group}`,
-          severity: 'stop',
-          title: 'The bulb does not fit the socket',
-          message: `“${bulb.name}” has a ${bulb.base} base, “${socket.name}” takes ${socket.base}. Forced or adapted caps work loose and arc: choose a matching pair.`,
-          source: 'Lamp cap standards, IEC 60061; from memory',
-          where,
-        },
-      ];
-    if (bulb.wattsW <= socket.ratedW) return [];
-    return [
-      {
-        id: `ring.socket-watts.${group}`,
-        severity: 'stop',
-        title: 'Too many watts for the socket',
-        message: `“${bulb.name}” takes ${bulb.wattsW} W in a socket for ${socket.ratedW} W: the socket chars and its wires lose their insulation. Choose a cooler bulb or a porcelain socket.`,
-        limit: `${socket.ratedW} W`,
-        source: 'Rating printed on the socket',
-        where,
-      },
-    ];
-  });
-}
-
-/** A metal board that a loose wire can touch must be earthed [handbook 05]. */
-function unearthedMetal(ring: BulbRing, context: FormContext): Finding[] {
-  const sheet = partOf(context, ring.boardPartId, 'sheet');
-  const cord = partOf(context, ring.cordPartId, 'cord');
-  if (sheet?.burns !== 'no' || !cord || CORDS[cord.cord].earthed) return [];
-  return [
-    {
-      id: 'ring.unearthed-metal',
-      severity: 'stop',
-      title: 'A metal board without earth',
-      message: `“${sheet.name}” must be joined to earth and “${cord.name}” has no earth wire: one loose strand makes the whole board live to the touch. Use a three-conductor cord and a plug with earth, or a wooden board.`,
-      limit: 'metal parts are earthed',
-      source: 'IEC 60598 class I luminaires; from memory',
-      where: { field: 'cordPartId', drawing: 'board' },
     },
   ];
 }

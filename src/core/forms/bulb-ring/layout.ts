@@ -1,4 +1,5 @@
 import { safeAsin } from '../../tolerance';
+import { bulbsOf } from '../kit/lamps';
 import { CAP_LENGTH_M, type Bulb } from '../../units/bulb';
 import type { FormContext } from '../form';
 import type { BulbRing } from './parameters';
@@ -72,18 +73,15 @@ function seatsForGap(radii: readonly number[], distanceM: number): number {
   return 400;
 }
 
-export const bulbsOf = (ring: BulbRing, context: FormContext): (Bulb | null)[] =>
-  ring.groups.map((group) => context.bulb(group.bulbId));
-
 export function layoutRing(ring: BulbRing, context: FormContext): RingLayout {
   const socket = context.part(ring.socketPartId);
-  const bulbs = bulbsOf(ring, context);
+  const bulbs = bulbsOf(ring.groups, context);
   const globeM = Math.max(...bulbs.map((bulb) => bulb?.globeDiameterM ?? GLOBE_M));
   const chosen = socket?.role === 'socket' ? socket : null;
   const footprintM = chosen?.footprintDiameterM ?? FOOTPRINT_M;
   const radii = rowRadii(ring);
   const count =
-    ring.fillMode === 'count' ? ring.socketCount : seatsForGap(radii, ring.largestGapM + globeM);
+    ring.fillMode === 'gap' ? seatsForGap(radii, ring.largestGapM + globeM) : ring.socketCount;
   const front = (bulb: Bulb | null) =>
     ring.standoffM +
     (chosen?.heightM ?? SOCKET_HEIGHT_M) +

@@ -61,7 +61,7 @@ function overlap(ring: BulbRing, count: number, seatM: number): Problem {
   const spacing = seatSpacing(rowRadii(ring), count);
   return {
     code: 'sockets_overlap',
-    path: ring.fillMode === 'count' ? 'socketCount' : 'largestGapM',
+    path: ring.fillMode === 'gap' ? 'largestGapM' : 'socketCount',
     message: `${count} sockets would stand ${mm(spacing)} apart but each takes ${mm(seatM)}: at most ${most} fit on this ring.`,
   };
 }
@@ -70,7 +70,7 @@ function overlap(ring: BulbRing, count: number, seatM: number): Problem {
 export function ringLimits(ring: BulbRing, context: FormContext): Record<string, Range> {
   const seat = seatWidth(ring, context);
   const { footprintM } = layoutRing(ring, context);
-  const count = ring.fillMode === 'count' ? ring.socketCount : 1;
+  const count = ring.fillMode === 'gap' ? 1 : ring.socketCount;
   const chord = count < 2 ? 0 : seat / Math.sin(Math.PI / count);
   const wider = ring.rows === 2 ? chord * 0.5 : chord;
   return {
@@ -91,3 +91,9 @@ function widestForSeats(ring: BulbRing, count: number, seatM: number): number {
   if (count < 2 || ring.rows === 2) return Infinity;
   return ring.outerDiameterM - seatM / Math.sin(Math.PI / count);
 }
+
+/** Most sockets the ring's rows take. */
+export const mostSockets = (ring: BulbRing, context: FormContext): number => {
+  const most = Math.min(400, mostSeats(rowRadii(ring), seatWidth(ring, context)));
+  return ring.rows === 2 ? most - (most % 2) : most;
+};

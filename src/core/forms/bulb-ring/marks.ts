@@ -1,8 +1,12 @@
 import { show, showText } from '../../quantity';
+import type { Shape } from '../drawing';
 import type { FormContext } from '../form';
+import { exactMm } from '../kit/choices';
+import { clothPiece, rectanglePiece, sheetPiece } from '../kit/pieces';
+import { circle, labelled } from '../kit/shapes';
 import type { LayoutFact, Piece } from '../resolved';
-import { secondRing, type RingLayout } from './layout';
-import { boardAreaM2, cordLengthM, linkLengthM, partOf, stockSideM } from './needs';
+import { secondRing, STOCK_MARGIN_M, type RingLayout } from './layout';
+import { boardAreaM2, cordLengthM, linkLengthM, stockSideM } from './needs';
 import type { BulbRing } from './parameters';
 
 export const SINGLE_HOLE_RADIUS_M = 0.0125;
@@ -10,68 +14,78 @@ const PAIR_HOLE_RADIUS_M = 0.004;
 const PAIR_OFFSET_M = 0.012;
 const BAR_OVERLAP_M = 0.04;
 
-/** Tenths matter: sixteen steps of half a millimetre too much miss the first mark by eight. */
-const mm = (metres: number) => `${Number((metres * 1000).toFixed(1))} mm`;
-
-/** Board, with every circle to be cut, drilled or marked, and the bar across the hole. */
+/** Board with every circle to be cut, drilled or marked, the bar across the hole, the skirt. */
 export function ringPieces(ring: BulbRing, context: FormContext, layout: RingLayout): Piece[] {
-  const sheet = partOf(context, ring.boardPartId, 'sheet');
   const side = stockSideM(ring);
-  const at = { x: 0, y: 0 };
-  const board: Piece = {
-    name: 'Ring board',
-    partId: ring.boardPartId,
-    count: 1,
-    stockWidthM: side,
-    stockHeightM: side,
-    thicknessM: sheet?.thicknessM ?? 0,
-    circles: [
-      { ...at, radiusM: layout.outerRadiusM, layer: 'cut', label: 'outer cut' },
-      { ...at, radiusM: layout.innerRadiusM, layer: 'cut', label: 'inner cut' },
-      ...layout.rowRadiiM.map((radiusM) => ({
-        ...at,
-        radiusM,
-        layer: 'mark' as const,
-        label: 'socket circle',
-      })),
-      ...holeMarks(ring, layout),
-    ],
-    markOut: [
-      `Mark the centre of the square, ${mm(side / 2)} from each edge; it is the trammel's pivot.`,
-      `Trammel: ${mm(layout.outerRadiusM)} for the outer cut, ${mm(layout.innerRadiusM)} for the inner, ${layout.rowRadiiM.map(mm).join(' and ')} for the socket circle.`,
-      `Step off ${layout.count} sockets, ${mm(layout.count > 1 ? layout.spacingM : 0)} from centre to centre in a straight line.`,
-    ],
-  };
-  return ring.centreBarWidthM > 0 ? [board, centreBar(ring, layout, board)] : [board];
+  const inner = layout.innerRadiusM;
+  const square = inner * Math.SQRT2;
+  const board = sheetPiece(
+    {
+      name: 'Ring board',
+      partId: ring.boardPartId,
+      borderM: STOCK_MARGIN_M,
+      areaM2: boardAreaM2(layout),
+      mayTurn: true,
+      shapes: [
+        labelled(circle(0, 0, layout.outerRadiusM, 'cut'), 'outer cut'),
+        labelled(circle(0, 0, inner, 'cut'), 'inner cut'),
+        ...layout.rowRadiiM.map((radius) =>
+          labelled(circle(0, 0, radius, 'mark'), 'socket circle'),
+        ),
+        ...holeMarks(ring, layout),
+      ],
+      hole: { x: -square / 2, y: -square / 2, w: square, h: square },
+      markOut: [
+        `Mark the centre of the square, ${exactMm(side / 2)} from each edge; it is the trammel's pivot.`,
+        `Trammel: ${exactMm(layout.outerRadiusM)} for the outer cut, ${exactMm(inner)} for the inner, ${layout.rowRadiiM.map(exactMm).join(' and ')} for the socket circle.`,
+        `Step off ${layout.count} sockets, ${exactMm(layout.count > 1 ? layout.spacingM : 0)} from centre to centre in a straight line.`,
+      ],
+    },
+    context,
+  );
+  return [
+    board,
+    ...(ring.centreBarWidthM > 0 ? [centreBar(ring, layout, context)] : []),
+    ...(ring.skirtDepthM > 0
+      ? [
+          clothPiece(
+            'Skirt',
+            ring.skirtPartId,
+            Math.PI * ring.outerDiameterM + SEAM_M,
+            ring.skirtDepthM,
+            {
+              markOut: ['π · Ø and a seam long; joined into a hoop, stapled to the rim.'],
+            },
+          ),
+        ]
+      : []),
+  ];
 }
 
-function centreBar(ring: BulbRing, layout: RingLayout, board: Piece): Piece {
-  return {
-    name: 'Centre bar',
-    partId: ring.boardPartId,
-    count: 1,
-    stockWidthM: 2 * layout.innerRadiusM + 2 * BAR_OVERLAP_M,
-    stockHeightM: ring.centreBarWidthM,
-    thicknessM: board.thicknessM,
-    circles: [{ x: 0, y: 0, radiusM: 0.005, layer: 'drill', label: 'stand bolt, 10 mm' }],
+const SEAM_M = 0.05;
+
+function centreBar(ring: BulbRing, layout: RingLayout, context: FormContext) {
+  const long = 2 * layout.innerRadiusM + 2 * BAR_OVERLAP_M;
+  return rectanglePiece('Centre bar', ring.boardPartId, long, ring.centreBarWidthM, context, {
+    shapes: [
+      labelled(circle(long / 2, ring.centreBarWidthM / 2, 0.005, 'drill'), 'stand bolt, 10 mm'),
+    ],
     markOut: ['Cut it from a corner of the square; glue and screw it across the back.'],
-  };
+  });
 }
 
-function holeMarks(ring: BulbRing, layout: RingLayout): Piece['circles'] {
+function holeMarks(ring: BulbRing, layout: RingLayout): Shape[] {
   return layout.seats.flatMap((seat, k) => {
-    const label = `socket ${k + 1}`;
-    if (ring.holes === 'single')
-      return [
-        { x: seat.x, y: seat.y, radiusM: SINGLE_HOLE_RADIUS_M, layer: 'drill' as const, label },
-      ];
-    return [-1, 1].map((side) => ({
-      x: seat.x - side * PAIR_OFFSET_M * Math.sin(seat.angleRad),
-      y: seat.y + side * PAIR_OFFSET_M * Math.cos(seat.angleRad),
-      radiusM: PAIR_HOLE_RADIUS_M,
-      layer: 'drill' as const,
-      label,
-    }));
+    const hole = (x: number, y: number, r: number) =>
+      labelled(circle(x, y, r, 'drill'), `socket ${k + 1}`);
+    if (ring.holes === 'single') return [hole(seat.x, seat.y, SINGLE_HOLE_RADIUS_M)];
+    return [-1, 1].map((side) =>
+      hole(
+        seat.x - side * PAIR_OFFSET_M * Math.sin(seat.angleRad),
+        seat.y + side * PAIR_OFFSET_M * Math.cos(seat.angleRad),
+        PAIR_HOLE_RADIUS_M,
+      ),
+    );
   });
 }
 

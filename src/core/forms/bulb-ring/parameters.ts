@@ -3,6 +3,7 @@ import { list, range, wholeRange } from '../../schema';
 import { bulbIdSchema, partIdSchema } from '../../ids';
 import { FINISH_IDS, FINISHES } from '../../materials/finish';
 import type { Field } from '../form';
+import { FILL_MODES, MOST_GROUPS } from '../kit/parameters';
 
 /** Least and greatest of every measured parameter; the schema and the fields both read these. */
 const RANGES = {
@@ -24,13 +25,13 @@ const measured = (parameter: keyof typeof RANGES) =>
 export const bulbRingSchema = z.object({
   outerDiameterM: measured('outerDiameterM'),
   ringWidthM: measured('ringWidthM'),
-  fillMode: z.enum(['count', 'gap']),
+  fillMode: z.enum(['count', 'gap', 'fit', 'target', 'onHand']),
   socketCount: wholeRange(RANGES.socketCount.min, RANGES.socketCount.max),
   /** clear space between globes that must not be passed when filling by gap */
   largestGapM: measured('largestGapM'),
   rows: z.union([z.literal(1), z.literal(2)]),
   /** dealt round the ring in turn: one group for all alike, two for every other socket */
-  groups: list(z.object({ bulbId: z.nullable(bulbIdSchema), level: range(0, 1) }), 1, 4),
+  groups: list(z.object({ bulbId: z.nullable(bulbIdSchema), level: range(0, 1) }), 1, MOST_GROUPS),
   socketPartId: z.nullable(partIdSchema),
   /** spacer between board and socket */
   standoffM: measured('standoffM'),
@@ -111,7 +112,7 @@ export const bulbRingFields: readonly Field[] = [
     label: 'Fill',
     group: 'Sockets',
     options: [
-      { value: 'count', label: 'As many as I say' },
+      ...FILL_MODES.map(([value, label]) => ({ value, label })),
       { value: 'gap', label: 'By the largest gap' },
     ],
   },

@@ -1,8 +1,9 @@
 import type { FormContext } from '../form';
-import type { LampGroup, Load, ResolvedBuild, Flammable } from '../resolved';
-import type { Emitter, ReflectingSurface } from '../../light/emitter';
+import { bulbLamps, bulbLoads } from '../kit/lamps';
+import { wiringSlots } from '../kit/needs';
+import type { ResolvedBuild, Flammable } from '../resolved';
+import type { ReflectingSurface } from '../../light/emitter';
 import { FINISHES } from '../../materials/finish';
-import { effectiveBulb } from '../../units/effective';
 import { ringFindings } from './findings';
 import { layoutRing, type RingLayout } from './layout';
 import { ringFacts, ringPieces } from './marks';
@@ -13,18 +14,21 @@ import { ringSteps } from './steps';
 /** Turns a ring's parameters into the one shape every engine reads. */
 export function resolveRing(ring: BulbRing, context: FormContext): ResolvedBuild {
   const layout = layoutRing(ring, context);
-  const lit = layout.seats.map((seat) => seat.group);
-  const groups = lampGroups(ring, context, lit);
+  const seats = layout.seats.map(({ x, y, group }) => ({
+    positionM: [x, y, layout.centreM] as const,
+    axis: [0, 0, 1] as const,
+    group,
+  }));
+  const link = linkLengthM(ring, context, layout);
   return {
-    emitters: ringEmitters(ring, context, layout),
+    ...bulbLamps(ring.groups, seats, context),
     surfaces: [boardFront(ring, layout)],
-    groups,
+    mouth: null,
+    enclosure: null,
     lampsAt: { drawing: 'seat-0', field: 'groups' },
     wiring: {
-      cord: { partId: ring.cordPartId, field: 'cordPartId' },
-      plug: { partId: ring.plugPartId, field: 'plugPartId' },
-      dimmer: { partId: ring.dimmerPartId, field: 'dimmerPartId' },
-      loads: ringLoads(ring, context, layout),
+      ...wiringSlots(ring),
+      loads: bulbLoads(ring.groups, seats, (k) => (k === 0 ? ring.tailLengthM : link), context),
     },
     pieces: ringPieces(ring, context, layout),
     needs: ringNeeds(ring, context, layout),
@@ -52,27 +56,6 @@ function boardThickness(ring: BulbRing, context: FormContext): number {
   return board?.role === 'sheet' ? board.thicknessM : 0;
 }
 
-/**
- * Emitters keep their place in the list even when no bulb is chosen, with no light, so that
- * groups and loads can point at them by index.
- */
-function ringEmitters(ring: BulbRing, context: FormContext, layout: RingLayout): Emitter[] {
-  const units = ring.groups.map((group) => {
-    const bulb = context.bulb(group.bulbId);
-    return bulb && effectiveBulb(bulb);
-  });
-  return layout.seats.map((seat): Emitter => {
-    const unit = units[seat.group];
-    return {
-      positionM: [seat.x, seat.y, layout.centreM],
-      axis: [0, 0, 1],
-      // Lumens follow the level directly: for a filament the level is defined as its light.
-      luminousFluxLm: unit ? unit.luminousFluxLm.value * ring.groups[seat.group]!.level : 0,
-      spread: unit?.bulb.spread ?? { class: 'omni' },
-    };
-  });
-}
-
 const boardFront = (ring: BulbRing, layout: RingLayout): ReflectingSurface => ({
   kind: 'annulus',
   innerRadiusM: layout.innerRadiusM,
@@ -80,32 +63,6 @@ const boardFront = (ring: BulbRing, layout: RingLayout): ReflectingSurface => ({
   heightM: 0,
   reflectance: FINISHES[ring.finish].reflectance,
 });
-
-function lampGroups(ring: BulbRing, context: FormContext, groupOf: number[]): LampGroup[] {
-  return ring.groups.flatMap((group, index) => {
-    const bulb = context.bulb(group.bulbId);
-    if (!bulb) return [];
-    const emitters = groupOf.flatMap((of, seat) => (of === index ? [seat] : []));
-    return [
-      {
-        name: `Group ${String.fromCharCode(65 + index)}`,
-        unit: effectiveBulb(bulb),
-        count: emitters.length,
-        level: group.level,
-        emitters,
-      },
-    ];
-  });
-}
-
-function ringLoads(ring: BulbRing, context: FormContext, layout: RingLayout): Load[] {
-  const link = linkLengthM(ring, context, layout);
-  return layout.seats.map((seat, k) => ({
-    ref: `seat-${k}`,
-    group: seat.group,
-    cordM: k === 0 ? ring.tailLengthM : link,
-  }));
-}
 
 function flammables(ring: BulbRing, context: FormContext, layout: RingLayout): Flammable[] {
   const board = context.part(ring.boardPartId);

@@ -1,17 +1,9 @@
 import { REGIONS } from '../../power/region';
 import type { FormContext } from '../form';
+import { step } from '../kit/steps';
 import type { Step } from '../resolved';
 import type { RingLayout } from './layout';
 import type { BulbRing } from './parameters';
-
-const step = (
-  title: string,
-  why: string,
-  tool: string,
-  minutes: number,
-  check: string,
-  hazard: string | null = null,
-): Step => ({ title, why, tool, minutes: Math.ceil(minutes), check, hazard });
 
 /** The order of work, with what to check before going on. */
 export function ringSteps(ring: BulbRing, context: FormContext, layout: RingLayout): Step[] {

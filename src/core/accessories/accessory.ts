@@ -1,0 +1,24 @@
+import type * as z from 'zod/mini';
+import type { View } from '../forms/drawing';
+import type { Field, FormContext } from '../forms/form';
+import type { ResolvedBuild } from '../forms/resolved';
+
+/** What an accessory adds to the build that carries it. */
+export type Attachment = Pick<
+  ResolvedBuild,
+  'pieces' | 'needs' | 'steps' | 'facts' | 'findings' | 'massKg'
+> & { view: View };
+
+/**
+ * A part any form may carry. It reads the resolved build, never the form behind it, and only adds:
+ * one folder entry and one line in the registry, like a form.
+ */
+export interface AccessoryDefinition<P = unknown> {
+  id: string;
+  name: string;
+  summary: string;
+  parameters: z.ZodMiniType<P>;
+  fields: readonly Field[];
+  defaults: () => P;
+  attach: (parameters: P, base: ResolvedBuild, context: FormContext) => Attachment;
+}

@@ -1,0 +1,136 @@
+import { fact } from '../forms/kit/build';
+import { look, stop } from '../forms/kit/choices';
+import { defineParameters, length, part } from '../forms/kit/parameters';
+import { rectanglePiece, sheetMassKg } from '../forms/kit/pieces';
+import { knob, line, measure, rectangle, view } from '../forms/kit/shapes';
+import { step } from '../forms/kit/steps';
+import type { Shape } from '../forms/drawing';
+import type { AccessoryDefinition } from './accessory';
+
+const { schema, fields, defaults } = defineParameters({
+  cellM: length('Cell width', 'Grid', { start: 0.05, min: 0.005, max: 0.5, step: 0.005 }),
+  depthM: length('Depth', 'Grid', { start: 0.05, min: 0.005, max: 0.5, step: 0.005 }),
+  boardPartId: part('Sheet', 'Grid', 'sheet'),
+});
+type Grid = ReturnType<typeof defaults>;
+
+/** Strips to draw; more would be a grey patch. */
+const MOST_STRIPS = 400;
+
+/** Crossed strips in front: the light is seen only within atan(cell/depth) [handbook 04]. */
+export const grid: AccessoryDefinition<Grid> = {
+  id: 'grid',
+  name: 'Grid',
+  summary: 'Slotted strips across the front; cuts light beyond an angle.',
+  parameters: schema,
+  fields,
+  defaults,
+  attach: ({ cellM, depthM, boardPartId }, base, context) => {
+    const { widthM, heightM } = base.apparent;
+    const across = Math.max(0, Math.ceil(widthM / cellM - 1e-9) - 1);
+    const along = Math.max(0, Math.ceil(heightM / cellM - 1e-9) - 1);
+    const tooMany = across + along > MOST_STRIPS;
+    const strip = (name: string, long: number, count: number, slots: number) =>
+      rectanglePiece(name, boardPartId, long, depthM, context, {
+        count: Math.min(count, MOST_STRIPS),
+        shapes: Array.from({ length: Math.min(slots, MOST_STRIPS) }, (_, k): Shape =>
+          line(
+            [
+              [(k + 1) * cellM, depthM / 2],
+              [(k + 1) * cellM, depthM],
+            ],
+            'cut',
+          ),
+        ),
+        markOut: [
+          `${slots} slots, ${(cellM * 1000).toFixed(0)} mm apart, half the depth; one set from above, one from below.`,
+        ],
+      });
+    const pieces = [
+      ...(across > 0 ? [strip('Grid strip, upright', heightM, across, along)] : []),
+      ...(along > 0 ? [strip('Grid strip, level', widthM, along, across)] : []),
+    ];
+    const thickness = pieces[0]?.thicknessM ?? 0;
+    const open = Math.max(0, 1 - thickness / cellM) ** 2;
+    const cutOff = Math.atan2(cellM, depthM);
+    return {
+      pieces,
+      needs: [],
+      steps: [
+        step(
+          'Slot the grid together',
+          'Crossed half-slots hold without glue',
+          'knife, rule',
+          15 + (across + along) * 2,
+          'cells square, strips flush',
+          'Cut away from your fingers.',
+        ),
+      ],
+      facts: [
+        fact('strips', 'Grid strips', across + along, 'size / cell − 1, both ways', 'count'),
+        fact('cut-off', 'No light beyond', cutOff, 'atan(cell / depth)', 'angle'),
+        fact('open', 'Open area', open, '(1 − thickness / cell)²', 'ratio'),
+      ],
+      findings: [
+        ...(tooMany
+          ? [
+              stop(
+                'grid.many',
+                'Too many strips',
+                `${across + along} strips are more than anybody slots together: make the cells wider.`,
+                { field: 'cellM', drawing: 'grid' },
+                'This version',
+                `${MOST_STRIPS} strips`,
+              ),
+            ]
+          : []),
+        look(
+          'grid.light',
+          'The grid is not in the lux yet',
+          `On the axis it keeps ${Math.round(open * 100)} % of an evenly lit front; the figures above are without it.`,
+          { field: 'cellM', drawing: 'grid' },
+          'This version’s light estimate',
+        ),
+      ],
+      massKg: sheetMassKg(pieces, context),
+      view: view(
+        'grid',
+        'Grid, from the front',
+        [
+          rectangle(-widthM / 2, -heightM / 2, widthM / 2, heightM / 2, 'part', 'grid'),
+          ...Array.from({ length: Math.min(across, MOST_STRIPS) }, (_, k) => {
+            const x = -widthM / 2 + (k + 1) * cellM;
+            return line(
+              [
+                [x, -heightM / 2],
+                [x, heightM / 2],
+              ],
+              'part',
+              'grid',
+            );
+          }),
+          ...Array.from({ length: Math.min(along, MOST_STRIPS) }, (_, k) => {
+            const y = -heightM / 2 + (k + 1) * cellM;
+            return line(
+              [
+                [-widthM / 2, y],
+                [widthM / 2, y],
+              ],
+              'part',
+              'grid',
+            );
+          }),
+        ],
+        [
+          measure(
+            [-widthM / 2, -heightM / 2],
+            [-widthM / 2 + cellM, -heightM / 2],
+            -0.06 * heightM,
+            'Cell',
+          ),
+        ],
+        [knob('cellM', 'Cell width', [-widthM / 2 + cellM, 0], [1, 0])],
+      ),
+    };
+  },
+};

@@ -1,0 +1,212 @@
+import { fact } from '../forms/kit/build';
+import { look, stop } from '../forms/kit/choices';
+import { coneBlank, type ConeBlank } from '../forms/kit/development';
+import { hardware } from '../forms/kit/needs';
+import { choice, defineParameters, length, part } from '../forms/kit/parameters';
+import { rectanglePiece, sheetMassKg, sheetPiece } from '../forms/kit/pieces';
+import { knob, line, measure, view, type XY } from '../forms/kit/shapes';
+import { step } from '../forms/kit/steps';
+import type { Shape } from '../forms/drawing';
+import type { FormContext } from '../forms/form';
+import type { SheetPiece } from '../forms/resolved';
+import type { AccessoryDefinition } from './accessory';
+
+const { schema, fields, defaults } = defineParameters({
+  shape: choice('Shape', 'Hood', [
+    ['cylinder', 'Cylinder'],
+    ['cone', 'Cone'],
+  ]),
+  lengthM: length('Length', 'Hood', { start: 0.2, min: 0.02, max: 2 }),
+  mouthDiameterM: length('Mouth Ø', 'Hood', {
+    start: 0.5,
+    min: 0.05,
+    max: 4,
+    when: { parameter: 'shape', is: 'cone' },
+  }),
+  overlapM: length('Overlap', 'Hood', { start: 0.02, min: 0, max: 0.2, step: 0.005 }),
+  boardPartId: part('Sheet', 'Hood', 'sheet'),
+  lining: choice('Inside', 'Hood', [
+    ['foil', 'Foil, throws more forward'],
+    ['white', 'White'],
+    ['black', 'Black, cuts spill'],
+  ]),
+});
+type Hood = ReturnType<typeof defaults>;
+
+/** A cylinder or cone before the front, cut from one flat blank. */
+export const hood: AccessoryDefinition<Hood> = {
+  id: 'hood',
+  name: 'Hood',
+  summary: 'Cylinder or cone round the front; keeps light off the walls.',
+  parameters: schema,
+  fields,
+  defaults,
+  attach: (given, base, context) => {
+    const across = Math.max(base.apparent.widthM, base.apparent.heightM);
+    const mouth = given.shape === 'cylinder' ? across : given.mouthDiameterM;
+    const cone = coneBlank(across, mouth, given.lengthM);
+    const blank = cone ? conePiece(cone, given, context) : cylinderPiece(across, given, context);
+    const cutOff = Math.atan2((mouth + across) / 2, given.lengthM);
+    return {
+      pieces: [blank],
+      needs:
+        given.lining === 'foil'
+          ? hardware('foil', (blank.areaM2 / 0.3) * 1.1, 'lining of the hood')
+          : [],
+      steps: [
+        step(
+          'Cut, roll and fit the hood',
+          'It keeps light where you want it',
+          'knife, tape',
+          25,
+          'a clean circle, the overlap taped inside and out',
+          'Cut away from your fingers.',
+        ),
+      ],
+      facts: [
+        fact('length', 'Hood length', given.lengthM, 'as set'),
+        ...(cone
+          ? [
+              fact('inner', 'Blank, inner radius', cone.innerRadiusM, 's·r₁/(r₂ − r₁)'),
+              fact('outer', 'Blank, outer radius', cone.outerRadiusM, 's·r₂/(r₂ − r₁)'),
+              fact('angle', 'Blank, angle', cone.angleRad, '2π·(r₂ − r₁)/s', 'angle'),
+            ]
+          : [fact('blank', 'Blank length', Math.PI * across + given.overlapM, 'π · Ø + overlap')]),
+        fact(
+          'cut-off',
+          'No light beyond',
+          cutOff,
+          'from the far rim past the near edge, to the axis',
+          'angle',
+        ),
+      ],
+      findings: [
+        ...(given.shape === 'cone' && !cone
+          ? [
+              stop(
+                'hood.cylinder',
+                'This cone is a cylinder',
+                `Its mouth is as wide as its base (${(mouth * 100).toFixed(1)} cm): choose the cylinder, or another mouth.`,
+                { field: 'mouthDiameterM', drawing: 'hood' },
+                'Geometry',
+              ),
+            ]
+          : []),
+        ...(base.groups.some(({ unit }) => unit.filament)
+          ? [
+              stop(
+                'hood.hot',
+                'A hood round hot lamps',
+                'Board or foam round filament lamps scorches: use LED lamps, or sheet metal kept clear of them.',
+                { field: 'boardPartId', drawing: 'hood' },
+              ),
+            ]
+          : []),
+        look(
+          'hood.light',
+          'The hood is not in the lux yet',
+          'It narrows the spill; a white or foil lining gives some of it back forwards. The figures above are without it.',
+          { field: 'lining', drawing: 'hood' },
+          'This version’s light estimate',
+        ),
+      ],
+      massKg: sheetMassKg([blank], context),
+      view: view(
+        'hood',
+        'Hood, from the side',
+        [
+          line(
+            [
+              [0, -across / 2],
+              [0, across / 2],
+            ],
+            'part',
+            'hood',
+          ),
+          line(
+            [
+              [0, across / 2],
+              [given.lengthM, mouth / 2],
+            ],
+            'cut',
+            'hood',
+          ),
+          line(
+            [
+              [0, -across / 2],
+              [given.lengthM, -mouth / 2],
+            ],
+            'cut',
+            'hood',
+          ),
+          line(
+            [
+              [given.lengthM, -mouth / 2],
+              [given.lengthM, mouth / 2],
+            ],
+            'hidden',
+            'hood',
+          ),
+        ],
+        [
+          measure(
+            [0, -Math.max(across, mouth) / 2],
+            [given.lengthM, -Math.max(across, mouth) / 2],
+            -0.06 * across,
+            'Length',
+          ),
+          measure([given.lengthM, -mouth / 2], [given.lengthM, mouth / 2], -0.12 * across, 'Mouth'),
+        ],
+        [
+          knob('lengthM', 'Hood length', [given.lengthM, 0], [1, 0]),
+          ...(given.shape === 'cone'
+            ? [knob('mouthDiameterM', 'Hood mouth', [given.lengthM, mouth / 2], [0, 1], 2)]
+            : []),
+        ],
+      ),
+    };
+  },
+};
+
+const cylinderPiece = (across: number, given: Hood, context: FormContext): SheetPiece =>
+  rectanglePiece(
+    'Hood blank',
+    given.boardPartId,
+    Math.PI * across + given.overlapM,
+    given.lengthM,
+    context,
+    {
+      markOut: ['Score it every 2 cm on the inside of the bend if the board is stiff.'],
+    },
+  );
+
+/** An annular sector with a straight tab for the overlap. */
+function conePiece(cone: ConeBlank, given: Hood, context: FormContext): SheetPiece {
+  const { innerRadiusM: r, outerRadiusM: R, angleRad } = cone;
+  const half = angleRad / 2;
+  const on = (radius: number, angle: number): XY => [
+    radius * Math.cos(angle),
+    radius * Math.sin(angle),
+  ];
+  const [a, b] = [Math.PI / 2 - half, Math.PI / 2 + half];
+  const tab = given.overlapM;
+  const tabDirection: XY = [Math.cos(b + Math.PI / 2), Math.sin(b + Math.PI / 2)];
+  const off = ([x, y]: XY): XY => [x + tab * tabDirection[0], y + tab * tabDirection[1]];
+  const shapes: Shape[] = [
+    { kind: 'arc', x: 0, y: 0, r: R, from: a, to: b, layer: 'cut', label: 'outer arc' },
+    { kind: 'arc', x: 0, y: 0, r, from: a, to: b, layer: 'cut', label: 'inner arc' },
+    line([on(r, a), on(R, a)], 'cut'),
+    line([on(r, b), off(on(r, b)), off(on(R, b)), on(R, b)], 'cut'),
+    line([on(r, b), on(R, b)], 'score'),
+  ];
+  return sheetPiece(
+    {
+      name: 'Hood blank, annular sector',
+      partId: given.boardPartId,
+      shapes,
+      areaM2: half * (R * R - r * r) + tab * (R - r),
+      markOut: ['Swing both arcs from one nail; the straight tab goes inside the joint.'],
+    },
+    context,
+  );
+}

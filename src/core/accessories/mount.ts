@@ -1,0 +1,118 @@
+import { fact } from '../forms/kit/build';
+import { look, ok, stop } from '../forms/kit/choices';
+import { hardware } from '../forms/kit/needs';
+import { choice, count, defineParameters, length } from '../forms/kit/parameters';
+import { box, circle, knob, measure, view } from '../forms/kit/shapes';
+import { step } from '../forms/kit/steps';
+import type { AccessoryDefinition } from './accessory';
+
+const KINDS = {
+  spigot: { name: '16 mm (5/8 in) spigot', limitKg: 12, hardware: 'spigot' },
+  thread: { name: '3/8-16 or 1/4-20 thread plate', limitKg: 4, hardware: 'thread-plate' },
+  pipe: { name: 'pipe clamp', limitKg: 15, hardware: 'pipe-clamp' },
+  shoe: { name: 'cold shoe', limitKg: 0.8, hardware: 'cold-shoe' },
+  hook: { name: 'J-hook', limitKg: 8, hardware: 'j-hook' },
+} as const;
+type Kind = keyof typeof KINDS;
+
+const { schema, fields, defaults } = defineParameters({
+  kind: choice(
+    'Kind',
+    'Mount',
+    Object.entries(KINDS).map(([id, { name }]) => [id as Kind, name] as const),
+  ),
+  points: count('Points', 'Mount', { start: 1, min: 1, max: 8 }),
+  plateM: length('Plate', 'Mount', { start: 0.1, min: 0.03, max: 0.6 }),
+  overhead: choice('Hangs', 'Mount', [
+    ['no', 'on a stand'],
+    ['yes', 'over people'],
+  ]),
+});
+type Mount = ReturnType<typeof defaults>;
+
+/** What the light is held by; loads are what a home-made fixing of that kind bears [common practice]. */
+export const mount: AccessoryDefinition<Mount> = {
+  id: 'mount',
+  name: 'Mount',
+  summary: 'Spigot, thread, clamp, shoe or hook, and whether it bears the load.',
+  parameters: schema,
+  fields,
+  defaults,
+  attach: ({ kind, points, plateM, overhead }, base) => {
+    const { name, limitKg, hardware: id } = KINDS[kind];
+    const each = base.massKg / points;
+    const where = { field: 'points', drawing: 'mount' };
+    const limit = `${limitKg} kg on one ${name}`;
+    const over = each > limitKg;
+    return {
+      pieces: [],
+      needs: [
+        ...hardware(id, points, 'to hold the light'),
+        ...hardware('bolt', 4 * points, 'through a backing plate'),
+        ...(overhead === 'yes'
+          ? hardware('safety-bond', Math.max(1, points), 'second fixing, five times the load')
+          : []),
+      ],
+      steps: [
+        step(
+          'Bolt the mount on',
+          'Screws pull out of board; bolts with a plate do not',
+          'drill, spanner',
+          15 * points,
+          'holds twice the light’s weight for a minute',
+          overhead === 'yes'
+            ? 'Nobody underneath while it goes up; a second fixing before you let go.'
+            : null,
+        ),
+      ],
+      facts: [fact('mount-load', 'Load on each mount', each, 'mass / points', 'mass')],
+      findings: [
+        over
+          ? stop(
+              'mount.load',
+              'Too heavy for the mount',
+              `${each.toFixed(1)} kg hang on each ${name}: it bends or tears out and falls. Add points or take a stronger kind.`,
+              where,
+              'Common practice; the maker’s rating wins',
+              limit,
+            )
+          : ok(
+              'mount.load',
+              'The mount bears it',
+              `${each.toFixed(1)} kg on each ${name}.`,
+              where,
+              'Common practice; the maker’s rating wins',
+              limit,
+            ),
+        ...(overhead === 'yes'
+          ? [
+              look(
+                'mount.overhead',
+                'A light over people',
+                'Only from rated points, with a safety bond of at least five times the load, hung by a competent rigger.',
+                where,
+              ),
+            ]
+          : []),
+      ],
+      massKg: 0.3 * points,
+      view: view(
+        'mount',
+        'Mount, from behind',
+        [
+          box(
+            0,
+            0,
+            Math.max(base.folded.widthM, plateM),
+            Math.max(base.folded.heightM, plateM),
+            'hidden',
+          ),
+          box(0, 0, plateM, plateM, 'part', 'mount'),
+          circle(0, 0, 0.008, 'drill', 'mount'),
+        ],
+        [measure([-plateM / 2, -plateM / 2], [plateM / 2, -plateM / 2], -0.1 * plateM, 'Plate')],
+        [knob('plateM', 'Plate', [plateM / 2, 0], [1, 0], 2)],
+      ),
+    };
+  },
+};

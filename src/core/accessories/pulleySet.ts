@@ -1,0 +1,110 @@
+import { fact } from '../forms/kit/build';
+import { look, ok, stop } from '../forms/kit/choices';
+import { hardware } from '../forms/kit/needs';
+import { count, defineParameters, length } from '../forms/kit/parameters';
+import { box, circle, knob, line, measure, view } from '../forms/kit/shapes';
+import { step } from '../forms/kit/steps';
+import type { AccessoryDefinition } from './accessory';
+
+const { schema, fields, defaults } = defineParameters({
+  points: count('Hang points', 'Hoist', { start: 4, min: 1, max: 12 }),
+  heightM: length('Height of the points', 'Hoist', { start: 4, min: 1, max: 15, step: 0.1 }),
+  spareM: length('Spare rope', 'Hoist', { start: 2, min: 0, max: 20, step: 0.1 }),
+  limitKg: count('Point rated for, kg', 'Hoist', { start: 25, min: 1, max: 1000 }),
+});
+type PulleySet = ReturnType<typeof defaults>;
+
+/** Two legs of a bridle share one point at rest: a point may take a third more than its part. */
+const UNEVEN = 1.33;
+
+/** Ropes over pulleys to rated points, with a bond at each. */
+export const pulleySet: AccessoryDefinition<PulleySet> = {
+  id: 'pulley-set',
+  name: 'Pulley set',
+  summary: 'Hoists a light to rated points, with a second fixing at each.',
+  parameters: schema,
+  fields,
+  defaults,
+  attach: ({ points, heightM, spareM, limitKg }, base) => {
+    const each = (base.massKg / points) * UNEVEN;
+    const ropeM = points * (2 * heightM + spareM);
+    const { widthM } = base.folded;
+    const where = { field: 'points', drawing: 'hoist' };
+    const source = 'Even load and a third for uneven ropes; common practice';
+    return {
+      pieces: [],
+      needs: [
+        ...hardware('pulley', points, 'one a point'),
+        ...hardware('rope', ropeM, 'up, down and to spare'),
+        ...hardware('safety-bond', points, 'tied before anybody goes underneath'),
+      ],
+      steps: [
+        step(
+          'Hoist it',
+          'Evenly, a hand a rope',
+          'ropes, gloves, helpers',
+          20 + 5 * points,
+          'every rope made off twice, every bond closed',
+          'Rated points and a competent rigger only. Two people or more; nobody underneath until the bonds are closed.',
+        ),
+      ],
+      facts: [
+        fact('hang-load', 'Load on a point', each, 'mass / points · 1.33', 'mass'),
+        fact('rope', 'Rope in all', ropeM, 'points · (2 · height + spare)'),
+      ],
+      findings: [
+        each > limitKg
+          ? stop(
+              'hoist.load',
+              'More load than the points bear',
+              `${each.toFixed(1)} kg on a point rated for ${limitKg} kg: it comes down on whoever is below. Use more points or a lighter frame.`,
+              where,
+              source,
+              `${limitKg} kg a point`,
+            )
+          : ok(
+              'hoist.load',
+              'The points bear it',
+              `${each.toFixed(1)} kg on each. Who rated the points, and when?`,
+              where,
+              source,
+              `${limitKg} kg a point`,
+            ),
+        look(
+          'hoist.people',
+          'A load over people',
+          'Safety bonds of at least five times the load, nobody below while it moves, a competent rigger’s word before it stays up.',
+          where,
+        ),
+      ],
+      massKg: 0.4 * points,
+      view: view(
+        'hoist',
+        'Hoist, from the side',
+        [
+          line(
+            [
+              [-widthM * 0.7, heightM],
+              [widthM * 0.7, heightM],
+            ],
+            'part',
+          ),
+          box(0, heightM * 0.55, widthM, Math.max(0.05, base.folded.depthM), 'part', 'board'),
+          ...[-1, 1].flatMap((side) => [
+            line(
+              [
+                [side * widthM * 0.42, heightM],
+                [side * widthM * 0.42, heightM * 0.55],
+              ],
+              'cord',
+              'hoist',
+            ),
+            circle(side * widthM * 0.42, heightM - 0.06, 0.06, 'part', 'hoist'),
+          ]),
+        ],
+        [measure([widthM * 0.7, 0], [widthM * 0.7, heightM], -0.08 * heightM, 'Height')],
+        [knob('heightM', 'Height of the points', [0, heightM], [0, 1])],
+      ),
+    };
+  },
+};

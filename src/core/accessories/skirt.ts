@@ -1,0 +1,112 @@
+import { fact } from '../forms/kit/build';
+import { stop } from '../forms/kit/choices';
+import { hardware } from '../forms/kit/needs';
+import { choice, defineParameters, length, part } from '../forms/kit/parameters';
+import { clothPiece } from '../forms/kit/pieces';
+import { knob, line, measure, view } from '../forms/kit/shapes';
+import { step } from '../forms/kit/steps';
+import type { AccessoryDefinition } from './accessory';
+
+const { schema, fields, defaults } = defineParameters({
+  depthM: length('Depth', 'Skirt', { start: 0.2, min: 0.02, max: 3 }),
+  sides: choice('Hangs on', 'Skirt', [
+    ['all', 'all sides'],
+    ['top', 'the top: a flag'],
+    ['left', 'the left'],
+    ['right', 'the right'],
+  ]),
+  clothPartId: part('Cloth', 'Skirt', 'cloth'),
+});
+type Skirt = ReturnType<typeof defaults>;
+const HEM_M = 0.03;
+
+/** Black cloth round the front, or along one side as a flag. */
+export const skirt: AccessoryDefinition<Skirt> = {
+  id: 'skirt',
+  name: 'Skirt or flag',
+  summary: 'Black cloth that keeps light off walls and lens.',
+  parameters: schema,
+  fields,
+  defaults,
+  attach: ({ depthM, sides, clothPartId }, base) => {
+    const { widthM, heightM } = base.apparent;
+    const round = 2 * (widthM + heightM);
+    const long = sides === 'all' ? round : sides === 'top' ? widthM : heightM;
+    const reachM = sides === 'top' ? heightM : widthM;
+    return {
+      pieces: [
+        clothPiece('Skirt', clothPartId, long + 2 * HEM_M, depthM + 2 * HEM_M, {
+          markOut: ['Hem all edges; eyelets or clips every 30 cm.'],
+        }),
+      ],
+      needs: hardware('clip', Math.ceil(long / 0.3) + 1, 'along the skirt'),
+      steps: [
+        step(
+          'Hem and hang the skirt',
+          'It keeps light off the walls',
+          'needle or tape, clips',
+          20 + long * 5,
+          'cloth hangs clear of every lamp',
+          'Cloth may not touch a lamp: it scorches.',
+        ),
+      ],
+      facts: [
+        fact(
+          'skirt-length',
+          'Cloth along the edge',
+          long,
+          sides === 'all' ? 'all round' : 'one side',
+        ),
+        fact(
+          'skirt-cut',
+          'No light beyond',
+          Math.atan2(reachM, depthM),
+          'atan(width / depth), to the axis',
+          'angle',
+        ),
+      ],
+      findings: base.groups.some(({ unit }) => unit.filament)
+        ? [
+            stop(
+              'skirt.hot',
+              'Cloth round hot lamps',
+              'Keep cloth at least as far from a filament lamp as its maker says, 15 cm for household bulbs; a skirt on the rim is nearer.',
+              { field: 'depthM', drawing: 'skirt' },
+            ),
+          ]
+        : [],
+      massKg: long * depthM * 0.2,
+      view: view(
+        'skirt',
+        'Skirt, from the side',
+        [
+          line(
+            [
+              [0, -heightM / 2],
+              [0, heightM / 2],
+            ],
+            'part',
+          ),
+          line(
+            [
+              [0, heightM / 2],
+              [depthM, heightM / 2],
+            ],
+            'hidden',
+            'skirt',
+          ),
+          line(
+            [
+              [0, -heightM / 2],
+              [depthM, -heightM / 2],
+            ],
+            'hidden',
+            'skirt',
+          ),
+        ],
+        [measure([0, -heightM / 2], [depthM, -heightM / 2], -0.1 * heightM, 'Depth')],
+        [knob('depthM', 'Skirt depth', [depthM, heightM / 2], [1, 0])],
+      ),
+    };
+  },
+};

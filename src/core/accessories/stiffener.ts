@@ -1,0 +1,73 @@
+import { boardMassKg, fact } from '../forms/kit/build';
+import { notChosen } from '../forms/kit/choices';
+import { hardware } from '../forms/kit/needs';
+import { choice, count, defineParameters, length, part } from '../forms/kit/parameters';
+import { stickPiece } from '../forms/kit/pieces';
+import { box, knob, measure, view } from '../forms/kit/shapes';
+import { step } from '../forms/kit/steps';
+import type { AccessoryDefinition } from './accessory';
+
+const { schema, fields, defaults } = defineParameters({
+  stickPartId: part('Batten', 'Stiffener', 'stick'),
+  bars: count('Bars', 'Stiffener', { start: 1, min: 1, max: 12 }),
+  direction: choice('Run', 'Stiffener', [
+    ['up', 'upright'],
+    ['level', 'level'],
+  ]),
+  inM: length('Short of the edge', 'Stiffener', { start: 0.03, min: 0, max: 1 }),
+});
+type Stiffener = ReturnType<typeof defaults>;
+
+/** Battens across the back, so that a board does not sag or warp. */
+export const stiffener: AccessoryDefinition<Stiffener> = {
+  id: 'stiffener',
+  name: 'Stiffener',
+  summary: 'Battens across the back of a board.',
+  parameters: schema,
+  fields,
+  defaults,
+  attach: ({ stickPartId, bars, direction, inM }, base, context) => {
+    const { widthM, heightM } = base.folded;
+    const long = Math.max(0.05, (direction === 'up' ? heightM : widthM) - 2 * inM);
+    const pieces = [stickPiece('Stiffener', stickPartId, long, bars)];
+    const spread = (direction === 'up' ? widthM : heightM) * 0.7;
+    const at = (k: number) => (bars === 1 ? 0 : (k / (bars - 1) - 0.5) * spread);
+    return {
+      pieces,
+      needs: hardware('screw', bars * Math.ceil(long / 0.15 + 1), 'every 15 cm'),
+      steps: [
+        step(
+          'Screw the stiffeners on',
+          'A flat board stays flat',
+          'screwdriver, glue',
+          8 * bars,
+          'screws shorter than both together',
+          'A screw that comes through the front can reach a wire.',
+        ),
+      ],
+      facts: [fact('stiffener', 'Stiffener length', long, 'size less both ends')],
+      findings: notChosen('stiffener', [
+        ['batten', stickPartId, 'stickPartId', 'stiffener', 'Choose the batten it is cut from.'],
+      ]),
+      massKg: boardMassKg(pieces, context),
+      view: view(
+        'stiffener',
+        'Stiffeners, from behind',
+        [
+          box(0, 0, widthM, heightM, 'hidden', 'board'),
+          ...Array.from({ length: bars }, (_, k) =>
+            direction === 'up'
+              ? box(at(k), 0, 0.025, long, 'part', 'stiffener')
+              : box(0, at(k), long, 0.025, 'part', 'stiffener'),
+          ),
+        ],
+        [measure([-widthM / 2, -heightM / 2], [widthM / 2, -heightM / 2], -0.06 * widthM, 'Width')],
+        [
+          direction === 'up'
+            ? knob('inM', 'Short of the edge', [0, long / 2], [0, 1], -1)
+            : knob('inM', 'Short of the edge', [long / 2, 0], [1, 0], -1),
+        ],
+      ),
+    };
+  },
+};

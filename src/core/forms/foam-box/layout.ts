@@ -1,0 +1,62 @@
+import type { FormContext } from '../form';
+import { mm } from '../kit/choices';
+import { frustum, type Frustum } from '../kit/development';
+import { bulbsOf } from '../kit/lamps';
+import type { Problem } from '../../result';
+import type { FoamBox } from './parameters';
+
+export interface BoxLayout extends Frustum {
+  backW: number;
+  backH: number;
+  depthM: number;
+}
+
+/** From its depth, or from flat stock: the wing is the slant and the inset narrows it to the back. */
+export function layoutBox(box: FoamBox): BoxLayout {
+  const flat = box.shapeBy === 'inset';
+  const backW = flat ? Math.max(0.01, box.frontW - 2 * box.insetM) : box.backW;
+  const backH = flat ? Math.max(0.01, box.frontH - 2 * box.insetM) : box.backH;
+  const depthM = flat ? Math.sqrt(Math.max(1e-6, box.wingM ** 2 - box.insetM ** 2)) : box.depthM;
+  return { ...frustum(box.frontW, box.frontH, backW, backH, depthM), backW, backH, depthM };
+}
+
+export function boxProblems(box: FoamBox, context: FormContext): Problem[] {
+  const { backW, backH } = layoutBox(box);
+  const problems: Problem[] = [];
+  if (box.shapeBy === 'inset' && box.insetM >= box.wingM)
+    problems.push({
+      code: 'inset',
+      path: 'insetM',
+      message: `An inset of ${mm(box.insetM)} from a wing of ${mm(box.wingM)} leaves no depth.`,
+    });
+  if (box.shapeBy === 'inset' && 2 * box.insetM >= Math.min(box.frontW, box.frontH) - 0.02)
+    problems.push({
+      code: 'inset-front',
+      path: 'insetM',
+      message: `An inset of ${mm(box.insetM)} on both sides is more than the front is wide.`,
+    });
+  if (backW > box.frontW + 1e-9 || backH > box.frontH + 1e-9)
+    problems.push({
+      code: 'back',
+      path: 'backW',
+      message: 'The back is bigger than the front: the box would throw its light into itself.',
+    });
+  const smallest = Math.min(backW, backH);
+  if (box.holeDiameterM > smallest - 0.01)
+    problems.push({
+      code: 'hole',
+      path: 'holeDiameterM',
+      message: `A hole of Ø ${mm(box.holeDiameterM)} does not fit a back of ${mm(backW)} × ${mm(backH)}: keep it under ${mm(Math.max(0, smallest - 0.01))}.`,
+    });
+  const globe = Math.max(
+    0,
+    ...bulbsOf(box.groups, context).map((bulb) => bulb?.globeDiameterM ?? 0),
+  );
+  if (globe > Math.min(backW, backH, box.frontW, box.frontH))
+    problems.push({
+      code: 'globe',
+      path: 'groups',
+      message: `The bulb (Ø ${mm(globe)}) is wider than the box.`,
+    });
+  return problems;
+}

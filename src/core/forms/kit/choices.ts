@@ -1,0 +1,130 @@
+import type { Finding } from '../../findings/finding';
+import type { Layer } from '../../light/mouth';
+import type { PartId, UnitId } from '../../ids';
+import type { PartOf, Role } from '../../materials/part';
+import { show, showText } from '../../quantity';
+import type { Problem } from '../../result';
+import type { Category, UnitOf } from '../../units/unit';
+import type { FormContext } from '../form';
+
+/** A length as findings and marks write it. */
+export const mm = (metres: number): string => showText(show(metres, 'length', 'metric'));
+/** To a tenth of a millimetre, for marking out. */
+export const exactMm = (metres: number): string => `${Number((metres * 1000).toFixed(1))} mm`;
+
+export function partOf<R extends Role>(
+  context: FormContext,
+  id: PartId | null,
+  role: R,
+): PartOf<R> | null {
+  const part = context.part(id);
+  return part?.role === role ? (part as PartOf<R>) : null;
+}
+
+export function unitOf<C extends Category>(
+  context: FormContext,
+  id: UnitId | null,
+  category: C,
+): UnitOf<C> | null {
+  const unit = context.unit(id);
+  return unit?.category === category ? (unit as UnitOf<C>) : null;
+}
+
+/** What cannot be made at all stops the build until it changes. */
+export const stopsFor = (form: string, problems: readonly Problem[], drawing: string): Finding[] =>
+  problems.map((problem) => ({
+    id: `${form}.${problem.code}`,
+    severity: 'stop',
+    title: 'This cannot be made',
+    message: problem.message,
+    source: 'Geometry',
+    where: { field: problem.path, drawing },
+  }));
+
+/** Nothing chosen yet is an open question, not a mistake. */
+export const notChosen = (
+  form: string,
+  open: readonly (readonly [
+    what: string,
+    chosen: unknown,
+    field: string,
+    drawing: string,
+    message: string,
+  ])[],
+): Finding[] =>
+  open.flatMap(([what, chosen, field, drawing, message]): Finding[] =>
+    chosen
+      ? []
+      : [
+          {
+            id: `${form}.no-${what.replace(/\W+/g, '-')}`,
+            severity: 'unknown',
+            title: `No ${what} chosen`,
+            message,
+            source: 'This design',
+            where: { field, drawing },
+          },
+        ],
+  );
+
+export const look = (
+  id: string,
+  title: string,
+  message: string,
+  where: Finding['where'],
+  source = 'Common practice',
+  limit?: string,
+): Finding => ({ id, severity: 'look', title, message, source, where, limit });
+
+export const stop = (
+  id: string,
+  title: string,
+  message: string,
+  where: Finding['where'],
+  source = 'Common practice',
+  limit?: string,
+): Finding => ({ id, severity: 'stop', title, message, source, where, limit });
+
+export const ok = (
+  id: string,
+  title: string,
+  message: string,
+  where: Finding['where'],
+  source = 'Common practice',
+  limit?: string,
+): Finding => ({ id, severity: 'ok', title, message, source, where, limit });
+
+export interface LayerIds {
+  layer1PartId: PartId | null;
+  layer2PartId: PartId | null;
+  layer3PartId: PartId | null;
+}
+
+export const layerParts = (ids: LayerIds, context: FormContext): PartOf<'diffusion'>[] =>
+  [ids.layer1PartId, ids.layer2PartId, ids.layer3PartId].flatMap(
+    (id) => partOf(context, id, 'diffusion') ?? [],
+  );
+
+export const layerOf = (part: PartOf<'diffusion'>): Layer => ({
+  name: part.name,
+  transmittance: part.transmittance,
+  backReflectance: part.backReflectance,
+  shiftMired: part.shiftMired,
+  limitC: part.limitC,
+});
+
+/** The table of layers is typical and says so, with the two-minute test that settles it. */
+export const typicalLayers = (form: string, layers: readonly PartOf<'diffusion'>[]): Finding[] => {
+  const guessed = layers.filter(({ origin }) => origin === 'typical');
+  if (guessed.length === 0) return [];
+  return [
+    {
+      id: `${form}.typical-layers`,
+      severity: 'unknown',
+      title: 'The layers are typical, not yours',
+      message: `${[...new Set(guessed.map(({ name }) => name))].join(', ')}: ± 20 % and more between shops. Two-minute test: meter with and without it; stops lost = log₂(E without / E with).`,
+      source: 'Typical figures, from memory',
+      where: { field: 'layer1PartId', drawing: 'layer' },
+    },
+  ];
+};

@@ -1,0 +1,160 @@
+import type { Emitter, Vector } from '../../light/emitter';
+import { effectiveBulb, type EffectiveUnit } from '../../units/effective';
+import { labelFindings } from '../../units/sanity';
+import { unitFindings } from '../../units/unitSanity';
+import type { Bulb } from '../../units/bulb';
+import type { Spread } from '../../units/spread';
+import type { Unit } from '../../units/unit';
+import type { FormContext } from '../form';
+import type { LampGroup, Load, Need } from '../resolved';
+import { apparentVa, bulbs } from './needs';
+import type { BulbGroup } from './parameters';
+
+/** Where a bulb sits: the middle of its glow, the way it points, its group. */
+export interface Seat {
+  positionM: Vector;
+  axis: Vector;
+  group: number;
+}
+
+export interface Lamps {
+  emitters: Emitter[];
+  groups: LampGroup[];
+}
+
+/**
+ * Bulbs in seats. Emitters keep their place even when no bulb is chosen, with no light, so that
+ * groups and loads can point at them by index.
+ */
+export function bulbLamps(
+  groups: readonly BulbGroup[],
+  seats: readonly Seat[],
+  context: FormContext,
+): Lamps {
+  const chosen = groups.map((group) => context.bulb(group.bulbId));
+  const units = chosen.map((bulb) => bulb && effectiveBulb(bulb));
+  const emitters = seats.map(({ positionM, axis, group }): Emitter => {
+    const unit = units[group];
+    return {
+      positionM,
+      axis,
+      // Lumens follow the level directly: for a filament the level is defined as its light.
+      luminousFluxLm: unit ? unit.luminousFluxLm.value * groups[group]!.level : 0,
+      spread: unit?.bulb.spread ?? { class: 'omni' },
+    };
+  });
+  return {
+    emitters,
+    groups: groups.flatMap(({ level }, index): LampGroup[] => {
+      const unit = units[index];
+      const own = seats.flatMap((seat, at) => (seat.group === index ? [at] : []));
+      if (!unit) return [];
+      return [
+        {
+          name: `Group ${String.fromCharCode(65 + index)}`,
+          unit,
+          count: own.length,
+          level,
+          emitters: own,
+          labelFindings: labelFindings(unit.bulb),
+        },
+      ];
+    }),
+  };
+}
+
+/** One mains load a seat, in wiring order. */
+export function bulbLoads(
+  groups: readonly BulbGroup[],
+  seats: readonly { group: number }[],
+  cordM: (seat: number) => number,
+  context: FormContext,
+): Load[] {
+  const units = groups.map((group) => {
+    const bulb = context.bulb(group.bulbId);
+    return bulb && effectiveBulb(bulb);
+  });
+  return seats.map(({ group }, k) => {
+    const unit = units[group];
+    return {
+      ref: `seat-${k}`,
+      apparentVa: unit ? apparentVa(unit.wattsW.value, unit.powerFactor.value) : 0,
+      cordM: cordM(k),
+    };
+  });
+}
+
+export const bulbNeeds = (
+  groups: readonly BulbGroup[],
+  seats: readonly { group: number }[],
+  context: FormContext,
+): Need[] =>
+  groups.flatMap(({ bulbId }, index): Need[] => {
+    const bulb = context.bulb(bulbId);
+    const quantity = seats.filter(({ group }) => group === index).length;
+    return bulb && quantity > 0 ? [bulbs(bulb.id, quantity)] : [];
+  });
+
+export const bulbMassKg = (
+  groups: readonly BulbGroup[],
+  seats: readonly { group: number }[],
+  context: FormContext,
+): number =>
+  seats.reduce((sum, { group }) => sum + (context.bulb(groups[group]!.bulbId)?.massKg ?? 0), 0);
+
+export const bulbsOf = (groups: readonly BulbGroup[], context: FormContext): (Bulb | null)[] =>
+  groups.map((group) => context.bulb(group.bulbId));
+
+/**
+ * Several alike units as one group, each spread over its own points.
+ * @param points of all units together, evenly shared
+ */
+export function unitLamps(
+  unit: EffectiveUnit | null,
+  shelfUnit: Unit | null,
+  count: number,
+  level: number,
+  spread: Spread,
+  points: readonly { positionM: Vector; axis: Vector }[],
+): Lamps {
+  const flux = unit ? (unit.luminousFluxLm.value * count * level) / Math.max(1, points.length) : 0;
+  const emitters = points.map(({ positionM, axis }): Emitter => ({
+    positionM,
+    axis,
+    luminousFluxLm: flux,
+    spread,
+  }));
+  if (!unit || !shelfUnit || count === 0) return { emitters, groups: [] };
+  return {
+    emitters,
+    groups: [
+      {
+        name: 'Group A',
+        unit,
+        count,
+        level,
+        emitters: emitters.map((_, at) => at),
+        labelFindings: unitFindings(shelfUnit),
+      },
+    ],
+  };
+}
+
+/** Points along a straight line, each standing for an equal share of it. */
+export const pointsAlong = (
+  from: Vector,
+  to: Vector,
+  count: number,
+  axis: Vector,
+): { positionM: Vector; axis: Vector }[] =>
+  Array.from({ length: count }, (_, k) => {
+    const t = (k + 0.5) / count;
+    return {
+      positionM: [
+        from[0] + (to[0] - from[0]) * t,
+        from[1] + (to[1] - from[1]) * t,
+        from[2] + (to[2] - from[2]) * t,
+      ],
+      axis,
+    };
+  });

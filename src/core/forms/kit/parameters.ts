@@ -1,0 +1,182 @@
+import * as z from 'zod/mini';
+import { bulbIdSchema, partIdSchema, unitIdSchema } from '../../ids';
+import { FINISH_IDS, FINISHES, type FinishId } from '../../materials/finish';
+import type { Role } from '../../materials/part';
+import type { Dimension } from '../../quantity';
+import { list, range, wholeRange } from '../../schema';
+import type { Category } from '../../units/unit';
+import type { Field } from '../form';
+
+/** Schema, first value and field of one parameter, said once. */
+export interface Spec<T> {
+  schema: z.ZodMiniType<T>;
+  start: T;
+  field: (parameter: string) => Field;
+}
+
+type Values<S> = { -readonly [K in keyof S]: S[K] extends Spec<infer T> ? T : never };
+
+/** Turns a table of specs into what a form definition wants: schema, fields and defaults. */
+export function defineParameters<S extends Record<string, Spec<unknown>>>(specs: S) {
+  const names = Object.keys(specs) as (keyof S & string)[];
+  const shape = Object.fromEntries(names.map((name) => [name, specs[name]!.schema]));
+  return {
+    // Each key's schema gives the type that Values reads off its spec.
+    schema: z.object(shape) as unknown as z.ZodMiniType<Values<S>>,
+    fields: names.map((name): Field => specs[name]!.field(name)),
+    defaults: () =>
+      structuredClone(
+        Object.fromEntries(names.map((name) => [name, specs[name]!.start])),
+      ) as Values<S>,
+  };
+}
+
+interface Extra {
+  help?: string;
+  when?: Field['when'];
+}
+
+interface Measured extends Extra {
+  start: number;
+  min: number;
+  max: number;
+  step?: number;
+}
+
+/** A measured parameter of any dimension; counts are whole. */
+export function quantity(
+  dimension: Dimension,
+  assumedUnit: string,
+  step: number,
+  label: string,
+  group: string,
+  { start, min, max, help, when, step: own = step }: Measured,
+): Spec<number> {
+  return {
+    schema: dimension === 'count' ? wholeRange(min, max) : range(min, max),
+    start,
+    field: (parameter) => ({
+      kind: 'quantity',
+      parameter,
+      label,
+      group,
+      dimension,
+      assumedUnit,
+      step: own,
+      min,
+      max,
+      help,
+      when,
+    }),
+  };
+}
+
+export const length = (label: string, group: string, given: Measured) =>
+  quantity('length', 'cm', 0.01, label, group, given);
+export const count = (label: string, group: string, given: Measured) =>
+  quantity('count', '', 1, label, group, given);
+export const share = (label: string, group: string, given: Measured) =>
+  quantity('ratio', '%', 0.01, label, group, given);
+export const degrees = (label: string, group: string, given: Measured) =>
+  quantity('angle', '°', Math.PI / 180, label, group, given);
+
+export function choice<const V extends string | number>(
+  label: string,
+  group: string,
+  options: readonly (readonly [V, string])[],
+  extra: Extra & { start?: V } = {},
+): Spec<V> {
+  const values = options.map(([value]) => value);
+  return {
+    schema: z.union(values.map((value) => z.literal(value))) as unknown as z.ZodMiniType<V>,
+    start: extra.start ?? values[0]!,
+    field: (parameter) => ({
+      kind: 'choice',
+      parameter,
+      label,
+      group,
+      options: options.map(([value, words]) => ({ value, label: words })),
+      help: extra.help,
+      when: extra.when,
+    }),
+  };
+}
+
+export const finish = (label: string, group: string, start: FinishId): Spec<FinishId> =>
+  choice(
+    label,
+    group,
+    FINISH_IDS.map((id) => [id, FINISHES[id].name] as const),
+    { start },
+  );
+
+/** @param wanted false for what a build can do without */
+export const part = (
+  label: string,
+  group: string,
+  role: Role,
+  wanted = true,
+  extra: Extra = {},
+) => ({
+  schema: z.nullable(partIdSchema),
+  start: null as z.infer<typeof partIdSchema> | null,
+  field: (parameter: string): Field => ({
+    kind: 'part',
+    parameter,
+    label,
+    group,
+    role,
+    optional: !wanted,
+    ...extra,
+  }),
+});
+
+export const unit = (label: string, group: string, category: Category, extra: Extra = {}) => ({
+  schema: z.nullable(unitIdSchema),
+  start: null as z.infer<typeof unitIdSchema> | null,
+  field: (parameter: string): Field => ({
+    kind: 'unit',
+    parameter,
+    label,
+    group,
+    category,
+    ...extra,
+  }),
+});
+
+export const MOST_GROUPS = 4;
+const groupSchema = z.object({ bulbId: z.nullable(bulbIdSchema), level: range(0, 1) });
+export type BulbGroup = z.infer<typeof groupSchema>;
+
+/** Bulbs dealt round the sockets in turn, each group at its own level. */
+export const bulbGroups = (label: string, group: string): Spec<BulbGroup[]> => ({
+  schema: list(groupSchema, 1, MOST_GROUPS) as unknown as z.ZodMiniType<BulbGroup[]>,
+  start: [{ bulbId: null, level: 1 }],
+  field: (parameter) => ({ kind: 'groups', parameter, label, group }),
+});
+
+export const FILL_MODES = [
+  ['count', 'As many as I say'],
+  ['fit', 'As many as fit'],
+  ['target', 'Enough for the shot'],
+  ['onHand', 'Use up what is on hand'],
+] as const;
+export type FillMode = (typeof FILL_MODES)[number][0];
+
+export const fillMode = (group: string): Spec<FillMode> =>
+  choice('Fill', group, FILL_MODES, { start: 'count' });
+
+/** Cord, plug and dimmer, the same on every build that hangs on the mains. */
+export const mainsParameters = (tailM = 3) => ({
+  cordPartId: part('Cord', 'Cord', 'cord'),
+  plugPartId: part('Plug', 'Cord', 'plug'),
+  dimmerPartId: part('Dimmer', 'Cord', 'dimmer', false),
+  tailLengthM: length('Tail to the plug', 'Cord', { start: tailM, min: 0.2, max: 30, step: 0.1 }),
+});
+
+/** Up to three layers in front, from the lamps outwards. */
+export const layerParameters = (group = 'Front') => ({
+  layer1PartId: part('First layer', group, 'diffusion', false),
+  layer2PartId: part('Second layer', group, 'diffusion', false),
+  layer3PartId: part('Third layer', group, 'diffusion', false),
+});

@@ -1,0 +1,136 @@
+import type { PartId } from '../../ids';
+import type { Shape } from '../drawing';
+import type { FormContext } from '../form';
+import type { ClothPiece, SheetPiece, StickPiece } from '../resolved';
+import { partOf } from './choices';
+import { polygon, rectangle, shapesExtent, type XY } from './shapes';
+
+interface SheetGiven {
+  name: string;
+  partId: PartId | null;
+  count?: number;
+  /** outline and everything on it, anywhere; it is moved so that its lower left corner is 0, 0 */
+  shapes: readonly Shape[];
+  areaM2: number;
+  /** stock left standing round the outline */
+  borderM?: number;
+  mayTurn?: boolean;
+  hole?: SheetPiece['hole'];
+  markOut?: readonly string[];
+}
+
+const moved = (shape: Shape, dx: number, dy: number): Shape =>
+  shape.kind === 'polyline'
+    ? { ...shape, points: shape.points.map(([x, y]): XY => [x + dx, y + dy]) }
+    : { ...shape, x: shape.x + dx, y: shape.y + dy };
+
+/** A piece of board; its size is that of its cutting lines plus a border. */
+export function sheetPiece(given: SheetGiven, context: FormContext): SheetPiece {
+  const sheet = partOf(context, given.partId, 'sheet');
+  const border = given.borderM ?? 0;
+  const cuts = given.shapes.filter(({ layer }) => layer === 'cut');
+  const { left, bottom, right, top } = shapesExtent(cuts);
+  const [dx, dy] = [border - left, border - bottom];
+  return {
+    kind: 'sheet',
+    name: given.name,
+    partId: given.partId,
+    count: given.count ?? 1,
+    widthM: right - left + 2 * border,
+    heightM: top - bottom + 2 * border,
+    thicknessM: sheet?.thicknessM ?? 0,
+    shapes: given.shapes.map((shape) => moved(shape, dx, dy)),
+    mayTurn: given.mayTurn ?? !(sheet?.grain ?? false),
+    areaM2: given.areaM2,
+    ...(given.hole ? { hole: { ...given.hole, x: given.hole.x + dx, y: given.hole.y + dy } } : {}),
+    markOut: given.markOut ?? [],
+  };
+}
+
+/** A plain rectangle of board with whatever is drilled and marked on it. */
+export const rectanglePiece = (
+  name: string,
+  partId: PartId | null,
+  widthM: number,
+  heightM: number,
+  context: FormContext,
+  more: { count?: number; shapes?: readonly Shape[]; markOut?: readonly string[] } = {},
+): SheetPiece =>
+  sheetPiece(
+    {
+      name,
+      partId,
+      count: more.count,
+      shapes: [rectangle(0, 0, widthM, heightM, 'cut'), ...(more.shapes ?? [])],
+      areaM2: widthM * heightM,
+      markOut: more.markOut,
+    },
+    context,
+  );
+
+/** Area of a simple polygon (shoelace formula), m². */
+export const polygonAreaM2 = (points: readonly XY[]): number =>
+  Math.abs(
+    points.reduce((sum, [x, y], at) => {
+      const [nx, ny] = points[(at + 1) % points.length]!;
+      return sum + x * ny - nx * y;
+    }, 0) / 2,
+  );
+
+export const polygonPiece = (
+  name: string,
+  partId: PartId | null,
+  points: readonly XY[],
+  context: FormContext,
+  more: { count?: number; shapes?: readonly Shape[]; markOut?: readonly string[] } = {},
+): SheetPiece =>
+  sheetPiece(
+    {
+      name,
+      partId,
+      count: more.count,
+      shapes: [polygon(points, 'cut'), ...(more.shapes ?? [])],
+      areaM2: polygonAreaM2(points),
+      markOut: more.markOut,
+    },
+    context,
+  );
+
+export const stickPiece = (
+  name: string,
+  partId: PartId | null,
+  lengthM: number,
+  count = 1,
+  markOut: readonly string[] = [],
+): StickPiece => ({ kind: 'stick', name, partId, lengthM, count, markOut });
+
+export const clothPiece = (
+  name: string,
+  partId: PartId | null,
+  widthM: number,
+  heightM: number,
+  more: { count?: number; seamM?: number; hemM?: number; markOut?: readonly string[] } = {},
+): ClothPiece => ({
+  kind: 'cloth',
+  name,
+  partId,
+  widthM,
+  heightM,
+  count: more.count ?? 1,
+  seamM: more.seamM ?? 0,
+  hemM: more.hemM ?? 0,
+  markOut: more.markOut ?? [],
+});
+
+/** Mass of the boards among the pieces, kg. */
+export const sheetMassKg = (pieces: readonly SheetPiece[], context: FormContext): number =>
+  pieces.reduce((sum, piece) => {
+    const sheet = partOf(context, piece.partId, 'sheet');
+    return sum + (sheet ? piece.count * piece.areaM2 * sheet.thicknessM * sheet.densityKgPerM3 : 0);
+  }, 0);
+
+export const stickMassKg = (pieces: readonly StickPiece[], context: FormContext): number =>
+  pieces.reduce((sum, piece) => {
+    const stick = partOf(context, piece.partId, 'stick');
+    return sum + piece.count * piece.lengthM * (stick?.massKgPerM ?? 0);
+  }, 0);

@@ -1,0 +1,173 @@
+import { REGIONS } from '../../power/region';
+import type { FormContext } from '../form';
+import type { Step } from '../resolved';
+
+/** One step; minutes are rounded up to whole ones. */
+export const step = (
+  title: string,
+  why: string,
+  tool: string,
+  minutes: number,
+  check: string,
+  hazard: string | null = null,
+): Step => ({ title, why, tool, minutes: Math.ceil(minutes), check, hazard });
+
+export const checkLamps = (count: number): Step =>
+  step(
+    'Light every lamp once',
+    'A dead one is cheaper to find now',
+    'a socket you trust',
+    2 + count * 0.3,
+    'all light, all the same white',
+  );
+
+export const checkTape = (metres: number): Step =>
+  step(
+    'Run the reel before you cut it',
+    'A dead section goes back to the shop whole',
+    'its supply, a table',
+    5 + metres,
+    'every diode lights from end to end, one white; the + and − pads are known',
+    'Uncoil it first: a lit reel overheats. Do not stare into bare diodes.',
+  );
+
+export const markOut = (what: string, minutes = 15): Step =>
+  step(
+    `Mark out ${what}`,
+    'Measure twice',
+    'rule, square, pencil',
+    minutes,
+    'the marks agree with the list',
+  );
+
+export const cutBoard = (what: string, minutes = 20): Step =>
+  step(
+    `Cut ${what}`,
+    'Everything else is measured from these edges',
+    'saw or knife along a straight edge',
+    minutes,
+    'edges square, no splinters',
+    'Clamp the work. Wear glasses and a dust mask; cut away from your fingers.',
+  );
+
+export const cutMetal = (what: string, minutes = 25): Step =>
+  step(
+    `Cut ${what} from sheet metal`,
+    'The leaves must clear one another',
+    'snips, file',
+    minutes,
+    'every edge deburred: run a rag along it, it must not catch',
+    'Sheet-metal edges slice: gloves and glasses on, deburr before you handle the piece again.',
+  );
+
+export const sticks = (what: string, count: number): Step =>
+  step(
+    `Cut ${what}`,
+    'Lengths from the saw list, longest first',
+    'pipe cutter or saw',
+    5 + count * 2,
+    'lengths within a millimetre, ends deburred',
+    'Cut ends are sharp: deburr inside and out.',
+  );
+
+export const layTape = (metres: number, rows: number): Step =>
+  step(
+    'Lay the tape, cutting only at the marks',
+    'Between the marks a cut kills the section',
+    'scissors, alcohol for the surface',
+    10 + metres * 4 + rows,
+    'no kinks, no edgewise bends; every row pressed down',
+  );
+
+export const joinTape = (joints: number): Step =>
+  step(
+    'Join rows and leads',
+    'Plus to plus: a crossed pair stays dark or blows',
+    'soldering iron or clips',
+    5 + joints * 4,
+    'tug every joint; + and − checked with a meter before power',
+    'A soldering iron is 350 °C: stand it down, air the room.',
+  );
+
+export const wireMains = (context: FormContext, minutes: number): Step => {
+  const { wires } = REGIONS[context.circuit.region];
+  return step(
+    'Wire the mains side',
+    'Lamps hang in parallel, cord to cord',
+    'stripper, screwdriver, crimps',
+    minutes,
+    `live (${wires.live}) and neutral (${wires.neutral}) the same way round everywhere; metal parts earthed (${wires.earth}); strain relief at every entry; no terminal can be touched`,
+    'Mains can kill. The plug stays out until the gate below. If you have not done this before, have a competent person do it or check it; local codes come first.',
+  );
+};
+
+export const lookOver = (): Step =>
+  step(
+    'Have the wiring looked over',
+    'A second pair of eyes finds the swapped wire',
+    'continuity tester',
+    15,
+    'no short, polarity right, covers on',
+  );
+
+export const powerUp = (): Step =>
+  step(
+    'First power-up',
+    'Faults show in the first second',
+    'outlet with RCD or GFCI',
+    5,
+    'every open “stop” is cleared before this step; all lamps light',
+    'Lay it on bare floor, nobody touching it, and switch on at the outlet.',
+  );
+
+export const warmChecks = (): Step =>
+  step(
+    'Warm checks',
+    'Heat shows late',
+    'back of the hand, thermometer',
+    70,
+    'after 10 min and after 1 h: nothing too warm to hold, no smell',
+    'Unplug before you touch.',
+  );
+
+export const addLayers = (count: number): Step[] =>
+  count === 0
+    ? []
+    : [
+        step(
+          count === 1 ? 'Fit the layer' : `Fit the ${count} layers`,
+          'Now that the lamps are known to be good',
+          'clips or tape',
+          8 + 6 * count,
+          'taut, no sag towards a lamp; it comes off again to change one',
+        ),
+      ];
+
+export const mountAndTip = (): Step =>
+  step(
+    'Mount, weigh down and try to tip it',
+    'Stands fall over people',
+    'stand, sandbag',
+    15,
+    'does not tip at a firm push from any side',
+    'Keep the cord taped down where people walk.',
+  );
+
+export const meterIt = (): Step =>
+  step(
+    'Meter it',
+    'The drawing is a forecast, the meter is the light',
+    'lux meter',
+    10,
+    'lux at the subject written down',
+  );
+
+/** Wiring looked over, power, heat, then layers, stand and meter: the same end for every build. */
+export const finishSteps = (layers = 0): Step[] => [
+  lookOver(),
+  powerUp(),
+  warmChecks(),
+  ...addLayers(layers),
+  mountAndTip(),
+  meterIt(),
+];

@@ -1,0 +1,350 @@
+import type { Finding } from '../../findings/finding';
+import type { PartId, UnitId } from '../../ids';
+import type { PartOf } from '../../materials/part';
+import { threeFigures } from '../../quantity';
+import { effectiveTape, tapeWattsPerM } from '../../units/effectiveUnit';
+import type { UnitOf } from '../../units/unit';
+import type { Fill, FormContext } from '../form';
+import type { LayoutFact, Load, Need } from '../resolved';
+import { look, mm, partOf, stop, unitOf } from './choices';
+import { apparentVa, fromPart, fromUnit, hardware } from './needs';
+import { choice, fillMode, length, part, share, unit } from './parameters';
+
+/** A hair of length that rounding may take; keeps 5 m at 50 mm a hundred pieces. */
+const HAIR_M = 1e-6;
+
+/** The longest length up to a limit that ends on a cut mark. */
+export const toCutMark = (lengthM: number, cutM: number): number =>
+  Math.floor((lengthM + HAIR_M) / cutM) * cutM;
+
+/** Tape laid in rows: how far it reaches. */
+export interface TapeRows {
+  /** tape in each row that has any; row 0 first */
+  rowsM: number[];
+  /** tape that shines, cut at marks */
+  usedM: number;
+  /** what would fill every row */
+  capacityM: number;
+  fullRows: number;
+  /** share of the row where it ends, 0 when that row is full */
+  lastShare: number;
+}
+
+/**
+ * One continuous tape, row after row, bending over into the next: a ring or a pan.
+ * @param rowLengthsM row lengths in laying order
+ * @param bridgeM tape that a change of row takes
+ */
+export function continuousRows(
+  rowLengthsM: readonly number[],
+  tapeM: number,
+  cutM: number,
+  bridgeM: number,
+): TapeRows {
+  const capacityM =
+    rowLengthsM.reduce((sum, row) => sum + row, 0) + bridgeM * Math.max(0, rowLengthsM.length - 1);
+  const usedM = toCutMark(Math.min(tapeM, capacityM), cutM);
+  const rowsM: number[] = [];
+  let left = usedM;
+  for (const row of rowLengthsM) {
+    if (left <= HAIR_M) break;
+    const laid = Math.min(row, left);
+    rowsM.push(laid);
+    left -= laid + bridgeM;
+  }
+  return { rowsM, usedM, capacityM: toCutMark(capacityM, cutM), ...ends(rowsM, rowLengthsM) };
+}
+
+/** Straight rows, each cut at a mark and joined to the next with a jumper. */
+export function cutRows(rowLengthsM: readonly number[], tapeM: number, cutM: number): TapeRows {
+  const whole = rowLengthsM.map((row) => toCutMark(row, cutM));
+  const rowsM: number[] = [];
+  let left = tapeM;
+  for (const row of whole) {
+    const laid = toCutMark(Math.min(row, left), cutM);
+    if (laid <= HAIR_M) break;
+    rowsM.push(laid);
+    left -= laid;
+  }
+  const sum = (rows: readonly number[]) => rows.reduce((total, row) => total + row, 0);
+  return { rowsM, usedM: sum(rowsM), capacityM: sum(whole), ...ends(rowsM, whole) };
+}
+
+function ends(rowsM: readonly number[], wholeM: readonly number[]) {
+  const last = rowsM.length - 1;
+  const reached = last < 0 ? 0 : rowsM[last]! / wholeM[last]!;
+  const full = reached > 1 - 1e-9;
+  return { fullRows: full ? rowsM.length : Math.max(0, last), lastShare: full ? 0 : reached };
+}
+
+/** Parameters every form with tape shares. */
+export const tapeParameters = (startM: number) => ({
+  stripId: unit('Tape', 'Tape', 'strip'),
+  fillMode: fillMode('Tape'),
+  tapeLengthM: length('Tape laid', 'Tape', {
+    start: startM,
+    min: 0,
+    max: 400,
+    step: 0.05,
+    when: { parameter: 'fillMode', is: 'count' },
+  }),
+  level: share('Level', 'Tape', { start: 1, min: 0, max: 1 }),
+  supplyPartId: part('Supply', 'Cord', 'supply'),
+  feed: choice('Fed from', 'Tape', [
+    ['one', 'one end'],
+    ['both', 'both ends'],
+    ['rows', 'every row'],
+  ]),
+});
+
+export interface TapeChoice {
+  stripId: UnitId | null;
+  tapeLengthM: number;
+  level: number;
+  supplyPartId: PartId | null;
+  feed: 'one' | 'both' | 'rows';
+}
+
+/** Marks of a tape nobody has chosen yet [typ]: three diodes at 60 a metre. */
+export const CUT_MARK_M = 0.05;
+export const TAPE_WIDTH_M = 0.01;
+
+export const cutMarkOf = (strip: UnitOf<'strip'> | null) => strip?.cutIncrementM ?? CUT_MARK_M;
+export const tapeWidthOf = (strip: UnitOf<'strip'> | null) => strip?.tapeWidthM ?? TAPE_WIDTH_M;
+export const stripOf = (tape: { stripId: UnitId | null }, context: FormContext) =>
+  unitOf(context, tape.stripId, 'strip');
+
+/** Fill of a tape form: metres of tape, up to what its rows hold. */
+export const tapeFill = <P extends TapeChoice>(
+  capacityM: (parameters: P, context: FormContext) => number,
+): Fill<P> => ({
+  parameter: 'tapeLengthM' as keyof P & string,
+  step: (tape, context) => cutMarkOf(stripOf(tape, context)),
+  most: capacityM,
+  onHand: (tape, context) => stripOf(tape, context)?.onHand ?? 0,
+});
+
+/** The tape as one lamp behind its supply. */
+export function tapeUnit(tape: TapeChoice, usedM: number, context: FormContext) {
+  const strip = stripOf(tape, context);
+  const supply = partOf(context, tape.supplyPartId, 'supply');
+  return { strip, unit: strip && effectiveTape(strip, usedM, supply?.powerFactor ?? 0.9) };
+}
+
+/** The supply is the one load on the mains. */
+export function tapeLoads(
+  tape: TapeChoice & { tailLengthM: number },
+  usedM: number,
+  context: FormContext,
+): Load[] {
+  const { unit: lamp } = tapeUnit(tape, usedM, context);
+  const va = lamp ? apparentVa(lamp.wattsW.value, lamp.powerFactor.value) : 0;
+  return [{ ref: 'supply', apparentVa: va, cordM: tape.tailLengthM }];
+}
+
+/** How many supplies carry the tape at four fifths of their rating; 1 while none is chosen. */
+export function supplyCount(tape: TapeChoice, usedM: number, context: FormContext): number {
+  const strip = stripOf(tape, context);
+  const supply = partOf(context, tape.supplyPartId, 'supply');
+  if (!strip || !supply) return 1;
+  return Math.max(1, Math.ceil((tapeWattsPerM(strip) * usedM) / (supply.ratedW * 0.8) - 1e-9));
+}
+
+export const tapeNeeds = (
+  tape: TapeChoice,
+  rows: TapeRows,
+  joints: number,
+  leadM: number,
+  context: FormContext,
+): Need[] => [
+  ...fromUnit(tape.stripId, rows.usedM, 'm', 'tape, cut at its marks'),
+  ...fromPart(
+    tape.supplyPartId,
+    supplyCount(tape, rows.usedM, context),
+    'piece',
+    'each at no more than four fifths of its rating',
+  ),
+  ...hardware('tape-joint', joints, 'where rows and leads join'),
+  ...hardware('tape-lead', leadM, 'leads and jumpers'),
+];
+
+/** Where it ends, what is left of the reel, and which reel on the shelf would fill it. */
+export function tapeFacts(
+  rows: TapeRows,
+  strip: UnitOf<'strip'> | null,
+  rowNoun: string,
+): LayoutFact[] {
+  const reels = strip ? Math.max(1, Math.ceil(rows.usedM / strip.reelLengthM - 1e-9)) : 1;
+  const fact = (
+    id: string,
+    label: string,
+    value: number,
+    dimension: LayoutFact['dimension'],
+    working: string,
+  ) => ({ id, label, value, dimension, working });
+  return [
+    fact('tape-used', 'Tape laid', rows.usedM, 'length', 'down to a cut mark'),
+    fact(
+      'tape-capacity',
+      'Tape that would fill it',
+      rows.capacityM,
+      'length',
+      `every ${rowNoun} full`,
+    ),
+    fact('rows-full', `Full ${rowNoun}s`, rows.fullRows, 'count', 'as far as the tape reaches'),
+    ...(rows.lastShare > 0
+      ? [fact('row-part', `Last ${rowNoun} filled`, rows.lastShare, 'ratio', 'where the tape ends')]
+      : []),
+    ...(strip
+      ? [
+          fact('reels', 'Reels', reels, 'count', `of ${strip.reelLengthM} m each`),
+          fact(
+            'tape-left',
+            'Left on the reel',
+            reels * strip.reelLengthM - rows.usedM,
+            'length',
+            'reels less the tape laid',
+          ),
+          fact('tape-watts', 'Tape load', tapeWattsPerM(strip) * rows.usedM, 'power', 'W/m · m'),
+        ]
+      : []),
+  ];
+}
+
+/** Longest run from one feed of tape of the 14.4 W/m class [common practice, handbook 05]. */
+const longestRunM = (voltageV: number) => (voltageV >= 20 ? 10 : 5);
+const HOT_TAPE_W_PER_M = 10;
+/** Least bend radius of bare tape, flat-wise [typ]. */
+const BEND_RADIUS_M = 0.02;
+
+/** Traps of tape: supply, run length, coating, bends, heat, a piece shorter than one mark. */
+export function tapeFindings(
+  form: string,
+  tape: TapeChoice,
+  rows: TapeRows,
+  curved: { radiusM: number } | null,
+  onMetal: boolean,
+  context: FormContext,
+): Finding[] {
+  const strip = stripOf(tape, context);
+  const where = { field: 'stripId', drawing: 'tape' };
+  if (!strip) return [];
+  const found = supplyFindings(form, tape, rows.usedM, strip, context);
+  if (rows.usedM <= 0)
+    found.push(
+      stop(
+        `${form}.no-tape`,
+        'No whole section of tape fits',
+        `One section is ${mm(strip.cutIncrementM)}; ${rows.capacityM <= 0 ? 'the rows are shorter than that: make the light bigger or choose a tape with closer marks' : 'ask for at least that much tape'}.`,
+        { field: 'tapeLengthM', drawing: 'tape' },
+        'Tape may be cut at its marks only',
+        mm(strip.cutIncrementM),
+      ),
+    );
+  const runs = tape.feed === 'one' ? 1 : tape.feed === 'both' ? 2 : Math.max(1, rows.rowsM.length);
+  const longest = longestRunM(strip.voltageV);
+  if (rows.usedM / runs > longest)
+    found.push({
+      ...look(
+        `${form}.run`,
+        'The far end will be dim',
+        `${threeFigures(rows.usedM / runs)} m from one feed at ${strip.voltageV} V: the copper of the tape drops the voltage. Feed it from both ends or row by row.`,
+        { field: 'feed', drawing: 'tape' },
+        'Common practice for tape of 14.4 W/m',
+        `${longest} m from one feed at ${strip.voltageV} V`,
+      ),
+      remedies:
+        tape.feed === 'rows' ? [] : [{ label: 'Feed every row', parameters: { feed: 'rows' } }],
+    });
+  if (curved && strip.coated)
+    found.push(
+      stop(
+        `${form}.coated`,
+        'Coated tape will not follow the curve',
+        'Its silicone sleeve refuses to bend flat against a rim and pulls the copper off. Choose bare tape.',
+        where,
+      ),
+    );
+  if (curved && curved.radiusM < BEND_RADIUS_M)
+    found.push(
+      stop(
+        `${form}.bend`,
+        'Too tight a bend',
+        `A radius of ${mm(curved.radiusM)} cracks the solder joints of the diodes.`,
+        where,
+        'Typical of bare tape, flat-wise',
+        mm(BEND_RADIUS_M),
+      ),
+    );
+  if (!onMetal && tapeWattsPerM(strip) > HOT_TAPE_W_PER_M)
+    found.push(
+      look(
+        `${form}.tape-heat`,
+        'Tape this strong wants metal behind it',
+        `${threeFigures(tapeWattsPerM(strip))} W/m on wood, foam or plastic cooks its own diodes and glue. Put aluminium tape or a flat bar under it, or dim it.`,
+        where,
+        'Common practice',
+        `about ${HOT_TAPE_W_PER_M} W/m without metal`,
+      ),
+    );
+  return found;
+}
+
+function supplyFindings(
+  form: string,
+  tape: TapeChoice,
+  usedM: number,
+  strip: UnitOf<'strip'>,
+  context: FormContext,
+): Finding[] {
+  const where = { field: 'supplyPartId', drawing: 'supply' };
+  const supply: PartOf<'supply'> | null = partOf(context, tape.supplyPartId, 'supply');
+  const loadW = tapeWattsPerM(strip) * usedM;
+  if (!supply)
+    return [
+      {
+        id: `${form}.no-supply`,
+        severity: 'unknown',
+        title: 'No supply chosen',
+        message: `The tape takes ${threeFigures(loadW)} W at ${strip.voltageV} V: choose a supply of that voltage and at least ${threeFigures(loadW / 0.8)} W.`,
+        source: 'Common practice: load at four fifths of the rating',
+        where,
+      },
+    ];
+  if (supply.voltageV !== strip.voltageV)
+    return [
+      stop(
+        `${form}.supply-volts`,
+        'The supply does not fit the tape',
+        `“${supply.name}” gives ${supply.voltageV} V, the tape wants ${strip.voltageV} V: ${supply.voltageV > strip.voltageV ? 'it burns out at once' : 'it stays dark'}.`,
+        where,
+        'Voltage printed on tape and supply',
+        `${strip.voltageV} V`,
+      ),
+    ];
+  const several = supplyCount(tape, usedM, context);
+  const found: Finding[] = [];
+  if (several > 1)
+    found.push(
+      look(
+        `${form}.supply-split`,
+        `${several} supplies share the tape`,
+        `${threeFigures(loadW)} W is more than one “${supply.name}” carries: split the tape into ${several} parts, each with its own supply. Never join their outputs.`,
+        where,
+        'Common practice',
+        `${threeFigures(supply.ratedW * 0.8)} W each`,
+      ),
+    );
+  if (loadW / several > 100)
+    found.push(
+      look(
+        `${form}.class2`,
+        'More than 100 VA in low voltage',
+        'Above 100 VA a short circuit can weld and burn although the voltage is harmless: fuse each feed.',
+        where,
+        'UL 1310 class 2; from memory',
+        '100 VA',
+      ),
+    );
+  return found;
+}

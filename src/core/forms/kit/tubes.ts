@@ -1,0 +1,138 @@
+import type { Finding } from '../../findings/finding';
+import type { PartId, UnitId } from '../../ids';
+import type { Vector } from '../../light/emitter';
+import { effectiveUnit } from '../../units/effectiveUnit';
+import type { Spread } from '../../units/spread';
+import type { UnitOf } from '../../units/unit';
+import type { FormContext } from '../form';
+import { look, mm, partOf, stop, unitOf } from './choices';
+import { pointsAlong } from './lamps';
+import { apparentVa } from './needs';
+
+/** A four-foot tube nobody has chosen yet [typ]. */
+export const TUBE_LENGTH_M = 1.2;
+export const TUBE_DIAMETER_M = 0.026;
+const POINTS_PER_TUBE = 12;
+
+export const tubeOf = (id: UnitId | null, context: FormContext) => unitOf(context, id, 'tube');
+export const tubeUnit = (tube: UnitOf<'tube'> | null) => tube && effectiveUnit(tube);
+
+/** Round tubes shine all round; bars with a flat cover forwards. */
+export const tubeSpread = (tube: UnitOf<'tube'> | null): Spread =>
+  tube?.technology === 'led-bar' ? { class: 'lambert' } : { class: 'tube' };
+
+/** Points of one tube, from end to end; a round tube's axis lies along it, a bar's faces forwards. */
+export const tubePoints = (from: Vector, to: Vector, spread: Spread, facing: Vector) => {
+  const long = Math.hypot(to[0] - from[0], to[1] - from[1], to[2] - from[2]) || 1;
+  const along = [
+    (to[0] - from[0]) / long,
+    (to[1] - from[1]) / long,
+    (to[2] - from[2]) / long,
+  ] as const;
+  return pointsAlong(from, to, POINTS_PER_TUBE, spread.class === 'tube' ? along : facing);
+};
+
+export function tubeVa(tube: UnitOf<'tube'> | null): number {
+  const unit = tubeUnit(tube);
+  return unit ? apparentVa(unit.wattsW.value, unit.powerFactor.value) : 0;
+}
+
+/** Ballasts that a number of tubes needs; 0 for tubes that need none. */
+export function ballastCount(
+  tube: UnitOf<'tube'> | null,
+  tubes: number,
+  ballastPartId: PartId | null,
+  context: FormContext,
+): number {
+  if (!tube?.needsBallast) return 0;
+  return Math.ceil(tubes / (partOf(context, ballastPartId, 'ballast')?.tubes ?? 1));
+}
+
+interface TubeGiven {
+  unitId: UnitId | null;
+  ballastPartId: PartId | null;
+  dimmerPartId: PartId | null;
+}
+
+/** Ballast, dimmer and end-to-end linking. */
+export function tubeFindings(
+  form: string,
+  given: TubeGiven,
+  linked: number,
+  context: FormContext,
+): Finding[] {
+  const tube = tubeOf(given.unitId, context);
+  if (!tube) return [];
+  const ballast = partOf(context, given.ballastPartId, 'ballast');
+  const where = { field: 'ballastPartId', drawing: 'ballast' };
+  const found: Finding[] = [];
+  if (tube.needsBallast && !ballast)
+    found.push({
+      id: `${form}.no-ballast`,
+      severity: 'unknown',
+      title: 'No ballast chosen',
+      message: `“${tube.name}” does not light on the mains alone: choose an electronic ballast.`,
+      source: 'Fluorescent tubes need a ballast',
+      where,
+    });
+  if (!tube.needsBallast && ballast)
+    found.push(
+      stop(
+        `${form}.ballast-bypass`,
+        'This tube wants no ballast',
+        `“${tube.name}” is wired straight to the mains; behind a ballast it fails or burns. Leave the ballast out.`,
+        where,
+        'Label of the tube',
+      ),
+    );
+  if (ballast?.kind === 'magnetic')
+    found.push(
+      look(
+        `${form}.magnetic`,
+        'A magnetic ballast flickers',
+        'It pulses at twice the mains frequency and hums. An electronic one is steady.',
+        where,
+      ),
+    );
+  if (given.dimmerPartId !== null && tube.technology === 'fluorescent')
+    found.push(
+      stop(
+        `${form}.dimmer`,
+        'Tubes on a wall dimmer',
+        'Ordinary ballasts overheat and strobe on a mains dimmer. Take the dimmer out and switch tubes off instead.',
+        { field: 'dimmerPartId', drawing: 'dimmer' },
+      ),
+    );
+  if (linked > tube.linkMost)
+    found.push(
+      stop(
+        `${form}.link`,
+        'Too many linked end to end',
+        `${linked} in one run of “${tube.name}”, whose label allows ${tube.linkMost}: the first one carries the current of all and overheats. Feed a second run.`,
+        { field: 'linkRun', drawing: 'seat-0' },
+        'Label of the tube',
+        `${tube.linkMost} in a run`,
+      ),
+    );
+  return found;
+}
+
+/** A tube that is longer than what carries it. */
+export const tubeTooLong = (
+  form: string,
+  tube: UnitOf<'tube'> | null,
+  roomM: number,
+  field: string,
+): Finding[] =>
+  tube && tube.lengthM > roomM + 1e-9
+    ? [
+        stop(
+          `${form}.tube-long`,
+          'The tube is longer than its board',
+          `“${tube.name}” is ${mm(tube.lengthM)} long, there is room for ${mm(roomM)}: it would hang out and break.`,
+          { field, drawing: 'board' },
+          'Geometry',
+          mm(roomM),
+        ),
+      ]
+    : [];

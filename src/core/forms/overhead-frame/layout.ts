@@ -1,0 +1,79 @@
+import type { PartOf } from '../../materials/part';
+import type { FormContext } from '../form';
+import { partOf } from '../kit/choices';
+import { cutMarkOf, cutRows, stripOf } from '../kit/tape';
+import type { Overhead } from './parameters';
+
+const GRAVITY = 9.81;
+const STICK_M = 6;
+
+export interface FrameLayout {
+  /** cross bars between the two long sides, ends not counted */
+  bars: number;
+  /** x of every bar, from the frame's middle */
+  barsX: number[];
+  rowsY: number[];
+  rowM: number;
+  rows: ReturnType<typeof cutRows>;
+  /** lengths of pipe by name, longer than a stick already split */
+  pipes: { name: string; lengthM: number; count: number }[];
+  joints: { elbow: number; tee: number; cross: number; couplers: number };
+  pipeM: number;
+}
+
+/** Lengths that make up one straight run from sticks, as even as can be. */
+function runPieces(lengthM: number, stockM: number): { lengthM: number; count: number } {
+  const count = Math.max(1, Math.ceil(lengthM / stockM - 1e-9));
+  return { lengthM: lengthM / count, count };
+}
+
+export function layoutFrame(frame: Overhead, context: FormContext): FrameLayout {
+  const { widthM, heightM, barSpacingM } = frame;
+  const strip = stripOf(frame, context);
+  const stock = partOf(context, frame.pipePartId, 'stick')?.stockLengthM ?? STICK_M;
+  const bars = Math.max(0, Math.ceil(widthM / barSpacingM - 1e-9) - 1);
+  const barsX = Array.from(
+    { length: bars },
+    (_, k) => -widthM / 2 + (widthM * (k + 1)) / (bars + 1),
+  );
+  const fit = Math.max(1, Math.floor((heightM - 0.1) / frame.rowPitchM + 1e-9) + 1);
+  const count = Math.min(frame.rows, fit);
+  const rowM = widthM - 0.1;
+  // Tees part the long sides at every bar.
+  const side = runPieces(widthM / (bars + 1), stock);
+  const end = runPieces(heightM, stock);
+  return {
+    bars,
+    barsX,
+    rowsY: Array.from({ length: count }, (_, k) => ((count - 1) / 2 - k) * frame.rowPitchM),
+    rowM,
+    rows: cutRows(Array<number>(count).fill(rowM), frame.tapeLengthM, cutMarkOf(strip)),
+    pipes: [
+      { name: 'Side between joints', lengthM: side.lengthM, count: 2 * (bars + 1) * side.count },
+      { name: 'End', lengthM: end.lengthM, count: 2 * end.count },
+      ...(bars ? [{ name: 'Cross bar', lengthM: end.lengthM, count: bars * end.count }] : []),
+    ],
+    joints: {
+      elbow: 4,
+      tee: 2 * bars,
+      cross: 0,
+      couplers: (end.count - 1) * (2 + bars) + (side.count - 1) * 2 * (bars + 1),
+    },
+    pipeM: 2 * widthM + (2 + bars) * heightM,
+  };
+}
+
+/** Second moment of area of a pipe or bar, m⁴. */
+export function secondMoment({ profile, diameterM, wallM }: PartOf<'stick'>): number {
+  const inner = wallM > 0 ? Math.max(0, diameterM - 2 * wallM) : 0;
+  const fourth = diameterM ** 4 - inner ** 4;
+  return profile === 'round' ? (Math.PI / 64) * fourth : fourth / 12;
+}
+
+/**
+ * Sag of a bar between supports under an even load: δ = 5·w·L⁴/(384·E·I)
+ * [std: simply supported beam, even load].
+ * @param loadKgPerM own mass and what hangs on it
+ */
+export const sagM = (stick: PartOf<'stick'>, spanM: number, loadKgPerM: number): number =>
+  (5 * loadKgPerM * GRAVITY * spanM ** 4) / (384 * stick.stiffnessGPa * 1e9 * secondMoment(stick));

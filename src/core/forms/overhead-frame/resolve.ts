@@ -1,0 +1,342 @@
+import { cutCloth } from '../../shop/cloth';
+import type { FormContext } from '../form';
+import { fact, resolved } from '../kit/build';
+import {
+  layerOf,
+  layerParts,
+  look,
+  mm,
+  notChosen,
+  ok,
+  partOf,
+  stop,
+  typicalLayers,
+} from '../kit/choices';
+import { pointsAlong, unitLamps } from '../kit/lamps';
+import { cordMassKg, hardware, mainsNeeds, mainsOpen, wiringSlots } from '../kit/needs';
+import { clothPiece, stickMassKg, stickPiece } from '../kit/pieces';
+import { checkTape, finishSteps, joinTape, layTape, step, sticks, wireMains } from '../kit/steps';
+import { tapeFacts, tapeFindings, tapeLoads, tapeNeeds, tapeUnit } from '../kit/tape';
+import type { Piece, ResolvedBuild } from '../resolved';
+import { layoutFrame, sagM, type FrameLayout } from './layout';
+import type { Overhead } from './parameters';
+
+const CLOTH_KG_PER_M2 = 0.12;
+const POINTS_PER_ROW = 10;
+
+export function resolveFrame(frame: Overhead, context: FormContext): ResolvedBuild {
+  const layout = layoutFrame(frame, context);
+  const { rows, rowM, rowsY } = layout;
+  const { strip, unit } = tapeUnit(frame, rows.usedM, context);
+  const layers = layerParts(frame, context);
+  const points = rows.rowsM.flatMap((laid, row) =>
+    pointsAlong(
+      [-rowM / 2, rowsY[row]!, 0],
+      [-rowM / 2 + laid, rowsY[row]!, 0],
+      POINTS_PER_ROW,
+      [0, 0, 1],
+    ),
+  );
+  const poles = layout.pipes.map(({ name, lengthM, count }) =>
+    stickPiece(name, frame.pipePartId, lengthM, count),
+  );
+  const joints = 2 * rows.rowsM.length;
+  const clothM2 = (frame.widthM + 0.1) * (frame.heightM + 0.1);
+  const extraKg =
+    clothM2 * CLOTH_KG_PER_M2 * (layers.length + (frame.skirtM > 0 ? 0.5 : 0)) +
+    rows.usedM * (strip?.massKgPerM ?? 0.02) +
+    joints * 0.01 +
+    layout.joints.tee * 0.1 +
+    0.4 +
+    cordMassKg(frame, frame.tailLengthM, context);
+  const massKg = stickMassKg(poles, context) + extraKg;
+  return resolved(
+    {
+      ...unitLamps(unit, strip, rows.usedM > 0 ? 1 : 0, frame.level, { class: 'lambert' }, points),
+      mouth: layers.length
+        ? {
+            shape: 'rectangle',
+            widthM: frame.widthM,
+            heightM: frame.heightM,
+            heightOverBackM: frame.clothDropM,
+            layers: layers.map(layerOf),
+            cavity: null,
+            directShare: throughCloth(frame),
+          }
+        : null,
+      lampsAt: { drawing: 'tape', field: 'stripId' },
+      wiring: { ...wiringSlots(frame), loads: tapeLoads(frame, rows.usedM, context) },
+      pieces: [...poles, ...cloths(frame, context)],
+      needs: [
+        ...tapeNeeds(frame, rows, joints, 0.5 * rows.rowsM.length + frame.heightM, context),
+        ...hardware('elbow', layout.joints.elbow, 'corners'),
+        ...hardware('tee', layout.joints.tee, 'cross bars'),
+        ...hardware('pipe-clamp', layout.joints.couplers, 'couplers where sticks meet'),
+        ...hardware('cable-tie', rows.rowsM.length * (layout.bars + 2), 'tape to bars'),
+        ...hardware('eyelet', eyelets(frame) * layers.length, 'round each cloth'),
+        ...hardware('rope', frame.hangPoints * frame.ropeM, 'hoisting'),
+        ...(frame.bonds === 'yes'
+          ? hardware('safety-bond', frame.hangPoints, 'second fixing, five times the load')
+          : []),
+        ...mainsNeeds(frame, frame.tailLengthM),
+      ],
+      steps: steps(frame, layout, layers.length, context),
+      facts: facts(frame, layout, massKg, context),
+      findings: findings(frame, layout, massKg, context),
+      apparent: { widthM: frame.widthM, heightM: frame.heightM },
+      array: { spacingM: frame.rowPitchM, emitterWidthM: 0.01 },
+      frontM: layers.length ? frame.clothDropM : 0.01,
+      folded: {
+        widthM: Math.max(...poles.map(({ lengthM }) => lengthM)),
+        heightM: 0.3,
+        depthM: 0.3,
+      },
+      massKg,
+    },
+    extraKg,
+    context,
+  );
+}
+
+/** Share of a row's light that lands on the cloth below it: both edges seen under atan(W/2/drop). */
+function throughCloth({ widthM, heightM, clothDropM }: Overhead): number {
+  const side = (across: number) => across / 2 / Math.hypot(across / 2, clothDropM);
+  return side(widthM) * side(heightM);
+}
+
+const eyelets = ({ widthM, heightM, eyeletM }: Overhead): number =>
+  2 * (Math.ceil(widthM / eyeletM) + Math.ceil(heightM / eyeletM));
+
+function cloths(frame: Overhead, context: FormContext): Piece[] {
+  const { widthM, heightM, seamM, hemM, skirtM } = frame;
+  return [
+    ...layerParts(frame, context).map((layer, k) =>
+      clothPiece(`Cloth ${k + 1}`, layer.id, widthM, heightM, {
+        seamM,
+        hemM,
+        markOut: [`Eyelets every ${mm(frame.eyeletM)} at most, ${eyelets(frame)} in all.`],
+      }),
+    ),
+    ...(skirtM > 0
+      ? [
+          clothPiece('Black skirt', frame.skirtPartId, 2 * (widthM + heightM) + 0.1, skirtM, {
+            seamM,
+            hemM: 0,
+          }),
+        ]
+      : []),
+  ];
+}
+
+function steps(frame: Overhead, layout: FrameLayout, layers: number, context: FormContext) {
+  const { rows, pipes } = layout;
+  const count = pipes.reduce((sum, pipe) => sum + pipe.count, 0);
+  return [
+    checkTape(rows.usedM),
+    sticks('the pipes', count),
+    step(
+      'Sew the cloths',
+      'Seams, then hems, then eyelets',
+      'sewing machine, eyelet pliers',
+      40 + 30 * layers + frame.widthM * frame.heightM * 4,
+      'lies flat, eyelets hold a pull',
+    ),
+    step(
+      'Put the frame together on the floor',
+      'Dry first; mark every joint',
+      'mallet, tape',
+      30 + 4 * count,
+      'diagonals equal',
+    ),
+    layTape(rows.usedM, rows.rowsM.length),
+    joinTape(2 * rows.rowsM.length),
+    step(
+      'Light it row by row',
+      'A dead row is out of reach once it hangs',
+      'its supply',
+      5 + rows.rowsM.length,
+      'every row lights, none dimmer than its neighbours',
+    ),
+    wireMains(context, 25),
+    ...finishSteps(layers),
+    step(
+      'Hoist it',
+      'Evenly, a hand a rope',
+      'ropes, gloves, helpers',
+      40,
+      'every rope made off twice, every bond closed, level',
+      'Rated points and a competent rigger only. Two people or more; nobody underneath until the bonds are closed.',
+    ),
+  ];
+}
+
+function facts(frame: Overhead, layout: FrameLayout, massKg: number, context: FormContext) {
+  const { rows, bars, pipeM, pipes } = layout;
+  const { strip } = tapeUnit(frame, rows.usedM, context);
+  const pipe = partOf(context, frame.pipePartId, 'stick');
+  const bolt = layerParts(frame, context)[0]?.widthM;
+  const cloth = bolt ? cutCloth(frame.widthM, frame.heightM, bolt, frame.seamM, frame.hemM) : null;
+  return [
+    ...tapeFacts(rows, strip, 'row'),
+    fact('pipe', 'Pipe in all', pipeM, '2 · width + (2 + bars) · depth'),
+    fact(
+      'pieces',
+      'Pieces of pipe',
+      pipes.reduce((sum, { count }) => sum + count, 0),
+      'sides parted at the tees',
+      'count',
+    ),
+    fact('bars', 'Cross bars', bars, 'width / spacing, rounded up, − 1', 'count'),
+    fact(
+      'feeds',
+      'Feeds',
+      frame.feed === 'one' ? 1 : frame.feed === 'both' ? 2 : rows.rowsM.length,
+      'as fed',
+      'count',
+    ),
+    fact('mass', 'Mass', massKg, 'pipe, cloth, tape, joints', 'mass'),
+    fact(
+      'load',
+      'Load on a hang point',
+      (massKg / frame.hangPoints) * 1.33,
+      'mass / points · 1.33 for uneven ropes',
+      'mass',
+    ),
+    ...(pipe
+      ? [
+          fact(
+            'sag',
+            'Sag between hang points',
+            sagM(pipe, spanM(frame), pipe.massKgPerM + massKg / (2 * frame.widthM)),
+            '5·w·L⁴/(384·E·I)',
+          ),
+        ]
+      : []),
+    ...(cloth
+      ? [
+          fact('panels', 'Lengths of cloth', cloth.panels, 'size / bolt width', 'count'),
+          fact('finished-w', 'Cloth comes out, width', cloth.finishedWidthM, 'less seams and hems'),
+          fact(
+            'finished-h',
+            'Cloth comes out, depth',
+            cloth.finishedHeightM,
+            'less seams and hems',
+          ),
+        ]
+      : []),
+    fact('eyelets', 'Eyelets a cloth', eyelets(frame), 'size / spacing', 'count'),
+  ];
+}
+
+/** Points stand along both long sides; a lone row of points spans the whole frame. */
+const spanM = ({ widthM, hangPoints }: Overhead): number =>
+  widthM / Math.max(1, Math.ceil(hangPoints / 2) - 1);
+
+function findings(frame: Overhead, layout: FrameLayout, massKg: number, context: FormContext) {
+  const { rows } = layout;
+  const pipe = partOf(context, frame.pipePartId, 'stick');
+  const layers = layerParts(frame, context);
+  const hoist = { field: 'hangPoints', drawing: 'hoist' };
+  const each = (massKg / frame.hangPoints) * 1.33;
+  const source = 'Even load and a third for uneven ropes; common practice';
+  const sag = pipe ? sagM(pipe, spanM(frame), pipe.massKgPerM + massKg / (2 * frame.widthM)) : 0;
+  return [
+    ...notChosen('overhead', [
+      [
+        'tape',
+        frame.stripId,
+        'stripId',
+        'tape',
+        'Choose a tape, and rows, light, load and cost follow.',
+      ],
+      [
+        'pipe',
+        pipe,
+        'pipePartId',
+        'frame',
+        'Choose the pipe; its mass and stiffness are unknown until then.',
+      ],
+      ...mainsOpen(frame),
+    ]),
+    ...tapeFindings('overhead', frame, rows, null, false, context),
+    ...typicalLayers('overhead', layers),
+    each > frame.pointLimitKg
+      ? stop(
+          'overhead.load',
+          'More load than the points bear',
+          `${each.toFixed(1)} kg hang on a point rated for ${frame.pointLimitKg} kg: it comes down on whoever is below. More points, or a lighter frame.`,
+          hoist,
+          source,
+          `${frame.pointLimitKg} kg a point`,
+        )
+      : ok(
+          'overhead.load',
+          'The points bear it',
+          `${each.toFixed(1)} kg on each. Who rated the points, and when?`,
+          hoist,
+          source,
+          `${frame.pointLimitKg} kg a point`,
+        ),
+    ...(frame.hangPoints < 3
+      ? [
+          stop(
+            'overhead.points',
+            'It can turn over',
+            'Fewer than three points do not hold a frame level: it swings and tips its cloth.',
+            hoist,
+            'Statics',
+            'three points',
+          ),
+        ]
+      : []),
+    ...(frame.bonds === 'no'
+      ? [
+          stop(
+            'overhead.bond',
+            'No second fixing',
+            'A light over people needs a safety bond at every point, each for at least five times its load.',
+            { field: 'bonds', drawing: 'hoist' },
+          ),
+        ]
+      : []),
+    look(
+      'overhead.rigger',
+      'A load over people',
+      'Rated points, nobody underneath while it moves, a competent rigger’s word before it stays up; local rules come first.',
+      hoist,
+    ),
+    ...(sag > spanM(frame) / 100
+      ? [
+          look(
+            'overhead.sag',
+            'The pipe sags',
+            `About ${mm(sag)} between hang points ${mm(spanM(frame))} apart: more points or stronger pipe.`,
+            { field: 'hangPoints', drawing: 'frame' },
+            'Beam under even load',
+            `1/100 of the span`,
+          ),
+        ]
+      : []),
+    ...(layers.length === 0
+      ? [
+          look(
+            'overhead.bare',
+            'No cloth',
+            'Bare rows throw a shadow each and dazzle who looks up.',
+            { field: 'layer1PartId', drawing: 'frame' },
+          ),
+        ]
+      : []),
+    ...(frame.rowPitchM > frame.clothDropM && layers.length
+      ? [
+          look(
+            'overhead.stripes',
+            'Stripes on the cloth',
+            `Rows ${mm(frame.rowPitchM)} apart over cloth ${mm(frame.clothDropM)} below: bright bands. Lower the cloth or close the rows.`,
+            { field: 'clothDropM', drawing: 'frame' },
+            'Common practice: stand-off at least the pitch',
+          ),
+        ]
+      : []),
+  ];
+}

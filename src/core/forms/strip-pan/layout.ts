@@ -1,0 +1,68 @@
+import type { FormContext } from '../form';
+import { mm } from '../kit/choices';
+import { continuousRows, cutMarkOf, stripOf, tapeWidthOf, type TapeRows } from '../kit/tape';
+import type { Problem } from '../../result';
+import type { StripPan } from './parameters';
+
+export interface PanLayout {
+  radiusM: number;
+  circumferenceM: number;
+  /** radius of each row: the rim's for all, or circles on the base */
+  radiiM: number[];
+  /** height of each row's middle over the base */
+  heightsM: number[];
+  rows: TapeRows;
+  /** turns of the rim that one reel makes, whatever fits */
+  turnsPerReel: number | null;
+}
+
+/** Rows on the rim stack upwards within the depth; on the base they are circles from the rim in. */
+export function layoutPan(pan: StripPan, context: FormContext): PanLayout {
+  const strip = stripOf(pan, context);
+  const width = tapeWidthOf(strip);
+  const radiusM = pan.diameterM / 2;
+  const circumferenceM = Math.PI * pan.diameterM;
+  const onRim = pan.tapeOn === 'rim';
+  const room = onRim ? pan.depthM : radiusM - 0.01;
+  const fit = room < width ? 0 : Math.floor((room - width) / pan.rowPitchM + 1e-9) + 1;
+  const count = Math.min(fit, pan.rows);
+  const places = Array.from({ length: count }, (_, k) => width / 2 + k * pan.rowPitchM);
+  const radiiM = onRim ? places.map(() => radiusM) : places.map((place) => radiusM - place);
+  const heightsM = onRim ? places : places.map(() => 0.002);
+  const lengths = radiiM.map((radius) => Math.max(0, 2 * Math.PI * radius - pan.clampGapM));
+  return {
+    radiusM,
+    circumferenceM,
+    radiiM,
+    heightsM,
+    rows: continuousRows(lengths, pan.tapeLengthM, cutMarkOf(strip), pan.rowPitchM),
+    turnsPerReel:
+      strip && circumferenceM > pan.clampGapM
+        ? strip.reelLengthM / (circumferenceM - pan.clampGapM)
+        : null,
+  };
+}
+
+export function panProblems(pan: StripPan, context: FormContext): Problem[] {
+  const width = tapeWidthOf(stripOf(pan, context));
+  const problems: Problem[] = [];
+  if (pan.tapeOn === 'rim' && pan.depthM < width)
+    problems.push({
+      code: 'shallow',
+      path: 'depthM',
+      message: `A rim ${mm(pan.depthM)} deep does not take tape ${mm(width)} wide.`,
+    });
+  if (pan.rowPitchM < width - 1e-9)
+    problems.push({
+      code: 'rows_overlap',
+      path: 'rowPitchM',
+      message: `Rows ${mm(pan.rowPitchM)} apart overlap: the tape is ${mm(width)} wide.`,
+    });
+  if (pan.clampGapM >= Math.PI * pan.diameterM)
+    problems.push({
+      code: 'gap',
+      path: 'clampGapM',
+      message: `A gap of ${mm(pan.clampGapM)} is the whole rim.`,
+    });
+  return problems;
+}

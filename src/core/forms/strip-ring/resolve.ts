@@ -1,0 +1,237 @@
+import type { Emitter } from '../../light/emitter';
+import { FINISHES } from '../../materials/finish';
+import type { FormContext } from '../form';
+import { fact, resolved } from '../kit/build';
+import { exactMm, look, notChosen, partOf, stopsFor } from '../kit/choices';
+import { unitLamps } from '../kit/lamps';
+import { cordMassKg, fromPart, hardware, mainsNeeds, mainsOpen, wiringSlots } from '../kit/needs';
+import { sheetPiece } from '../kit/pieces';
+import { circle, labelled, line } from '../kit/shapes';
+import {
+  checkTape,
+  cutBoard,
+  finishSteps,
+  joinTape,
+  layTape,
+  markOut,
+  step,
+  wireMains,
+} from '../kit/steps';
+import { stripOf, tapeFacts, tapeFindings, tapeLoads, tapeNeeds, tapeUnit } from '../kit/tape';
+import type { ResolvedBuild, SheetPiece } from '../resolved';
+import { layoutStripRing, stripRingProblems, type StripRingLayout } from './layout';
+import type { StripRing } from './parameters';
+
+const BORDER_M = 0.01;
+const COATS = 2;
+
+export function resolveStripRing(ring: StripRing, context: FormContext): ResolvedBuild {
+  const layout = layoutStripRing(ring, context);
+  const { rows } = layout;
+  const { strip, unit } = tapeUnit(ring, rows.usedM, context);
+  const lamps = unitLamps(
+    unit,
+    strip,
+    rows.usedM > 0 ? 1 : 0,
+    ring.level,
+    { class: 'lambert' },
+    ringPoints(layout),
+  );
+  const R = layout.outerRadiusM;
+  const board = boardPiece(ring, layout, context);
+  const area = Math.PI * (R ** 2 - layout.innerRadiusM ** 2);
+  const paint = partOf(context, ring.paintPartId, 'paint');
+  const joints = ring.feed === 'one' ? 1 : ring.feed === 'both' ? 2 : rows.rowsM.length;
+  const extraKg =
+    rows.usedM * (strip?.massKgPerM ?? 0.02) + cordMassKg(ring, ring.tailLengthM, context);
+  return resolved(
+    {
+      ...lamps,
+      surfaces: [
+        {
+          kind: 'annulus',
+          innerRadiusM: layout.innerRadiusM,
+          outerRadiusM: R,
+          heightM: 0,
+          reflectance: FINISHES[ring.finish].reflectance,
+        },
+      ],
+      lampsAt: { drawing: 'tape', field: 'stripId' },
+      wiring: { ...wiringSlots(ring), loads: tapeLoads(ring, rows.usedM, context) },
+      pieces: [board],
+      needs: [
+        ...tapeNeeds(ring, rows, joints, 0.3 + joints * 0.1, context),
+        ...(ring.backing === 'metal' ? hardware('foil-tape', rows.usedM, 'under the tape') : []),
+        ...fromPart(
+          ring.paintPartId,
+          paint ? (area * COATS) / paint.coverageM2PerL : 0,
+          'l',
+          'two coats',
+        ),
+        ...mainsNeeds(ring, ring.tailLengthM),
+      ],
+      steps: [
+        checkTape(rows.usedM),
+        markOut('both circles and the tab'),
+        cutBoard('the ring', 25),
+        step(
+          'Finish the front',
+          'White returns what the tape loses',
+          'roller',
+          25,
+          'dry; 2 h between coats',
+        ),
+        layTape(rows.usedM, rows.rowsM.length),
+        joinTape(joints),
+        wireMains(context, 15),
+        ...finishSteps(),
+      ],
+      facts: [
+        ...tapeFacts(rows, strip, 'row'),
+        fact(
+          'rows-fit',
+          'Rows that fit',
+          layout.radiiM.length,
+          '(R − r − width) / pitch + 1',
+          'count',
+        ),
+        fact(
+          'end',
+          'Tape ends at, clockwise from the top',
+          layout.endRad % (2 * Math.PI),
+          'length of the last row / its radius',
+          'angle',
+        ),
+        fact('trammel-outer', 'Trammel, outer', R, 'half the outer Ø'),
+        fact('trammel-inner', 'Trammel, inner', layout.innerRadiusM, 'half the inner Ø'),
+      ],
+      findings: findings(ring, layout, context),
+      apparent: { widthM: 2 * R, heightM: 2 * R },
+      array: { spacingM: layout.dotPitchM, emitterWidthM: 0.005 },
+      frontM: 0.003,
+      folded: {
+        widthM: 2 * R,
+        heightM: 2 * R + ring.tabM,
+        depthM: (board.thicknessM || 0.006) + 0.003,
+      },
+    },
+    extraKg,
+    context,
+  );
+}
+
+/** Enough points a row that a metre away none stands out. */
+const POINTS_PER_ROW = 24;
+
+function ringPoints({ rows, radiiM }: StripRingLayout): Pick<Emitter, 'positionM' | 'axis'>[] {
+  // Every point stands for the same length of tape, so that each carries the same light.
+  const step = Math.max(...rows.rowsM, 0.05) / POINTS_PER_ROW;
+  return rows.rowsM.flatMap((laidM, row) => {
+    const count = Math.max(1, Math.round(laidM / step));
+    const radius = radiiM[row]!;
+    return Array.from({ length: count }, (_, k) => {
+      const angle = Math.PI / 2 - ((k + 0.5) * (laidM / count)) / radius;
+      return {
+        positionM: [radius * Math.cos(angle), radius * Math.sin(angle), 0.003] as const,
+        axis: [0, 0, 1] as const,
+      };
+    });
+  });
+}
+
+function boardPiece(ring: StripRing, layout: StripRingLayout, context: FormContext): SheetPiece {
+  const [R, r, w] = [layout.outerRadiusM, layout.innerRadiusM, ring.tabM];
+  const square = r * Math.SQRT2;
+  return sheetPiece(
+    {
+      name: 'Ring board',
+      partId: ring.boardPartId,
+      borderM: BORDER_M,
+      mayTurn: true,
+      areaM2: Math.PI * (R * R - r * r) + w * w,
+      shapes: [
+        labelled(circle(0, 0, R, 'cut'), 'outer cut'),
+        labelled(circle(0, 0, r, 'cut'), 'inner cut'),
+        ...(w > 0
+          ? [
+              line(
+                [
+                  [-w / 2, -R + 0.01],
+                  [-w / 2, -R - w],
+                  [w / 2, -R - w],
+                  [w / 2, -R + 0.01],
+                ],
+                'cut',
+              ),
+              labelled(circle(0, -R - w / 2, 0.005, 'drill'), 'mount, 10 mm'),
+            ]
+          : []),
+        ...layout.radiiM.map((radius, k) => labelled(circle(0, 0, radius, 'mark'), `row ${k + 1}`)),
+      ],
+      hole: { x: -square / 2, y: -square / 2, w: square, h: square },
+      markOut: [
+        `Trammel: ${exactMm(R)} for the outer cut, ${exactMm(r)} for the inner.`,
+        `Rows at ${layout.radiiM.slice(0, 8).map(exactMm).join(', ')}${layout.radiiM.length > 8 ? ' …' : ''} from the centre.`,
+      ],
+    },
+    context,
+  );
+}
+
+function findings(ring: StripRing, layout: StripRingLayout, context: FormContext) {
+  const { rows } = layout;
+  const clear = ring.innerDiameterM - ring.lensDiameterM;
+  return [
+    ...stopsFor('strip-ring', stripRingProblems(ring, context), 'board'),
+    ...notChosen('strip-ring', [
+      [
+        'tape',
+        stripOf(ring, context),
+        'stripId',
+        'tape',
+        'Choose a tape, and rows, light, load and cost follow.',
+      ],
+      ['board', ring.boardPartId, 'boardPartId', 'board', 'Choose the sheet the ring is cut from.'],
+      ...mainsOpen(ring),
+    ]),
+    ...tapeFindings(
+      'strip-ring',
+      ring,
+      rows,
+      { radiusM: layout.innerRadiusM },
+      ring.backing === 'metal',
+      context,
+    ),
+    ...(clear < 0.01
+      ? [
+          look(
+            'strip-ring.lens',
+            'The lens does not look through',
+            `The hole is Ø ${exactMm(ring.innerDiameterM)}, the lens Ø ${exactMm(ring.lensDiameterM)}: leave a centimetre at least.`,
+            { field: 'innerDiameterM', drawing: 'board' },
+            'Geometry',
+          ),
+        ]
+      : []),
+    ...(rows.lastShare > 0.02 && rows.lastShare < 0.98 && rows.rowsM.length > 1
+      ? [
+          look(
+            'strip-ring.part-row',
+            'The last row is part filled',
+            `The tape ends ${Math.round(rows.lastShare * 100)} % round row ${rows.rowsM.length}: that side is brighter. Stop at ${rows.fullRows} rows or buy more.`,
+            { field: 'tapeLengthM', drawing: 'tape' },
+          ),
+        ]
+      : []),
+    ...(ring.rowPitchM > 0.03
+      ? [
+          look(
+            'strip-ring.seams',
+            'Dark seams between the rows',
+            `Rows ${exactMm(ring.rowPitchM)} apart show as rings in the eyes.`,
+            { field: 'rowPitchM', drawing: 'tape' },
+          ),
+        ]
+      : []),
+  ];
+}

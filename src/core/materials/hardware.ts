@@ -1,0 +1,36 @@
+/** Small things a build asks for by kind; the shelf says which ones and at what price. */
+export const HARDWARE = {
+  'corner-brace': { name: 'corner braces', measure: 'piece' },
+  screw: { name: 'wood screws', measure: 'piece' },
+  bolt: { name: 'bolts M5 with nut', measure: 'piece' },
+  washer: { name: 'washers 1.6 mm', measure: 'piece' },
+  hinge: { name: 'hinges', measure: 'piece' },
+  clip: { name: 'spring clips', measure: 'piece' },
+  'pipe-clip': { name: 'pipe clips', measure: 'piece' },
+  'cable-tie': { name: 'cable ties', measure: 'piece' },
+  'strain-relief': { name: 'strain-relief glands', measure: 'piece' },
+  'hinge-tape': { name: 'fabric tape', measure: 'm' },
+  'foil-tape': { name: 'aluminium tape', measure: 'm' },
+  foil: { name: 'household foil, 30 cm', measure: 'm' },
+  elbow: { name: 'pipe elbows', measure: 'piece' },
+  tee: { name: 'pipe tees', measure: 'piece' },
+  cross: { name: 'pipe crosses', measure: 'piece' },
+  cap: { name: 'end caps', measure: 'piece' },
+  eyelet: { name: 'eyelets', measure: 'piece' },
+  rope: { name: 'static rope 8 mm', measure: 'm' },
+  'safety-bond': { name: 'steel safety bonds', measure: 'piece' },
+  pulley: { name: 'rated pulleys', measure: 'piece' },
+  spigot: { name: '16 mm (5/8 in) spigots', measure: 'piece' },
+  'thread-plate': { name: '3/8-16 or 1/4-20 thread plates', measure: 'piece' },
+  'pipe-clamp': { name: 'pipe clamps', measure: 'piece' },
+  'cold-shoe': { name: 'cold shoes', measure: 'piece' },
+  'j-hook': { name: 'J-hooks', measure: 'piece' },
+  'tape-lead': { name: 'two-core lead for tape', measure: 'm' },
+  'tape-joint': { name: 'solder joints or clips for tape', measure: 'piece' },
+  'back-panel': { name: 'hard insulating back cover', measure: 'piece' },
+  glue: { name: 'wood glue', measure: 'piece' },
+  other: { name: 'other', measure: 'piece' },
+} as const satisfies Record<string, { name: string; measure: 'piece' | 'm' }>;
+
+export type HardwareId = keyof typeof HARDWARE;
+export const HARDWARE_IDS = Object.keys(HARDWARE) as [HardwareId, ...HardwareId[]];

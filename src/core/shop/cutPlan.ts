@@ -1,0 +1,188 @@
+import type { ClothPiece, Piece, SheetPiece, StickPiece } from '../forms/resolved';
+import type { PartId } from '../ids';
+import type { Part, PartOf } from '../materials/part';
+import { cutCloth, type ClothCut } from './cloth';
+import { nest, type Nesting, type NestOptions, type NestPiece } from './nest';
+import { cutSticks, type StickCut } from './sticks';
+
+/** Where the pieces of one kind of board lie. */
+export interface SheetPlan {
+  kind: 'sheet';
+  part: PartOf<'sheet'>;
+  /** one entry for every single piece, copies counted out */
+  pieces: SheetPiece[];
+  nesting: Nesting;
+  /** whole sheets used, on hand or bought; off-cuts are not among them */
+  sheets: number;
+  /** real area of the pieces over the area of the sheets */
+  yield: number;
+}
+
+export interface StickPlan {
+  kind: 'stick';
+  part: PartOf<'stick'>;
+  pieces: StickPiece[];
+  cut: StickCut;
+  bars: number;
+  yield: number;
+}
+
+export interface ClothPlan {
+  kind: 'cloth';
+  part: PartOf<'cloth'> | PartOf<'diffusion'>;
+  pieces: { piece: ClothPiece; cut: ClothCut }[];
+  totalM: number;
+}
+
+export type MaterialPlan = SheetPlan | StickPlan | ClothPlan;
+
+export interface CutPlan {
+  plans: MaterialPlan[];
+  /** pieces whose material nobody has chosen yet */
+  unchosen: Piece[];
+}
+
+/** Saw's cut in board and bar, metres [common practice]. */
+export const SHEET_KERF_M = 0.003;
+export const STICK_KERF_M = 0.002;
+
+type FindPart = (id: PartId | null) => Part | null;
+
+/** Lays all pieces of some copies of a light on the materials they are cut from. */
+export function planCuts(
+  pieces: readonly Piece[],
+  copies: number,
+  part: FindPart,
+  options: Partial<NestOptions> = {},
+): CutPlan {
+  const single = pieces.flatMap((piece) =>
+    Array.from({ length: piece.count * copies }, () => piece),
+  );
+  const chosen = new Map<Part, Piece[]>();
+  const unchosen = new Set<Piece>();
+  for (const piece of single) {
+    const from = part(piece.partId);
+    if (!from || !madeFrom(piece, from)) unchosen.add(piece);
+    else if (chosen.has(from)) chosen.get(from)!.push(piece);
+    else chosen.set(from, [piece]);
+  }
+  return {
+    plans: [...chosen].map(([from, some]) => planMaterial(from, some, options)),
+    unchosen: [...unchosen],
+  };
+}
+
+const madeFrom = (piece: Piece, { role }: Part): boolean =>
+  piece.kind === 'cloth' ? role === 'cloth' || role === 'diffusion' : role === piece.kind;
+
+function planMaterial(
+  part: Part,
+  pieces: readonly Piece[],
+  options: Partial<NestOptions>,
+): MaterialPlan {
+  if (part.role === 'sheet') return planSheets(part, pieces as SheetPiece[], options);
+  if (part.role === 'stick') return planSticks(part, pieces as StickPiece[]);
+  return planCloth(part as PartOf<'cloth'>, pieces as ClothPiece[]);
+}
+
+export const nestPiece = ({ widthM, heightM, mayTurn, hole }: SheetPiece): NestPiece => ({
+  widthM,
+  heightM,
+  mayTurn,
+  ...(hole ? { hole } : {}),
+});
+
+function planSheets(
+  part: PartOf<'sheet'>,
+  pieces: SheetPiece[],
+  options: Partial<NestOptions>,
+): SheetPlan {
+  const { widthM, heightM } = part;
+  const nesting = nest(
+    pieces.map(nestPiece),
+    [
+      ...part.offCuts.map((offCut) => ({ ...offCut, onHand: true })),
+      { widthM, heightM, count: Math.floor(part.onHand), onHand: true },
+      { widthM, heightM, count: Infinity, onHand: false },
+    ],
+    { kerfM: SHEET_KERF_M, ...options },
+  );
+  const whole = nesting.sheets.filter(
+    (sheet) => sheet.widthM === widthM && sheet.heightM === heightM,
+  );
+  const placed = nesting.sheets.flatMap(({ placements }) => placements);
+  const used = placed.reduce((sum, { piece }) => sum + pieces[piece]!.areaM2, 0);
+  const all = nesting.sheets.reduce((sum, sheet) => sum + sheet.widthM * sheet.heightM, 0);
+  return {
+    kind: 'sheet',
+    part,
+    pieces,
+    nesting,
+    sheets: whole.length,
+    yield: all > 0 ? used / all : 0,
+  };
+}
+
+function planSticks(part: PartOf<'stick'>, pieces: StickPiece[]): StickPlan {
+  const cut = cutSticks(
+    pieces.map(({ lengthM }) => lengthM),
+    part.stockLengthM,
+    STICK_KERF_M,
+    part.offCuts.flatMap(({ lengthM, count }) => Array<number>(count).fill(lengthM)),
+  );
+  const all = cut.bars.reduce((sum, bar) => sum + bar.lengthM, 0);
+  const used = cut.bars
+    .flatMap((bar) => bar.pieces)
+    .reduce((sum, at) => sum + pieces[at]!.lengthM, 0);
+  return {
+    kind: 'stick',
+    part,
+    pieces,
+    cut,
+    bars: cut.bars.filter(({ onHand }) => !onHand).length,
+    yield: all > 0 ? used / all : 0,
+  };
+}
+
+function planCloth(part: ClothPlan['part'], pieces: ClothPiece[]): ClothPlan {
+  const cuts = pieces.map((piece) => ({
+    piece,
+    cut: cutCloth(piece.widthM, piece.heightM, part.widthM, piece.seamM, piece.hemM),
+  }));
+  return { kind: 'cloth', part, pieces: cuts, totalM: lengthOnBolt(cuts, part.widthM) };
+}
+
+/** Narrow pieces of one length lie side by side on the bolt; wider ones take it whole. */
+function lengthOnBolt(cuts: ClothPlan['pieces'], boltM: number): number {
+  let total = 0;
+  const beside = new Map<string, { lengthM: number; across: number; count: number }>();
+  for (const { piece, cut } of cuts) {
+    const across = cut.alongWidth ? piece.heightM : piece.widthM;
+    if (cut.panels > 1 || across > boltM / 2) {
+      total += cut.totalM;
+      continue;
+    }
+    const key = `${cut.panelLengthM.toFixed(4)} ${across.toFixed(4)}`;
+    const known = beside.get(key) ?? { lengthM: cut.panelLengthM, across, count: 0 };
+    beside.set(key, { ...known, count: known.count + 1 });
+  }
+  for (const { lengthM, across, count } of beside.values())
+    total += Math.ceil(count / Math.floor(boltM / across + 1e-9)) * lengthM;
+  return total;
+}
+
+/** How many complete lights one new sheet of a board gives, up to `most`. */
+export function lightsPerSheet(pieces: readonly Piece[], part: PartOf<'sheet'>, most = 24): number {
+  const own = pieces.filter(
+    (piece): piece is SheetPiece => piece.kind === 'sheet' && piece.partId === part.id,
+  );
+  if (own.length === 0) return 0;
+  const one = { widthM: part.widthM, heightM: part.heightM, count: 1, onHand: false };
+  for (let lights = 1; lights <= most; lights++) {
+    const copies = Array.from({ length: lights }, () =>
+      own.flatMap((piece) => Array.from({ length: piece.count }, () => nestPiece(piece))),
+    ).flat();
+    if (nest(copies, [one], { kerfM: SHEET_KERF_M }).unplaced.length) return lights - 1;
+  }
+  return most;
+}
