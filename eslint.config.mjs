@@ -9,7 +9,12 @@ const layers = [
   { target: './src/demo', from: './src', except: ['./core', './demo'] },
   { target: './src/server', from: './src', except: ['./core', './demo', './server'] },
   { target: './src/ui', from: './src', except: ['./core', './ui'] },
-  { target: './src/stations', from: './src', except: ['./core', './ui', './stations'] },
+  { target: './src/workers', from: './src', except: ['./core', './workers'] },
+  {
+    target: './src/stations',
+    from: './src',
+    except: ['./core', './ui', './workers', './stations'],
+  },
   { target: './src/stations', from: './src/server' },
 ];
 const outside = ['react', 'react-dom', 'next', 'drizzle-orm', '@electric-sql', 'pg'];

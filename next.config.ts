@@ -12,7 +12,7 @@ const contentSecurityPolicy = [
 ].join('; ');
 
 const config: NextConfig = {
-  serverExternalPackages: ['@electric-sql/pglite', 'pg'],
+  serverExternalPackages: ['@electric-sql/pglite', 'pg', 'pdfkit'],
   poweredByHeader: false,
   reactStrictMode: true,
   devIndicators: false,

@@ -1,10 +1,11 @@
 import { readDocument } from '@/core/document/read';
 import type { Production } from '@/core/document/production';
 import { bulbRingDefaults } from '@/core/forms/bulb-ring/parameters';
+import { BOARDS } from './boards';
 import { BULBS } from './bulbs';
 import { MORE_BUILDS } from './builds';
 import { FIXTURES } from './fixtures';
-import { MATERIALS } from './materials';
+import { GOODS } from './goods';
 import { PARTS } from './parts';
 import { SHOTS } from './shots';
 import { UNITS } from './units';
@@ -86,7 +87,7 @@ const NIGHT_FERRY = {
   taxIncluded: true,
   circuits: CIRCUITS,
   shots: SHOTS,
-  shelf: { bulbs: BULBS, units: UNITS, parts: [...PARTS, ...MATERIALS] },
+  shelf: { bulbs: BULBS, units: UNITS, parts: [...PARTS, ...BOARDS, ...GOODS] },
   fixtures: FIXTURES,
   builds: [
     {

@@ -6,13 +6,14 @@ interface DialogProps {
   title: string;
   open: boolean;
   onClose: () => void;
-  /** where it stands: in the middle, or as a panel over the sheet's right edge */
-  place?: 'middle' | 'side';
+  /** where it stands: in the middle, over most of the sheet, or along its right edge */
+  place?: 'middle' | 'side' | 'wide';
   children: React.ReactNode;
 }
 
 const PLACES = {
   middle: 'left-1/2 top-[12vh] w-[min(640px,94vw)] -translate-x-1/2 max-h-[76vh]',
+  wide: 'left-1/2 top-[6vh] w-[min(1080px,96vw)] -translate-x-1/2 max-h-[88vh]',
   side: 'right-0 top-0 h-full w-[min(460px,96vw)]',
 };
 

@@ -24,11 +24,18 @@ export function attachAll(
       continue;
     }
     const attachment = kind.attach(read.data, resolved, context);
-    views.push({ ...attachment.view, id: `accessory-${accessory.id}` });
+    views.push(ownView(attachment.view, accessory.id));
     resolved = merged(resolved, attachment, accessory.id);
   }
   return { resolved, views };
 }
+
+/** Handles name their parameter with the accessory's id before it, so that they meet no form's. */
+const ownView = (view: View, id: string): View => ({
+  ...view,
+  id: `accessory-${id}`,
+  handles: view.handles.map((handle) => ({ ...handle, parameter: `${id}.${handle.parameter}` })),
+});
 
 function merged(base: ResolvedBuild, added: Attachment, id: string): ResolvedBuild {
   const at = base.steps.findIndex(({ title }) => BEFORE.test(title));

@@ -1,12 +1,21 @@
-import type { BulbId, ShotId } from '../ids';
+import type { ShotId } from '../ids';
 import type { Build, Production } from './production';
 
 /** Draft changes that need more than setting one field. All mutate an Immer draft in place. */
 
-/** Takes a bulb off the shelf; builds that used it are left with an empty place. */
-export function removeBulbInPlace(draft: Production, id: BulbId): void {
-  draft.shelf.bulbs = draft.shelf.bulbs.filter((bulb) => bulb.id !== id);
-  for (const build of draft.builds) clearIdInPlace(build.parameters, id);
+/** Takes a bulb, unit or part off the shelf; builds that used it are left with an empty place. */
+export function removeFromShelfInPlace(
+  draft: Production,
+  kind: keyof Production['shelf'],
+  id: string,
+): void {
+  const list = draft.shelf[kind] as { id: string }[];
+  const at = list.findIndex((each) => each.id === id);
+  if (at >= 0) list.splice(at, 1);
+  for (const build of draft.builds) {
+    clearIdInPlace(build.parameters, id);
+    for (const { parameters } of build.accessories) clearIdInPlace(parameters, id);
+  }
 }
 
 /** Parameters are plain JSON here; ids are unique, so every value equal to the id is a reference. */
@@ -35,11 +44,18 @@ export function freeName(wanted: string, taken: readonly { name: string }[]): st
   }
 }
 
+/** Sets parameters of a build; `id.name` is the parameter of the accessory with that id. */
 export function setParameterInPlace(
   draft: Production,
   buildId: string,
   parameters: Build['parameters'],
 ): void {
   const build = draft.builds.find(({ id }) => id === buildId);
-  if (build) Object.assign(build.parameters, parameters);
+  if (!build) return;
+  for (const [name, value] of Object.entries(parameters)) {
+    const [owner, own] = name.split('.');
+    const accessory = own && build.accessories.find(({ id }) => id === owner);
+    if (accessory) accessory.parameters[own] = value;
+    else if (!own) build.parameters[name] = value;
+  }
 }

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import * as z from 'zod';
 import { nightFerry } from '@/demo/nightFerry';
 import { blankProduction, blankShot } from './blank';
-import { freeName, removeBulbInPlace, removeShotInPlace } from './commands';
+import { freeName, removeFromShelfInPlace, removeShotInPlace } from './commands';
 import { applyEdit, applyForeignPatches, edit, patchSchema, revertEdit } from './edit';
 import { MIGRATIONS } from './migrations';
 import { DOCUMENT_VERSION, productionSchema, type Production } from './production';
@@ -100,7 +100,7 @@ describe('edits', () => {
   });
   test('taking a bulb away leaves empty places; undo fills them again', () => {
     const made = edit(demo, 'remove', (draft) =>
-      removeBulbInPlace(draft, demo.shelf.bulbs[0]!.id),
+      removeFromShelfInPlace(draft, 'bulbs', demo.shelf.bulbs[0]!.id),
     )!;
     expect(made.document.builds[0]!.parameters.groups).toEqual([{ bulbId: null, level: 1 }]);
     expect(readDocument(JSON.parse(JSON.stringify(made.document))).ok).toBe(true);

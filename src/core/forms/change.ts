@@ -1,3 +1,4 @@
+import type { AccessoryDefinition } from '../accessories/accessory';
 import { accept, type Problem, type Result } from '../result';
 import type { FormContext, FormDefinition } from './form';
 import { readParameters } from './index';
@@ -21,4 +22,14 @@ export function changeParameters(
   const known = before.ok ? form.problems(before.value, context) : [];
   const fresh = form.problems(read.value, context).filter((problem) => !known.some(same(problem)));
   return fresh.length ? { ok: false, problems: fresh } : accept(changes);
+}
+
+/** The same for an accessory, which has sizes but no impossibilities of its own. */
+export function changeAccessory(
+  accessory: AccessoryDefinition,
+  current: Record<string, unknown>,
+  changes: Record<string, unknown>,
+): Result<Record<string, unknown>> {
+  const read = readParameters(accessory, { ...current, ...changes });
+  return read.ok ? accept(changes) : read;
 }

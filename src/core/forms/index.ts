@@ -47,7 +47,7 @@ export const FORMS: ReadonlyMap<string, FormDefinition> = new Map(
  * @param words how to word problems; doors pass their language, the engines need none
  */
 export function readParameters(
-  form: FormDefinition,
+  form: Pick<FormDefinition, 'parameters'>,
   parameters: unknown,
   words?: Wording,
 ): Result<unknown> {

@@ -1,6 +1,6 @@
 'use client';
-import { useMemo } from 'react';
-import type { Drawing } from '@/core/forms/drawing';
+import { useMemo, useState } from 'react';
+import type { Drawing, View } from '@/core/forms/drawing';
 import { editText, show, showText } from '@/core/quantity';
 import { useDevice } from '@/ui/device';
 import type { Grip } from '@/ui/drawing/HandleMark';
@@ -9,7 +9,7 @@ import { usePointedIn } from '../shell/usePointed';
 import { useSession } from '../shell/Workbench';
 import type { BuildForm } from './useBuildForm';
 
-/** The first view large, the others beside it. */
+/** One view large, the others beside it; any of them can be made the large one. */
 export function BuildDrawing({ drawing, form }: { drawing: Drawing; form: BuildForm }) {
   const { units } = useDevice();
   const { pointed } = useSession();
@@ -21,34 +21,54 @@ export function BuildDrawing({ drawing, form }: { drawing: Drawing; form: BuildF
       onSettle: form.settle,
       onAbandon: form.abandon,
       onGrip: (parameter: string) => {
-        const field = form.form.fields.find((each) => each.parameter === parameter);
+        const field = form.fields.find((each) => each.parameter === parameter);
         if (field) pointed.getState().openGroup(field.group);
       },
     }),
     [form, pointed],
   );
   const lengthText = (metres: number) => showText(show(metres, 'length', units));
-  const [front, ...others] = drawing.views;
+  const [mainId, setMainId] = useState<string | null>(null);
+  const main = drawing.views.find(({ id }) => id === mainId) ?? drawing.views[0];
+  const others = drawing.views.filter((view) => view !== main);
   const shared = { pointedRef, lengthText, grips, on };
   return (
     <div className="grid h-full min-h-0 grid-cols-[1.55fr_1fr] gap-3 max-md:block">
-      {front && (
+      {main && (
         <figure className="flex min-h-0 flex-col max-md:h-[380px]">
           <div className="min-h-0 flex-1">
-            <ViewDrawing view={front} textSize={25} {...shared} />
+            <ViewDrawing view={main} textSize={25} {...shared} />
           </div>
           <figcaption className="text-center text-[13px] text-ink-soft">
-            {front.title}. Pull a brass knob.
+            {main.title}.{main.handles.length > 0 && ' Pull a brass knob.'}
           </figcaption>
         </figure>
       )}
-      <div className="grid min-h-0 grid-rows-[1fr_2.4fr] gap-1">
+      <div
+        className="flex min-h-0 flex-col gap-1 overflow-y-auto"
+        tabIndex={0}
+        role="group"
+        aria-label="Other views"
+      >
         {others.map((view) => (
-          <figure key={view.id} className="flex min-h-0 flex-col max-md:h-[260px]">
+          <figure
+            key={view.id}
+            className="flex min-h-[205px] flex-1 flex-col max-md:h-[260px]"
+            style={{ flexGrow: growth(view) }}
+          >
             <div className="min-h-0 flex-1">
-              <ViewDrawing view={view} textSize={38} {...shared} />
+              <ViewDrawing view={view} textSize={sideText(view)} {...shared} />
             </div>
-            <figcaption className="text-center text-[13px] text-ink-soft">{view.title}</figcaption>
+            <figcaption className="text-center text-[13px]">
+              <button
+                type="button"
+                className="text-ink-soft underline decoration-line-strong underline-offset-2 hover:text-ink"
+                title="Show this view large"
+                onClick={() => setMainId(view.id)}
+              >
+                {view.title}
+              </button>
+            </figcaption>
           </figure>
         ))}
       </div>
@@ -56,12 +76,22 @@ export function BuildDrawing({ drawing, form }: { drawing: Drawing; form: BuildF
   );
 }
 
+/** Words of about 13 px: a flat view is as wide as its column, a tall one as high as its place. */
+function sideText({ bounds: [left, bottom, right, top] }: View): number {
+  return top - bottom > 0.6 * (right - left) ? 60 : 40;
+}
+
+/** Tall views want more of the column than flat ones. */
+function growth({ bounds: [left, bottom, right, top] }: View): number {
+  return Math.min(2.4, Math.max(1, (2.2 * (top - bottom)) / (right - left)));
+}
+
 /** What each handle holds, by parameter. */
 function gripsOf(
   form: BuildForm,
   units: ReturnType<typeof useDevice>['units'],
 ): Record<string, Grip> {
-  const measured = form.form.fields.flatMap((field) => (field.kind === 'quantity' ? [field] : []));
+  const measured = form.fields.flatMap((field) => (field.kind === 'quantity' ? [field] : []));
   return Object.fromEntries(
     measured.map((field) => {
       const value = form.values[field.parameter] as number;

@@ -1,33 +1,59 @@
 'use client';
-import { Settings2 } from 'lucide-react';
+import { Plus, Settings2, Shapes, Wrench } from 'lucide-react';
 import { useState } from 'react';
 import type { Build } from '@/core/document/production';
 import { lazyPanel } from '@/ui/lazyPanel';
 import { useProduction } from '../store/context';
 
 const BuildDialog = lazyPanel(() => import('./BuildDialog'));
+const FormDialog = lazyPanel(() => import('./FormDialog'));
+const AccessoriesDialog = lazyPanel(() => import('./AccessoriesDialog'));
+
+type Panel = 'place' | 'form' | 'another' | 'accessories' | null;
 
 /** Which shot the build is for and where it is plugged in; opens the rest. */
 export function BuildHead({ build }: { build: Build }) {
-  const [open, setOpen] = useState(false);
+  const [open, setOpen] = useState<Panel>(null);
+  const close = () => setOpen(null);
   const shots = useProduction((state) => state.document.shots);
   const circuits = useProduction((state) => state.document.circuits);
   const shot = shots.find(({ id }) => id === build.shotId);
   const circuit = circuits.find(({ id }) => id === build.circuitId);
   return (
     <>
-      <button
-        type="button"
-        aria-haspopup="dialog"
-        className="press flex max-w-[330px] items-center gap-1.5 text-[13px]"
-        onClick={() => setOpen(true)}
-      >
+      <HeadButton onPress={() => setOpen('another')}>
+        <Plus size={15} aria-hidden /> New light
+      </HeadButton>
+      <HeadButton onPress={() => setOpen('form')}>
+        <Shapes size={15} aria-hidden /> Form
+      </HeadButton>
+      <HeadButton onPress={() => setOpen('accessories')}>
+        <Wrench size={15} aria-hidden /> Accessories
+        {build.accessories.length > 0 && ` (${build.accessories.length})`}
+      </HeadButton>
+      <HeadButton onPress={() => setOpen('place')}>
         <Settings2 size={15} aria-hidden />
-        <span className="truncate">
+        <span className="max-w-[118px] truncate">
           For {shot?.name}, on {circuit?.name}
         </span>
-      </button>
-      {open && <BuildDialog build={build} onClose={() => setOpen(false)} />}
+      </HeadButton>
+      {open === 'place' && <BuildDialog build={build} onClose={close} />}
+      {open === 'form' && <FormDialog build={build} shotId={build.shotId} onClose={close} />}
+      {open === 'another' && <FormDialog build={null} shotId={build.shotId} onClose={close} />}
+      {open === 'accessories' && <AccessoriesDialog build={build} onClose={close} />}
     </>
+  );
+}
+
+function HeadButton({ onPress, children }: { onPress: () => void; children: React.ReactNode }) {
+  return (
+    <button
+      type="button"
+      aria-haspopup="dialog"
+      className="press flex items-center gap-1.5 !px-2 text-[13px]"
+      onClick={onPress}
+    >
+      {children}
+    </button>
   );
 }

@@ -12,13 +12,11 @@ import { Tray } from './Tray';
 import { useBuildForm } from './useBuildForm';
 
 const MarksTable = lazyPanel(() => import('./MarksTable'));
-const MoneyTable = lazyPanel(() => import('./MoneyTable'));
 const StepsList = lazyPanel(() => import('./StepsList'));
 
 const SHEETS = [
   ['drawing', 'Drawing'],
   ['marks', 'Marks and pieces'],
-  ['money', 'Shopping'],
   ['steps', 'Steps'],
 ] as const;
 
@@ -57,11 +55,10 @@ function BuildSheet({ build, readouts }: { build: Build; readouts: Readouts }) {
           aria-label="Sheet"
         >
           {sheet === 'marks' && <MarksTable readouts={readouts} />}
-          {sheet === 'money' && <MoneyTable purchase={readouts.purchase} copies={build.copies} />}
           {sheet === 'steps' && <StepsList readouts={readouts} />}
         </div>
       )}
-      <Tray form={form} findings={readouts.findings} />
+      <Tray form={form} findings={readouts.findings} filled={readouts.parameters} />
     </div>
   );
 }

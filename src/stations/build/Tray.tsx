@@ -3,17 +3,26 @@ import { ChevronDown, ChevronUp } from 'lucide-react';
 import { useState } from 'react';
 import type { Finding } from '@/core/findings/finding';
 import type { Field } from '@/core/forms/form';
+import { show, showText } from '@/core/quantity';
+import { useDevice } from '@/ui/device';
 import { SeverityMark } from '@/ui/Severity';
 import { usePointedIn } from '../shell/usePointed';
 import { useSession } from '../shell/Workbench';
 import { TrayField } from './TrayField';
 import type { BuildForm } from './useBuildForm';
 
+interface TrayProps {
+  form: BuildForm;
+  findings: readonly Finding[];
+  /** parameters with what the fill mode worked out */
+  filled: Record<string, unknown>;
+}
+
 /** Drawers under the drawing: one for each group a maker would name. */
-export function Tray({ form, findings }: { form: BuildForm; findings: readonly Finding[] }) {
+export function Tray({ form, findings, filled }: TrayProps) {
   const { pointed } = useSession();
   const [shut, setShut] = useState(false);
-  const fields = form.form.fields;
+  const { fields } = form;
   const groups = [...new Set(fields.map(({ group }) => group))];
   const chosen = usePointedIn(pointed, (state) => state.trayGroup);
   const open = chosen && groups.includes(chosen) ? chosen : groups[0]!;
@@ -59,6 +68,7 @@ export function Tray({ form, findings }: { form: BuildForm; findings: readonly F
           {visible.map((field) => (
             <TrayField key={field.parameter} field={field} form={form} findings={findings} />
           ))}
+          <Filled form={form} group={open} filled={filled} />
         </div>
       )}
     </section>
@@ -67,3 +77,19 @@ export function Tray({ form, findings }: { form: BuildForm; findings: readonly F
 
 const applies = ({ when }: Field, form: BuildForm) =>
   !when || form.values[when.parameter] === when.is;
+
+/** The number a fill mode came to, where a field would otherwise be. */
+function Filled({ form, group, filled }: Pick<TrayProps, 'form' | 'filled'> & { group: string }) {
+  const { units } = useDevice();
+  const { fill } = form.form;
+  const field = fill && form.fields.find(({ parameter }) => parameter === fill.parameter);
+  if (field?.kind !== 'quantity' || field.group !== group || applies(field, form)) return null;
+  const value = filled[field.parameter] as number;
+  if (form.values.fillMode === 'gap') return null;
+  return (
+    <p data-filled className="self-center text-sm">
+      <span className="block text-[13px] text-ink-soft">{field.label}, worked out</span>
+      <span className="figure">{showText(show(value, field.dimension, units))}</span>
+    </p>
+  );
+}

@@ -1,14 +1,38 @@
 'use client';
 import { useMemo } from 'react';
+import { ACCESSORIES } from '@/core/accessories';
 import { setParameterInPlace } from '@/core/document/commands';
 import type { Build } from '@/core/document/production';
 import { sceneOf } from '@/core/evaluate/context';
 import { FORMS, readParameters } from '@/core/forms';
-import { changeParameters } from '@/core/forms/change';
+import { changeAccessory, changeParameters } from '@/core/forms/change';
 import type { Field, Range } from '@/core/forms/form';
 import { useProduction, useProductionStore } from '../store/context';
 
 export type Parameters = Build['parameters'];
+
+/** An accessory's fields as the tray shows them: parameters wear its id, drawers its name. */
+function accessoryFields(build: Build): Field[] {
+  return build.accessories.flatMap(({ id, kind }) => {
+    const accessory = ACCESSORIES.get(kind);
+    if (!accessory) return [];
+    return accessory.fields.map((field): Field => ({
+      ...field,
+      parameter: `${id}.${field.parameter}`,
+      group: accessory.name,
+      ...(field.when
+        ? { when: { ...field.when, parameter: `${id}.${field.when.parameter}` } }
+        : {}),
+    }));
+  });
+}
+
+const accessoryValues = (build: Build): Parameters =>
+  Object.fromEntries(
+    build.accessories.flatMap(({ id, parameters }) =>
+      Object.entries(parameters).map(([name, value]) => [`${id}.${name}`, value]),
+    ),
+  );
 
 /** The form of a build with what its fields and handles need; null for a form not known here. */
 export function useBuildForm(build: Build) {
@@ -20,13 +44,27 @@ export function useBuildForm(build: Build) {
     if (!form || !read?.ok) return null;
     const { context } = sceneOf(document, build);
     const limits = form.limits(read.value, context);
+    const fields = [...form.fields, ...accessoryFields(build)];
     const labelOf = (parameter: string) =>
-      form.fields.find((field) => field.parameter === parameter)?.label ?? parameter;
+      fields.find((field) => field.parameter === parameter)?.label ?? parameter;
+
+    /** Own parameters are judged by the form, those with an id before them by their accessory. */
+    const judged = (changes: Parameters) => {
+      const [name] = Object.keys(changes);
+      const [owner, own] = (name ?? '').split('.');
+      if (!own) return changeParameters(form, build.parameters, changes, context);
+      const accessory = build.accessories.find(({ id }) => id === owner)!;
+      const plain = Object.fromEntries(
+        Object.entries(changes).map(([key, value]) => [key.split('.')[1]!, value]),
+      );
+      return changeAccessory(ACCESSORIES.get(accessory.kind)!, accessory.parameters, plain);
+    };
 
     return {
       form,
       context,
-      values: build.parameters,
+      fields,
+      values: { ...build.parameters, ...accessoryValues(build) } as Parameters,
       /** the field's own range, narrowed by the other parameters */
       rangeOf: (field: Extract<Field, { kind: 'quantity' }>): Range => {
         const limit = limits[field.parameter];
@@ -37,7 +75,7 @@ export function useBuildForm(build: Build) {
       },
       /** Takes a change, or says why it cannot be made. */
       commit: (changes: Parameters): string | null => {
-        const checked = changeParameters(form, build.parameters, changes, context);
+        const checked = judged(changes);
         if (!checked.ok) return checked.problems[0]!.message;
         const names = Object.keys(changes).map(labelOf).join(', ');
         store
@@ -49,7 +87,7 @@ export function useBuildForm(build: Build) {
       },
       /** Shows a change while a handle is held; what cannot be made is not shown. */
       preview: (changes: Parameters): void => {
-        if (!changeParameters(form, build.parameters, changes, context).ok) return;
+        if (!judged(changes).ok) return;
         store.getState().preview((draft) => setParameterInPlace(draft, build.id, changes));
       },
       settle: (parameter: string): void =>

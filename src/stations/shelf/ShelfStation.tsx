@@ -3,7 +3,7 @@ import { lazyPanel } from '@/ui/lazyPanel';
 import { Plus } from 'lucide-react';
 import { nanoid } from 'nanoid';
 import { useMemo, useState } from 'react';
-import { freeName, removeBulbInPlace } from '@/core/document/commands';
+import { freeName, removeFromShelfInPlace } from '@/core/document/commands';
 import type { BulbId } from '@/core/ids';
 import { bulbSchema, type Bulb } from '@/core/units/bulb';
 import { SheetSwitch } from '@/ui/SheetSwitch';
@@ -77,7 +77,9 @@ export function ShelfStation() {
     );
   const remove = (bulb: Bulb) => {
     setOpenId(null);
-    store.getState().change(`delete ${bulb.name}`, (draft) => removeBulbInPlace(draft, bulb.id));
+    store
+      .getState()
+      .change(`delete ${bulb.name}`, (draft) => removeFromShelfInPlace(draft, 'bulbs', bulb.id));
     say(`Deleted ${bulb.name}. Undo brings it back.`);
   };
   return (

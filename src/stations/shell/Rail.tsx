@@ -18,8 +18,18 @@ function useMarks(): Record<StationId, Mark> {
     worst(findings.filter(({ where }) => where.field && fields.test(where.field)));
   return {
     shot: document.shots.length === 0 ? 'empty' : about(/^shot\./),
-    shelf: document.shelf.bulbs.length === 0 ? 'empty' : about(/^bulb\./),
+    shelf: document.shelf.bulbs.length === 0 ? 'empty' : about(/^(bulb|unit)\./),
     build: build === null ? 'empty' : worst(findings),
+    cut:
+      build === null || !readouts
+        ? 'empty'
+        : readouts.cuts.unchosen.length > 0
+          ? 'started'
+          : readouts.cuts.plans.some(
+                (plan) => plan.kind === 'sheet' && plan.nesting.unplaced.length > 0,
+              )
+            ? 'stop'
+            : 'ok',
     verdict: readouts?.rungs.some(({ value }) => value === null)
       ? 'started'
       : build

@@ -4,7 +4,12 @@ import { buildSchema, type Build, type Production } from '@/core/document/produc
 import { FORMS } from '@/core/forms';
 
 /** A new build of a form for a shot, on the production's first circuit. */
-export function newBuild(document: Production, formId: string, shotId: string): Build {
+export function newBuild(
+  document: Production,
+  formId: string,
+  shotId: string,
+  parameters?: Build['parameters'],
+): Build {
   const form = FORMS.get(formId)!;
   const shot = document.shots.find(({ id }) => id === shotId)!;
   return buildSchema.parse({
@@ -14,7 +19,8 @@ export function newBuild(document: Production, formId: string, shotId: string): 
     circuitId: document.circuits[0]!.id,
     fixtureId: document.fixtures[0]?.id ?? null,
     form: formId,
-    parameters: form.defaults(),
+    parameters: parameters ?? form.defaults(),
+    accessories: [],
     copies: 1,
     note: '',
   });

@@ -16,9 +16,7 @@ export default function MoneyTable({ purchase, copies }: { purchase: Purchase; c
       <h2 className="mb-1 text-lg">
         Shopping for {copies} {copies === 1 ? 'light' : 'lights'}
       </h2>
-      {purchase.lines.length === 0 && (
-        <p>Nothing chosen yet: pick bulbs, board, sockets and cord in the tray.</p>
-      )}
+      {purchase.lines.length === 0 && <p>Nothing chosen yet: pick lamps and materials in Build.</p>}
       <div className="relative overflow-x-auto">
         <table className="rows w-full text-sm">
           <thead>
@@ -45,8 +43,8 @@ export default function MoneyTable({ purchase, copies }: { purchase: Purchase; c
                   {line.packsNow} of {amount(line.packSize, line.measure)}
                 </td>
                 <td className="num">{amount(line.leftOver, line.measure)}</td>
-                <td className="num">{money(line.spentNowMinor)}</td>
-                <td className="num">{money(line.fullMinor)}</td>
+                <td className="num">{line.priced ? money(line.spentNowMinor) : 'no price'}</td>
+                <td className="num">{line.priced ? money(line.fullMinor) : '–'}</td>
               </tr>
             ))}
           </tbody>
@@ -62,6 +60,22 @@ export default function MoneyTable({ purchase, copies }: { purchase: Purchase; c
           </tfoot>
         </table>
       </div>
+      <dl className="mt-4 grid max-w-md grid-cols-[1fr_auto] gap-x-6 text-sm">
+        <dt>Spent now</dt>
+        <dd className="figure text-right">{money(purchase.spentNowMinor)}</dd>
+        <dt>Stock used up, where it counts</dt>
+        <dd className="figure text-right">{money(purchase.stockMinor)}</dd>
+        <dt>Full cost, as if nothing were on hand</dt>
+        <dd className="figure text-right">{money(purchase.fullMinor)}</dd>
+        <dt>Full cost of one light</dt>
+        <dd className="figure text-right">{money(purchase.fullPerLightMinor)}</dd>
+      </dl>
+      {purchase.unpriced > 0 && (
+        <p className="mt-2 text-sm text-look">
+          {purchase.unpriced} {purchase.unpriced === 1 ? 'thing has' : 'things have'} no price on
+          the shelf; the sums are that much too low.
+        </p>
+      )}
     </section>
   );
 }

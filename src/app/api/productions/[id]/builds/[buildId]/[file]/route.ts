@@ -1,0 +1,23 @@
+import { buildFile, fileNameSchema } from '@/server/files/buildFile';
+import { answering, problemAnswer } from '@/server/http/answer';
+import { currentProductions } from '@/server/productions/current';
+
+type Params = { params: Promise<{ id: string; buildId: string; file: string }> };
+
+/** A build as a file for the saw, the till or the printer. */
+export const GET = (_request: Request, { params }: Params) =>
+  answering(async () => {
+    const { id, buildId, file } = await params;
+    const name = fileNameSchema.safeParse(file);
+    if (!name.success) return problemAnswer(404, 'There is no such file of a build.');
+    const stored = await (await currentProductions()).find(id);
+    const made = stored && (await buildFile(stored.document, buildId, name.data));
+    if (!made) return problemAnswer(404, 'There is no such build, or its form is not known here.');
+    const body = typeof made.body === 'string' ? made.body : new Uint8Array(made.body);
+    return new Response(body, {
+      headers: {
+        'content-type': made.type,
+        'content-disposition': `attachment; filename="${made.name}"`,
+      },
+    });
+  });

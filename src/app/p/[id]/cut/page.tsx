@@ -1,0 +1,5 @@
+import { CutStation } from '@/stations/cut/CutStation';
+
+export default function CutPage() {
+  return <CutStation />;
+}

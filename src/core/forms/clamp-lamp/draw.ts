@@ -1,0 +1,72 @@
+import type { Drawing, Shape } from '../drawing';
+import type { FormContext } from '../form';
+import { layerParts } from '../kit/choices';
+import { bulbsOf } from '../kit/lamps';
+import { circle, knob, line, measure, polygon, view } from '../kit/shapes';
+import { wiringView } from '../kit/wiringView';
+import { type ClampLamp } from './parameters';
+
+export function draw(lamp: ClampLamp, context: FormContext): Drawing {
+  const R = lamp.reflectorM / 2;
+  const globe = (bulbsOf(lamp.groups, context)[0]?.globeDiameterM ?? 0.06) / 2;
+  const layers = layerParts(lamp, context);
+  const z = lamp.depthM + lamp.standoffM;
+  const shade: Shape = polygon(
+    [
+      [0, -R * 0.25],
+      [lamp.depthM, -R],
+      [lamp.depthM, R],
+      [0, R * 0.25],
+    ],
+    'cut',
+    'shade',
+  );
+  return {
+    views: [
+      view(
+        'front',
+        'Front, layer lifted off',
+        [circle(0, 0, R, 'cut', 'shade'), circle(0, 0, globe, 'glass', 'seat-0')],
+        [measure([-R, -R], [R, -R], -R * 0.18, 'Reflector Ø')],
+        [
+          knob(
+            'reflectorM',
+            'Reflector diameter',
+            [R * Math.SQRT1_2, -R * Math.SQRT1_2],
+            [Math.SQRT1_2, -Math.SQRT1_2],
+            2,
+          ),
+        ],
+      ),
+      view(
+        'section',
+        'Section from the side, light to the right',
+        [
+          shade,
+          circle(lamp.depthM * 0.45, 0, globe, 'glass', 'seat-0'),
+          ...layers.map((_, k) =>
+            line(
+              [
+                [z + 0.004 * k, -R],
+                [z + 0.004 * k, R],
+              ],
+              'glass',
+              'layer',
+            ),
+          ),
+        ],
+        [measure([0, -R], [lamp.depthM, -R], -R * 0.2, 'Depth')],
+        [knob('depthM', 'Reflector depth', [lamp.depthM, R * 0.6], [1, 0])],
+      ),
+      wiringView(
+        {
+          outline: [circle(0, 0, R, 'hidden', 'shade')],
+          terminals: [[0, 0]],
+          terminalM: globe,
+          dimmer: lamp.dimmerPartId !== null,
+        },
+        context,
+      ),
+    ],
+  };
+}

@@ -1,0 +1,143 @@
+import type { FormContext } from '../form';
+import { fact, resolved } from '../kit/build';
+import {
+  exactMm,
+  layerOf,
+  layerParts,
+  notChosen,
+  partOf,
+  stop,
+  typicalLayers,
+} from '../kit/choices';
+import { bulbLamps, bulbLoads, bulbMassKg, bulbNeeds, bulbsOf } from '../kit/lamps';
+import { fromPart, hardware, wiringSlots } from '../kit/needs';
+import { clothPiece } from '../kit/pieces';
+import { checkLamps, finishSteps, step } from '../kit/steps';
+import type { Finding } from '../../findings/finding';
+import type { ResolvedBuild } from '../resolved';
+import { type ClampLamp } from './parameters';
+import { REFLECTOR, CORD_M, seats, layerC, layerFindings } from './layout';
+
+export function resolve(lamp: ClampLamp, context: FormContext): ResolvedBuild {
+  const shade = partOf(context, lamp.lampPartId, 'clamp-lamp');
+  const layers = layerParts(lamp, context);
+  const places = seats(lamp);
+  const radius = lamp.reflectorM / 2;
+  const mouthM2 = Math.PI * radius ** 2;
+  const wallM2 = Math.PI * radius * Math.hypot(radius, lamp.depthM);
+  const h = lamp.depthM * 0.55;
+  const disc = lamp.reflectorM + 2 * lamp.tabM;
+  const where = { field: 'groups', drawing: 'seat-0' };
+  const misfit = bulbsOf(lamp.groups, context).flatMap((bulb): Finding[] => {
+    if (!bulb || !shade) return [];
+    if (bulb.base !== shade.base)
+      return [
+        stop(
+          'clamp-lamp.base',
+          'The bulb does not fit the lamp',
+          `“${bulb.name}” has a ${bulb.base} base, “${shade.name}” takes ${shade.base}.`,
+          where,
+          'Lamp cap standards, IEC 60061; from memory',
+        ),
+      ];
+    return bulb.wattsW > shade.ratedW
+      ? [
+          stop(
+            'clamp-lamp.watts',
+            'Too many watts for the lamp',
+            `“${bulb.name}” takes ${bulb.wattsW} W in a lamp for ${shade.ratedW} W: its socket chars.`,
+            where,
+            'Rating printed on the lamp',
+            `${shade.ratedW} W`,
+          ),
+        ]
+      : [];
+  });
+  return resolved(
+    {
+      ...bulbLamps(lamp.groups, places, context),
+      mouth: {
+        shape: 'disc',
+        widthM: lamp.reflectorM,
+        heightM: lamp.reflectorM,
+        heightOverBackM: lamp.depthM + lamp.standoffM,
+        layers: layers.map(layerOf),
+        cavity: { areaM2: mouthM2 + wallM2, reflectance: REFLECTOR },
+        // Solid angle of the mouth from the bulb: (1 − cos)/2.
+        directShare: (1 - h / Math.hypot(h, radius)) / 2,
+      },
+      lampsAt: { drawing: 'seat-0', field: 'groups' },
+      wiring: {
+        ...wiringSlots({
+          cordPartId: null,
+          plugPartId: lamp.plugPartId,
+          dimmerPartId: lamp.dimmerPartId,
+          tailLengthM: CORD_M,
+        }),
+        loads: bulbLoads(lamp.groups, places, (k) => (k ? 0 : CORD_M), context),
+      },
+      pieces: layers.map((layer, k) =>
+        clothPiece(`Layer ${k + 1}`, layer.id, disc, disc, {
+          markOut: [`Circle of Ø ${exactMm(disc)}; the tab goes over the rim.`],
+        }),
+      ),
+      needs: [
+        ...bulbNeeds(lamp.groups, places, context),
+        ...fromPart(lamp.lampPartId, 1, 'piece', 'reflector, socket and cord'),
+        ...fromPart(lamp.plugPartId, 1, 'piece', 'if its own does not fit'),
+        ...fromPart(lamp.dimmerPartId, 1, 'piece', 'in the cord'),
+        ...hardware('clip', layers.length ? 6 : 0, 'wooden pegs hold the layer'),
+      ],
+      steps: [
+        checkLamps(1),
+        step('Cut the layer', 'A circle with a tab', 'scissors', 10, 'no overlap near the bulb'),
+        step(
+          'Clamp it and aim it',
+          'Clamps slip: add a turn of wire',
+          'wire',
+          10,
+          'holds a tug',
+          'A lamp that falls takes its cord along: tie the cord off too.',
+        ),
+        ...finishSteps(layers.length),
+      ],
+      facts: [
+        fact('disc', 'Layer Ø', disc, 'reflector + 2 × tab'),
+        fact(
+          'layer-c',
+          'Layer, estimated',
+          layerC(lamp, context) + 273.15,
+          '25 °C + P/(h·A)',
+          'temperature',
+        ),
+        fact('mouth', 'Mouth', mouthM2, 'π·R²', 'area'),
+      ],
+      findings: [
+        ...notChosen('clamp-lamp', [
+          [
+            'clamp lamp',
+            shade,
+            'lampPartId',
+            'shade',
+            'Choose the lamp; its rating is unknown until then.',
+          ],
+          [
+            'bulb',
+            !bulbsOf(lamp.groups, context).includes(null),
+            'groups',
+            'seat-0',
+            'Choose a bulb.',
+          ],
+        ]),
+        ...misfit,
+        ...layerFindings(lamp, context),
+        ...typicalLayers('clamp-lamp', layers),
+      ],
+      apparent: { widthM: lamp.reflectorM, heightM: lamp.reflectorM },
+      frontM: lamp.depthM + lamp.standoffM,
+      folded: { widthM: lamp.reflectorM, heightM: lamp.reflectorM, depthM: lamp.depthM + 0.12 },
+    },
+    bulbMassKg(lamp.groups, places, context) + (shade?.massKg ?? 0.4),
+    context,
+  );
+}

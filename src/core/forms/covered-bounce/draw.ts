@@ -1,0 +1,72 @@
+import type { Drawing } from '../drawing';
+import type { FormContext } from '../form';
+import { layerParts } from '../kit/choices';
+import { box, circle, knob, line, measure, rectangle, view } from '../kit/shapes';
+import { wiringView } from '../kit/wiringView';
+import { type Bounce } from './parameters';
+import { layout } from './layout';
+
+export function draw(bounce: Bounce, context: FormContext): Drawing {
+  const { longM, diameterM, y } = layout(bounce, context);
+  const [W, H] = [bounce.widthM / 2, bounce.heightM / 2];
+  const size = Math.max(W, H);
+  const layers = layerParts(bounce, context);
+  const out = bounce.drapeOutM;
+  return {
+    views: [
+      view(
+        'front',
+        'Front, drape lifted off',
+        [
+          rectangle(-W, -H, W, H, 'cut', 'board'),
+          ...[-1, 1].map((side, k) => box(0, side * y, longM, diameterM, 'glass', `seat-${k}`)),
+        ],
+        [
+          measure([-W, -H], [W, -H], -0.14 * size, 'Width'),
+          measure([W, -H], [W, H], -0.14 * size, 'Height'),
+        ],
+        [
+          knob('widthM', 'Board width', [W, 0], [1, 0], 2),
+          knob('heightM', 'Board height', [0, H], [0, 1], 2),
+          knob('offsetM', 'In from the edge', [0, y], [0, 1], -1),
+        ],
+      ),
+      view(
+        'section',
+        'Section from the side, light to the right',
+        [
+          rectangle(-0.01, -H, 0, H, 'cut', 'board'),
+          ...[-1, 1].map((side, k) =>
+            circle(bounce.standoffM, side * y, diameterM / 2, 'glass', `seat-${k}`),
+          ),
+          ...layers.map((_, k) =>
+            line(
+              [
+                [0, -H],
+                [out + 0.01 * k, -H * 0.9],
+                [out + 0.01 * k, H * 0.9],
+                [0, H],
+              ],
+              'hidden',
+              'layer',
+            ),
+          ),
+        ],
+        [measure([0, -H], [out, -H], -0.14 * size, 'Drape')],
+        [knob('drapeOutM', 'Drape over the board', [out, 0], [1, 0])],
+      ),
+      wiringView(
+        {
+          outline: [rectangle(-W, -H, W, H, 'hidden', 'board')],
+          terminals: [
+            [longM / 2, y],
+            [longM / 2, -y],
+          ],
+          terminalM: size * 0.05,
+          dimmer: bounce.dimmerPartId !== null,
+        },
+        context,
+      ),
+    ],
+  };
+}

@@ -1,0 +1,35 @@
+import type { FormContext } from '../form';
+import { mm } from '../kit/choices';
+import { TUBE_DIAMETER_M, TUBE_LENGTH_M, tubeOf } from '../kit/tubes';
+import type { Problem } from '../../result';
+import { type Bounce } from './parameters';
+
+/** Two tubes, one along each long edge, shining into the board. */
+export function layout(bounce: Bounce, context: FormContext) {
+  const tube = tubeOf(bounce.unitId, context);
+  const longM = (tube?.lengthM ?? TUBE_LENGTH_M) * bounce.linkRun;
+  return {
+    tube,
+    longM,
+    diameterM: tube?.diameterM ?? TUBE_DIAMETER_M,
+    y: bounce.heightM / 2 - bounce.offsetM,
+  };
+}
+
+export function problems(bounce: Bounce, context: FormContext): Problem[] {
+  const { longM } = layout(bounce, context);
+  const found: Problem[] = [];
+  if (2 * bounce.offsetM >= bounce.heightM - 0.02)
+    found.push({
+      code: 'offset',
+      path: 'offsetM',
+      message: `Tubes ${mm(bounce.offsetM)} in from both edges meet in the middle of a board ${mm(bounce.heightM)} high.`,
+    });
+  if (bounce.clipInM * 2 >= longM)
+    found.push({
+      code: 'clips',
+      path: 'clipInM',
+      message: `Clips ${mm(bounce.clipInM)} from both ends pass each other on a tube ${mm(longM)} long.`,
+    });
+  return found;
+}

@@ -1,0 +1,212 @@
+import { FINISHES } from '../../materials/finish';
+import type { FormContext } from '../form';
+import { fact, resolved } from '../kit/build';
+import {
+  exactMm,
+  layerOf,
+  layerParts,
+  look,
+  notChosen,
+  partOf,
+  stopsFor,
+  typicalLayers,
+} from '../kit/choices';
+import { unitLamps } from '../kit/lamps';
+import {
+  cordMassKg,
+  fromPart,
+  fromUnit,
+  hardware,
+  mainsNeeds,
+  mainsOpen,
+  wiringSlots,
+} from '../kit/needs';
+import { clothPiece, rectanglePiece, stickPiece } from '../kit/pieces';
+import { circle, labelled } from '../kit/shapes';
+import { checkLamps, cutBoard, finishSteps, markOut, step, wireMains } from '../kit/steps';
+import {
+  ballastCount,
+  tubeFindings,
+  tubePoints,
+  tubeSpread,
+  tubeTooLong,
+  tubeUnit,
+  tubeVa,
+} from '../kit/tubes';
+import type { ResolvedBuild } from '../resolved';
+import { type Bounce } from './parameters';
+import { layout, problems } from './layout';
+
+export function resolve(bounce: Bounce, context: FormContext): ResolvedBuild {
+  const { tube, longM, diameterM, y } = layout(bounce, context);
+  const spread = tubeSpread(tube);
+  const points = [-1, 1].flatMap((side) =>
+    tubePoints(
+      [-longM / 2, side * y, bounce.standoffM],
+      [longM / 2, side * y, bounce.standoffM],
+      spread,
+      [0, 0, -1],
+    ),
+  );
+  const tubes = 2 * bounce.linkRun;
+  const ballasts = ballastCount(tube, tubes, bounce.ballastPartId, context);
+  const layers = layerParts(bounce, context);
+  const faceM2 = bounce.widthM * bounce.heightM;
+  const sidesM2 = 2 * (bounce.widthM + bounce.heightM) * bounce.drapeOutM;
+  const clipsAt = Array.from(
+    { length: bounce.clips },
+    (_, k) => -longM / 2 + bounce.clipInM + ((longM - 2 * bounce.clipInM) * k) / (bounce.clips - 1),
+  );
+  const board = rectanglePiece(
+    'White board',
+    bounce.boardPartId,
+    bounce.widthM,
+    bounce.heightM,
+    context,
+    {
+      count: bounce.sheets,
+      shapes: [-1, 1].flatMap((side) =>
+        clipsAt.map((x) =>
+          labelled(
+            circle(x + bounce.widthM / 2, bounce.heightM / 2 + side * y, 0.003, 'drill'),
+            'clip, 6 mm',
+          ),
+        ),
+      ),
+      markOut: [`Clips ${exactMm(bounce.clipInM)} from the tubes’ ends.`],
+    },
+  );
+  const drape = {
+    w: bounce.widthM + 2 * bounce.drapeOutM + 0.1,
+    h: bounce.heightM + 2 * bounce.drapeOutM + 0.1,
+  };
+  const cordM = bounce.tailLengthM + bounce.heightM;
+  return resolved(
+    {
+      ...unitLamps(tubeUnit(tube), tube, tubes, bounce.level, spread, points),
+      mouth: {
+        shape: 'rectangle',
+        widthM: bounce.widthM,
+        heightM: bounce.heightM,
+        heightOverBackM: bounce.drapeOutM,
+        layers: layers.map(layerOf),
+        // The drape's sides count as wall: what leaves by them is spill, not light at the subject.
+        cavity: { areaM2: 2 * faceM2 + sidesM2, reflectance: FINISHES[bounce.finish].reflectance },
+        directShare: spread.class === 'tube' ? 0.35 : 0,
+      },
+      enclosure: {
+        areaM2: 2 * faceM2 + sidesM2,
+        closed: layers.length > 0,
+        limitC: layers.length ? Math.min(...layers.map(({ limitC }) => limitC)) : null,
+        ref: 'board',
+        field: 'drapeOutM',
+      },
+      lampsAt: { drawing: 'seat-0', field: 'unitId' },
+      wiring: {
+        ...wiringSlots(bounce),
+        loads: [0, 1].map((k) => ({
+          ref: `seat-${k}`,
+          apparentVa: tubeVa(tube) * bounce.linkRun,
+          cordM: k ? bounce.heightM : bounce.tailLengthM,
+        })),
+      },
+      pieces: [
+        board,
+        ...(bounce.stiffenerPartId
+          ? [stickPiece('Stiffener', bounce.stiffenerPartId, bounce.widthM, 2)]
+          : []),
+        ...layers.map((layer, k) =>
+          clothPiece(`Drape ${k + 1}`, layer.id, drape.w, drape.h, {
+            hemM: 0.02,
+            markOut: ['Corners darted, clipped to the back.'],
+          }),
+        ),
+      ],
+      needs: [
+        ...fromUnit(bounce.unitId, tubes, 'piece', 'the lamps'),
+        ...fromPart(bounce.ballastPartId, ballasts, 'piece', 'for the tubes'),
+        ...hardware('pipe-clip', 2 * bounce.clips, 'hold the tubes'),
+        ...hardware('clip', layers.length ? 12 : 0, 'hold the drape'),
+        ...hardware('glue', bounce.sheets > 1 ? bounce.sheets - 1 : 0, 'between the sheets'),
+        ...mainsNeeds(bounce, cordM),
+      ],
+      steps: [
+        checkLamps(tubes),
+        markOut('the clips'),
+        cutBoard('the board', 20),
+        step(
+          'Glue sheets, screw stiffener and clips',
+          'A flat board bounces evenly',
+          'glue, screwdriver',
+          30,
+          'no bow; clips clear of the control ends',
+        ),
+        wireMains(context, 20 + 10 * ballasts),
+        ...finishSteps(layers.length),
+      ],
+      facts: [
+        fact('tubes', 'Tubes', tubes, 'two rows', 'count'),
+        fact(
+          'clip',
+          'First clip from the board’s edge',
+          bounce.widthM / 2 - longM / 2 + bounce.clipInM,
+          'middle − half tube + clip distance',
+        ),
+        fact('drape-w', 'Drape, width', drape.w, 'board + 2 × drape + 10 cm to clip'),
+        fact('drape-h', 'Drape, height', drape.h, 'board + 2 × drape + 10 cm to clip'),
+        fact('tube-apart', 'Tubes apart', 2 * y, 'height − 2 × inset'),
+      ],
+      findings: [
+        ...stopsFor('covered-bounce', problems(bounce, context), 'board'),
+        ...notChosen('covered-bounce', [
+          ['tube', tube, 'unitId', 'seat-0', 'Choose a tube, and light and load follow.'],
+          ['board', bounce.boardPartId, 'boardPartId', 'board', 'Choose the white board.'],
+          ...mainsOpen(bounce),
+        ]),
+        ...tubeFindings('covered-bounce', bounce, bounce.linkRun, context),
+        ...tubeTooLong(
+          'covered-bounce',
+          tube && { ...tube, lengthM: longM },
+          bounce.widthM,
+          'widthM',
+        ),
+        ...typicalLayers('covered-bounce', layers),
+        ...(layers.length === 0
+          ? [
+              look(
+                'covered-bounce.bare',
+                'No drape',
+                'Bare tubes show at the edges; cloth over the whole makes one even face, one to two stops below bare tubes.',
+                { field: 'layer1PartId', drawing: 'board' },
+              ),
+            ]
+          : []),
+        ...(!bounce.stiffenerPartId && bounce.widthM > 0.9 && bounce.sheets === 1
+          ? [
+              look(
+                'covered-bounce.bow',
+                'One thin sheet bows',
+                'Glue two sheets or add a stiffener.',
+                { field: 'stiffenerPartId', drawing: 'board' },
+              ),
+            ]
+          : []),
+      ],
+      apparent: { widthM: bounce.widthM, heightM: bounce.heightM },
+      array: { spacingM: Infinity, emitterWidthM: diameterM },
+      frontM: bounce.drapeOutM,
+      folded: {
+        widthM: bounce.widthM,
+        heightM: bounce.heightM,
+        depthM:
+          bounce.standoffM +
+          diameterM +
+          bounce.sheets * (partOf(context, bounce.boardPartId, 'sheet')?.thicknessM ?? 0.005),
+      },
+    },
+    tubes * (tube?.massKg ?? 0.2) +
+      cordMassKg(bounce, cordM, context) +
+      layers.length * drape.w * drape.h * 0.12,
+    context,
+  );
+}

@@ -1,0 +1,113 @@
+import type { Drawing } from '../drawing';
+import type { FormContext } from '../form';
+import { layerParts } from '../kit/choices';
+import { bulbsOf } from '../kit/lamps';
+import { circle, knob, line, measure, polygon, rectangle, view } from '../kit/shapes';
+import { wiringView } from '../kit/wiringView';
+import { layoutBox } from './layout';
+import { type FoamBox } from './parameters';
+import { seatsOf } from './shared';
+
+export function draw(box: FoamBox, context: FormContext): Drawing {
+  const layout = layoutBox(box);
+  const [W, H, w, h, d] = [
+    box.frontW / 2,
+    box.frontH / 2,
+    layout.backW / 2,
+    layout.backH / 2,
+    layout.depthM,
+  ];
+  const globe = (bulbsOf(box.groups, context)[0]?.globeDiameterM ?? 0.06) / 2;
+  const size = Math.max(W, H);
+  const layers = layerParts(box, context);
+  const flat = box.shapeBy === 'inset';
+  return {
+    views: [
+      view(
+        'front',
+        'Front, layers lifted off',
+        [
+          rectangle(-W, -H, W, H, 'cut', 'box'),
+          rectangle(-w, -h, w, h, 'part', 'box'),
+          ...[
+            [-1, -1],
+            [1, -1],
+            [1, 1],
+            [-1, 1],
+          ].map(([x, y]) =>
+            line(
+              [
+                [x! * w, y! * h],
+                [x! * W, y! * H],
+              ],
+              'part',
+              'box',
+            ),
+          ),
+          circle(0, 0, box.holeDiameterM / 2, 'drill', 'seat-0'),
+          ...seatsOf(box).map(({ positionM: [x, y] }, k) =>
+            circle(x, y, globe, 'glass', `seat-${k}`),
+          ),
+        ],
+        [
+          measure([-W, -H], [W, -H], -0.16 * size, 'Front width'),
+          measure([W, -H], [W, H], -0.16 * size, 'Front height'),
+        ],
+        [
+          knob('frontW', 'Front width', [W, 0], [1, 0], 2),
+          knob('frontH', 'Front height', [0, H], [0, 1], 2),
+          ...(flat
+            ? []
+            : [
+                knob('backW', 'Back width', [w, -h / 2], [1, 0], 2),
+                knob('backH', 'Back height', [-w / 2, h], [0, 1], 2),
+              ]),
+        ],
+      ),
+      view(
+        'section',
+        'Section from the side, light to the right',
+        [
+          polygon(
+            [
+              [0, -h],
+              [d, -H],
+              [d, H],
+              [0, h],
+            ],
+            'cut',
+            'box',
+          ),
+          circle(box.lampInM, 0, globe, 'glass', 'seat-0'),
+          ...layers.map((_, k) =>
+            line(
+              [
+                [d + 0.004 * (k + 1), -H],
+                [d + 0.004 * (k + 1), H],
+              ],
+              'glass',
+              'layer',
+            ),
+          ),
+        ],
+        [
+          measure([0, -H], [d, -H], -0.16 * size, 'Depth'),
+          measure([0, -h], [0, h], 0.1 * size, 'Back'),
+        ],
+        flat ? [knob('wingM', 'Wing', [d, 0], [1, 0])] : [knob('depthM', 'Depth', [d, 0], [1, 0])],
+      ),
+      wiringView(
+        {
+          outline: [
+            rectangle(-w, -h, w, h, 'hidden', 'box'),
+            circle(0, 0, box.holeDiameterM / 2, 'hidden', 'box'),
+          ],
+          terminals: seatsOf(box).map(({ positionM: [x, y] }) => [-x, y] as const),
+          terminalM: globe,
+          dimmer: box.dimmerPartId !== null,
+        },
+        context,
+      ),
+    ],
+  };
+}

@@ -1,0 +1,189 @@
+import { FINISHES } from '../../materials/finish';
+import type { FormContext } from '../form';
+import { fact, resolved } from '../kit/build';
+import {
+  exactMm,
+  layerOf,
+  layerParts,
+  look,
+  notChosen,
+  partOf,
+  stopsFor,
+  typicalLayers,
+} from '../kit/choices';
+import { bulbLamps, bulbLoads, bulbMassKg, bulbNeeds, bulbsOf } from '../kit/lamps';
+import { cordMassKg, fromPart, hardware, mainsNeeds, mainsOpen, wiringSlots } from '../kit/needs';
+import { socketFindings } from '../kit/sockets';
+import { checkLamps, cutBoard, finishSteps, markOut, step, wireMains } from '../kit/steps';
+import type { ResolvedBuild } from '../resolved';
+import { boxProblems, layoutBox } from './layout';
+import { type FoamBox } from './parameters';
+import { seatsOf, boxPieces, directShare } from './shared';
+
+export function resolve(box: FoamBox, context: FormContext): ResolvedBuild {
+  const layout = layoutBox(box);
+  const seats = seatsOf(box);
+  const layers = layerParts(box, context);
+  const walls =
+    (box.frontW + layout.backW) * layout.topSlantM +
+    (box.frontH + layout.backH) * layout.sideSlantM;
+  const backM2 = layout.backW * layout.backH;
+  const frontM2 = box.frontW * box.frontH;
+  const seams =
+    4 * Math.hypot(layout.topSlantM, (box.frontW - layout.backW) / 2) +
+    2 * (layout.backW + layout.backH);
+  const sheet = partOf(context, box.boardPartId, 'sheet');
+  const limits = [...layers.map(({ limitC }) => limitC), sheet?.burns === 'foam' ? 70 : 120];
+  return resolved(
+    {
+      ...bulbLamps(box.groups, seats, context),
+      mouth: {
+        shape: 'rectangle',
+        widthM: box.frontW,
+        heightM: box.frontH,
+        heightOverBackM: layout.depthM,
+        layers: layers.map(layerOf),
+        cavity: { areaM2: frontM2 + backM2 + walls, reflectance: FINISHES[box.finish].reflectance },
+        directShare: directShare(box, layout),
+      },
+      enclosure: {
+        areaM2: walls + backM2,
+        closed: true,
+        limitC: Math.min(...limits),
+        ref: 'box',
+        field: 'depthM',
+      },
+      lampsAt: { drawing: 'seat-0', field: 'groups' },
+      wiring: {
+        ...wiringSlots(box),
+        loads: bulbLoads(box.groups, seats, (k) => (k ? 0.1 : box.tailLengthM), context),
+      },
+      pieces: boxPieces(box, layout, context),
+      needs: [
+        ...bulbNeeds(box.groups, seats, context),
+        ...fromPart(box.socketPartId, seats.length, 'piece', 'one for each bulb'),
+        ...hardware('hinge-tape', seams * 2, 'seams, inside and out'),
+        ...(box.finish === 'foil' || box.finish === 'foil-crumpled'
+          ? hardware('foil', (walls + backM2) / 0.3, 'lining')
+          : []),
+        ...hardware('clip', layers.length ? 12 : 0, 'hold the layers'),
+        ...mainsNeeds(box, box.tailLengthM),
+      ],
+      steps: [
+        checkLamps(seats.length),
+        markOut('five panels', 25),
+        cutBoard('the panels and the hole', 30),
+        step(
+          'Line the inside',
+          'Before it is a box: flat is easy',
+          'spray glue or tape',
+          25,
+          'no loose foil near the lamp',
+          'Foil conducts: keep it 3 cm from every terminal.',
+        ),
+        step(
+          'Tape the box together',
+          'Seams first outside, then inside',
+          'fabric tape',
+          25,
+          'square at the front, no light from the seams',
+        ),
+        wireMains(context, 20),
+        ...finishSteps(layers.length),
+      ],
+      facts: [
+        fact(
+          'depth',
+          'Depth',
+          layout.depthM,
+          box.shapeBy === 'inset' ? '√(wing² − inset²)' : 'as set',
+        ),
+        fact(
+          'slant-top',
+          'Slant of top and bottom',
+          layout.topSlantM,
+          '√(depth² + ((front − back)/2)²)',
+        ),
+        fact(
+          'slant-side',
+          'Slant of the sides',
+          layout.sideSlantM,
+          '√(depth² + ((front − back)/2)²)',
+        ),
+        fact(
+          'dihedral',
+          'Angle between panels',
+          layout.dihedralRad,
+          'acos(−sin a · sin b)',
+          'angle',
+        ),
+        fact('mitre', 'Mitre of the edges', layout.mitreRad, 'half of it', 'angle'),
+        fact(
+          'fold',
+          'Fold at the back plate',
+          layout.topFoldRad,
+          '90° + atan((front − back)/2/depth)',
+          'angle',
+        ),
+      ],
+      findings: [
+        ...stopsFor('foam-box', boxProblems(box, context), 'box'),
+        ...notChosen('foam-box', [
+          [
+            'bulb',
+            !bulbsOf(box.groups, context).includes(null),
+            'groups',
+            'seat-0',
+            'Choose an LED bulb, and the light follows.',
+          ],
+          [
+            'board',
+            box.boardPartId,
+            'boardPartId',
+            'box',
+            'Choose the board the panels are cut from.',
+          ],
+          [
+            'socket',
+            box.socketPartId,
+            'socketPartId',
+            'seat-0',
+            'Choose a socket that clamps into the back plate.',
+          ],
+          ...mainsOpen(box),
+        ]),
+        ...socketFindings('foam-box', box, context),
+        ...typicalLayers('foam-box', layers),
+        ...(layers.length === 0
+          ? [
+              look(
+                'foam-box.open',
+                'No layer in front',
+                'The bulb shows as a hot spot and throws a hard shadow: clip a layer on.',
+                { field: 'layer1PartId', drawing: 'box' },
+              ),
+            ]
+          : []),
+        ...(layout.depthM < Math.min(box.frontW, box.frontH) * 0.4 && layers.length
+          ? [
+              look(
+                'foam-box.shallow',
+                'A hot middle',
+                `Only ${exactMm(layout.depthM)} deep for a front ${exactMm(Math.min(box.frontW, box.frontH))} across: the middle is brighter. Deeper, or a second layer.`,
+                { field: 'depthM', drawing: 'box' },
+              ),
+            ]
+          : []),
+      ],
+      apparent: { widthM: box.frontW, heightM: box.frontH },
+      frontM: layout.depthM,
+      folded: {
+        widthM: Math.max(box.frontW, layout.topSlantM),
+        heightM: Math.max(box.frontH, layout.sideSlantM),
+        depthM: 6 * (sheet?.thicknessM ?? 0.005),
+      },
+    },
+    bulbMassKg(box.groups, seats, context) + cordMassKg(box, box.tailLengthM, context) + 0.1,
+    context,
+  );
+}

@@ -1,0 +1,73 @@
+import { DEGREES_PER_RADIAN } from '../../tolerance';
+import type { FormContext } from '../form';
+import { layerParts } from '../kit/choices';
+import { type Seat } from '../kit/lamps';
+import { clothPiece, polygonPiece, rectanglePiece } from '../kit/pieces';
+import { circle, labelled, type XY } from '../kit/shapes';
+import type { Piece } from '../resolved';
+import { type BoxLayout } from './layout';
+import { type FoamBox } from './parameters';
+
+/** One lamp, or several side by side behind the hole. */
+export function seatsOf(box: FoamBox): Seat[] {
+  const spread = box.groups.length > 1 ? box.holeDiameterM / 2 : 0;
+  return box.groups.map((_, k) => ({
+    positionM: [
+      box.groups.length > 1 ? (k / (box.groups.length - 1) - 0.5) * spread : 0,
+      0,
+      box.lampInM,
+    ] as const,
+    axis: [0, 0, 1] as const,
+    group: k,
+  }));
+}
+
+/** Trapezoid with its back edge at the bottom. */
+export const trapezoid = (backM: number, frontM: number, slantM: number): XY[] => [
+  [-backM / 2, 0],
+  [backM / 2, 0],
+  [frontM / 2, slantM],
+  [-frontM / 2, slantM],
+];
+
+export function boxPieces(box: FoamBox, layout: BoxLayout, context: FormContext): Piece[] {
+  const bevel = `Bevel the slanted edges ${(layout.mitreRad * DEGREES_PER_RADIAN).toFixed(1)}° from the face; butt them if you tape inside and out.`;
+  const back = rectanglePiece('Back plate', box.boardPartId, layout.backW, layout.backH, context, {
+    shapes: [
+      labelled(
+        circle(layout.backW / 2, layout.backH / 2, box.holeDiameterM / 2, 'cut'),
+        'hole for the lamp',
+      ),
+    ],
+    markOut: ['Cut the hole a few millimetres smaller than the lamp’s rim, so that it grips.'],
+  });
+  return [
+    polygonPiece(
+      'Top and bottom',
+      box.boardPartId,
+      trapezoid(layout.backW, box.frontW, layout.topSlantM),
+      context,
+      { count: 2, markOut: [bevel] },
+    ),
+    polygonPiece(
+      'Side',
+      box.boardPartId,
+      trapezoid(layout.backH, box.frontH, layout.sideSlantM),
+      context,
+      { count: 2, markOut: [bevel] },
+    ),
+    back,
+    ...layerParts(box, context).map((layer, k) =>
+      clothPiece(`Layer ${k + 1}`, layer.id, box.frontW + 2 * box.lipM, box.frontH + 2 * box.lipM, {
+        markOut: ['Clipped to the lip, so that the lamp can be changed.'],
+      }),
+    ),
+  ];
+}
+
+/** Bare flux that reaches the mouth: solid angle of the front seen from the lamp, for an even bulb. */
+export function directShare(box: FoamBox, { depthM }: BoxLayout): number {
+  const h = Math.max(0.01, depthM - box.lampInM);
+  const [a, b] = [box.frontW / 2, box.frontH / 2];
+  return Math.atan((a * b) / (h * Math.hypot(a, b, h))) / Math.PI;
+}

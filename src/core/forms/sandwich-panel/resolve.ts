@@ -1,0 +1,193 @@
+import { FINISHES } from '../../materials/finish';
+import type { FormContext } from '../form';
+import { fact, resolved } from '../kit/build';
+import { layerOf, layerParts, look, mm, notChosen, stopsFor, typicalLayers } from '../kit/choices';
+import { pointsAlong, unitLamps } from '../kit/lamps';
+import { cordMassKg, hardware, mainsNeeds, mainsOpen, wiringSlots } from '../kit/needs';
+import { rectanglePiece } from '../kit/pieces';
+import { circle, labelled } from '../kit/shapes';
+import {
+  checkTape,
+  cutBoard,
+  finishSteps,
+  joinTape,
+  layTape,
+  markOut,
+  step,
+  wireMains,
+} from '../kit/steps';
+import { tapeFacts, tapeFindings, tapeLoads, tapeNeeds, tapeUnit } from '../kit/tape';
+import type { ResolvedBuild } from '../resolved';
+import { WASHER_M, BOLT_RADIUS_M, COUNTERSINK_RADIUS_M, type Sandwich } from './parameters';
+import { layout, bolts, problems } from './layout';
+
+export function resolve(panel: Sandwich, context: FormContext): ResolvedBuild {
+  const { strip, rowM, rows, heights, count } = layout(panel, context);
+  const { unit } = tapeUnit(panel, rows.usedM, context);
+  const layers = layerParts(panel, context);
+  const holes = bolts(panel);
+  const points = rows.rowsM.flatMap((laid, row) =>
+    pointsAlong(
+      [-rowM / 2, heights[row]!, 0.002],
+      [-rowM / 2 + laid, heights[row]!, 0.002],
+      8,
+      [0, 0, 1],
+    ),
+  );
+  const frontM2 = panel.widthM * panel.heightM;
+  const sidesM2 = 2 * (panel.widthM + panel.heightM) * panel.spacerM;
+  const drill = holes.flatMap(([x, y]) => [
+    labelled(
+      circle(x + panel.widthM / 2, y + panel.heightM / 2, BOLT_RADIUS_M, 'drill'),
+      'bolt, 5.5 mm',
+    ),
+    labelled(
+      circle(x + panel.widthM / 2, y + panel.heightM / 2, COUNTERSINK_RADIUS_M, 'mark'),
+      'countersink',
+    ),
+  ]);
+  const sheet = (name: string, id: Sandwich['backPartId']) =>
+    rectanglePiece(name, id, panel.widthM, panel.heightM, context, {
+      shapes: drill,
+      markOut: ['Clamp both sheets together and drill them in one go; leave the film on.'],
+    });
+  const washers = Math.ceil(panel.spacerM / WASHER_M - 1e-6);
+  const jumpers = Math.max(0, rows.rowsM.length - 1);
+  const joints =
+    2 * jumpers + (panel.feed === 'one' ? 1 : panel.feed === 'both' ? 2 : rows.rowsM.length);
+  return resolved(
+    {
+      ...unitLamps(unit, strip, rows.usedM > 0 ? 1 : 0, panel.level, { class: 'lambert' }, points),
+      mouth: {
+        shape: 'rectangle',
+        widthM: panel.widthM,
+        heightM: panel.heightM,
+        heightOverBackM: panel.spacerM,
+        layers: layers.map(layerOf),
+        cavity: { areaM2: 2 * frontM2 + sidesM2, reflectance: FINISHES[panel.finish].reflectance },
+        directShare: frontM2 / (frontM2 + sidesM2),
+      },
+      enclosure: {
+        areaM2: 2 * frontM2 + sidesM2,
+        closed: true,
+        limitC: Math.min(85, ...layers.map(({ limitC }) => limitC)),
+        ref: 'panel',
+        field: 'widthM',
+      },
+      lampsAt: { drawing: 'tape', field: 'stripId' },
+      wiring: { ...wiringSlots(panel), loads: tapeLoads(panel, rows.usedM, context) },
+      pieces: [sheet('Back sheet', panel.backPartId), sheet('Front sheet', panel.frontPartId)],
+      needs: [
+        ...tapeNeeds(panel, rows, joints, 0.3 + jumpers * (panel.rowPitchM + 0.04), context),
+        ...hardware('bolt', holes.length, 'through both sheets'),
+        ...hardware('washer', holes.length * washers, `${washers} a bolt, spacer / 1.6 mm`),
+        ...(panel.backing === 'metal' ? hardware('foil-tape', rows.usedM, 'under the tape') : []),
+        ...mainsNeeds(panel, panel.tailLengthM),
+      ],
+      steps: [
+        checkTape(rows.usedM),
+        markOut('rows and bolts'),
+        cutBoard('both sheets', 25),
+        step(
+          'Drill both sheets together, countersink the front',
+          'Holes that were drilled apart never meet',
+          'drill, clamps',
+          4 * holes.length,
+          'no cracks; film still on',
+          'Acrylic grabs the bit: slow speed, a board underneath, glasses on.',
+        ),
+        layTape(rows.usedM, rows.rowsM.length),
+        joinTape(joints),
+        wireMains(context, 15),
+        step(
+          'Bolt the sandwich',
+          'Washers hold the sheets apart',
+          'spanner',
+          3 * holes.length,
+          'sheets parallel, nothing rattles',
+        ),
+        ...finishSteps(layers.length),
+      ],
+      facts: [
+        ...tapeFacts(rows, strip, 'row'),
+        fact('row', 'Row cut to', rows.rowsM[0] ?? 0, 'width − 2 × edge, down to a mark'),
+        fact(
+          'rows-fit',
+          'Rows that fit',
+          count,
+          '(height − 2 · edge − width) / pitch + 1',
+          'count',
+        ),
+        fact('jumpers', 'Jumpers', jumpers, 'rows − 1', 'count'),
+        fact('bolts', 'Bolts', holes.length, 'round the border', 'count'),
+        fact('washers', 'Washers a bolt', washers, 'spacer / 1.6 mm, rounded up', 'count'),
+        fact(
+          'ratio',
+          'Stand-off over pitch',
+          panel.spacerM / Math.max(panel.rowPitchM, 1 / (strip?.ledsPerM ?? 60)),
+          'even from about 1',
+          'ratio',
+        ),
+      ],
+      findings: [
+        ...stopsFor('sandwich', problems(panel, context), 'panel'),
+        ...notChosen('sandwich', [
+          [
+            'tape',
+            strip,
+            'stripId',
+            'tape',
+            'Choose a tape, and rows, light, load and cost follow.',
+          ],
+          [
+            'back sheet',
+            panel.backPartId,
+            'backPartId',
+            'panel',
+            'Mirror, white board or foil-faced board.',
+          ],
+          [
+            'front sheet',
+            panel.frontPartId,
+            'frontPartId',
+            'panel',
+            'Opal acrylic as a rule; give its transmittance as the first layer.',
+          ],
+          ...mainsOpen(panel),
+        ]),
+        ...tapeFindings('sandwich', panel, rows, null, panel.backing === 'metal', context),
+        ...typicalLayers('sandwich', layers),
+        ...(panel.spacerM < panel.rowPitchM
+          ? [
+              look(
+                'sandwich.hot-spots',
+                'The rows will show',
+                `The front stands ${mm(panel.spacerM)} off rows ${mm(panel.rowPitchM)} apart: it looks striped. Thicker spacers or closer rows.`,
+                { field: 'spacerM', drawing: 'panel' },
+                'Common practice: stand-off at least the pitch',
+                mm(panel.rowPitchM),
+              ),
+            ]
+          : []),
+        ...(layers.length === 0
+          ? [
+              look(
+                'sandwich.front',
+                'The front’s loss is not counted',
+                'Give the opal sheet as the first layer, or the light is counted as if the front were open.',
+                { field: 'layer1PartId', drawing: 'panel' },
+                'This design',
+              ),
+            ]
+          : []),
+      ],
+      apparent: { widthM: panel.widthM, heightM: panel.heightM },
+      frontM: panel.spacerM,
+      folded: { widthM: panel.widthM, heightM: panel.heightM, depthM: panel.spacerM + 0.008 },
+    },
+    rows.usedM * (strip?.massKgPerM ?? 0.02) +
+      holes.length * (0.01 + 0.001 * washers) +
+      cordMassKg(panel, panel.tailLengthM, context),
+    context,
+  );
+}

@@ -1,0 +1,80 @@
+import type { Drawing, Shape } from '../drawing';
+import type { FormContext } from '../form';
+import { layerParts, partOf } from '../kit/choices';
+import { circle, knob, line, measure, rectangle, view } from '../kit/shapes';
+import { wiringView } from '../kit/wiringView';
+import { layoutPan } from './layout';
+import { type StripPan } from './parameters';
+
+export function draw(pan: StripPan, context: FormContext): Drawing {
+  const { radiusM: R, radiiM, heightsM, rows } = layoutPan(pan, context);
+  const layers = layerParts(pan, context);
+  const tape = rows.rowsM.map((laid, row): Shape => ({
+    kind: 'arc',
+    x: 0,
+    y: 0,
+    r: radiiM[row]! - (pan.tapeOn === 'rim' ? 0.004 : 0),
+    from: Math.PI / 2 - laid / radiiM[row]!,
+    to: Math.PI / 2,
+    layer: 'tape',
+    ref: 'tape',
+  }));
+  const thickness = partOf(context, pan.boardPartId, 'sheet')?.thicknessM ?? 0.003;
+  const dot = (x: number, y: number) =>
+    rectangle(x - 0.003, y - 0.003, x + 0.003, y + 0.003, 'tape', 'tape');
+  const section: Shape[] = [
+    rectangle(-R, -thickness, R, 0, 'cut', 'pan'),
+    rectangle(-R - thickness, -thickness, -R, pan.depthM, 'cut', 'pan'),
+    rectangle(R, -thickness, R + thickness, pan.depthM, 'cut', 'pan'),
+    ...rows.rowsM.flatMap((_, row) =>
+      [-1, 1].map((side) => dot(side * (radiiM[row]! - 0.003), heightsM[row]!)),
+    ),
+    ...layers.map((_, k) =>
+      line(
+        [
+          [-R, pan.depthM + k * pan.layerSpacingM],
+          [R, pan.depthM + k * pan.layerSpacingM],
+        ],
+        'glass',
+        'layer',
+      ),
+    ),
+  ];
+  return {
+    views: [
+      view(
+        'front',
+        'Front, layers lifted off',
+        [circle(0, 0, R, 'cut', 'pan'), ...(pan.tapeOn === 'rim' ? tape.slice(0, 1) : tape)],
+        [measure([-R, -R], [R, -R], -R * 0.16, 'Pan Ø')],
+        [
+          knob(
+            'diameterM',
+            'Pan diameter',
+            [R * Math.SQRT1_2, -R * Math.SQRT1_2],
+            [Math.SQRT1_2, -Math.SQRT1_2],
+            2,
+          ),
+        ],
+      ),
+      view(
+        'section',
+        'Section, light upwards',
+        section,
+        [measure([-R, 0], [-R, pan.depthM], R * 0.14, 'Depth')],
+        [knob('depthM', 'Depth', [R, pan.depthM], [0, 1])],
+      ),
+      wiringView(
+        {
+          outline: [circle(0, 0, R, 'hidden', 'pan')],
+          terminals: [[0, R * 0.9]],
+          terminalM: R * 0.08,
+          supply: true,
+          dimmer: pan.dimmerPartId !== null,
+          refOf: () => 'tape',
+        },
+        context,
+      ),
+    ],
+  };
+}

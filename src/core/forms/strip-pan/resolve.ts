@@ -1,0 +1,135 @@
+import { FINISHES } from '../../materials/finish';
+import type { FormContext } from '../form';
+import { fact, resolved } from '../kit/build';
+import { layerOf, layerParts, look, notChosen, stopsFor, typicalLayers } from '../kit/choices';
+import { unitLamps } from '../kit/lamps';
+import { cordMassKg, fromPart, hardware, mainsNeeds, mainsOpen, wiringSlots } from '../kit/needs';
+import { checkTape, cutBoard, finishSteps, joinTape, layTape, step, wireMains } from '../kit/steps';
+import { tapeFacts, tapeFindings, tapeLoads, tapeNeeds, tapeUnit } from '../kit/tape';
+import type { ResolvedBuild } from '../resolved';
+import { layoutPan, panProblems } from './layout';
+import { type StripPan } from './parameters';
+import { points, directShare, panPieces } from './shared';
+
+export function resolve(pan: StripPan, context: FormContext): ResolvedBuild {
+  const layout = layoutPan(pan, context);
+  const { rows } = layout;
+  const { strip, unit } = tapeUnit(pan, rows.usedM, context);
+  const layers = layerParts(pan, context);
+  const joints = pan.feed === 'one' ? 1 : pan.feed === 'both' ? 2 : rows.rowsM.length;
+  const height = pan.depthM + Math.max(0, layers.length - 1) * pan.layerSpacingM;
+  const mouthM2 = Math.PI * layout.radiusM ** 2;
+  const rimM2 = layout.circumferenceM * height;
+  const needs = pan.panPartId === null ? [] : fromPart(pan.panPartId, 1, 'piece', 'the pan');
+  return resolved(
+    {
+      ...unitLamps(
+        unit,
+        strip,
+        rows.usedM > 0 ? 1 : 0,
+        pan.level,
+        { class: 'lambert' },
+        points(pan, layout),
+      ),
+      mouth: {
+        shape: 'disc',
+        widthM: pan.diameterM,
+        heightM: pan.diameterM,
+        heightOverBackM: height,
+        layers: layers.map(layerOf),
+        cavity: { areaM2: 2 * mouthM2 + rimM2, reflectance: FINISHES[pan.finish].reflectance },
+        directShare: directShare(pan, layout),
+      },
+      enclosure: {
+        areaM2: mouthM2 + rimM2,
+        closed: layers.length > 0,
+        limitC: layers.length ? Math.min(...layers.map(({ limitC }) => limitC)) : null,
+        ref: 'pan',
+        field: 'diameterM',
+      },
+      lampsAt: { drawing: 'tape', field: 'stripId' },
+      wiring: { ...wiringSlots(pan), loads: tapeLoads(pan, rows.usedM, context) },
+      pieces: panPieces(pan, context),
+      needs: [
+        ...needs,
+        ...tapeNeeds(pan, rows, joints, 0.3 + 0.1 * joints, context),
+        ...hardware('clip', layers.length ? 8 : 0, 'hold the discs'),
+        ...hardware('pipe-clamp', 1, 'in the gap of the rim'),
+        ...mainsNeeds(pan, pan.tailLengthM),
+      ],
+      steps: [
+        checkTape(rows.usedM),
+        cutBoard('base, rim and discs', 25),
+        step(
+          'Clean and finish the inside',
+          'Every bounce loses what the wall keeps',
+          'rag, paint or foil',
+          30,
+          'no bare metal edge, dry',
+          'A pan’s cut edge is sharp: file it.',
+        ),
+        layTape(rows.usedM, rows.rowsM.length),
+        joinTape(joints),
+        wireMains(context, 15),
+        ...finishSteps(layers.length),
+      ],
+      facts: [
+        fact('circumference', 'Rim circumference', layout.circumferenceM, 'π · Ø'),
+        ...(layout.turnsPerReel === null
+          ? []
+          : [
+              fact(
+                'turns',
+                'Turns from one reel',
+                Math.floor(layout.turnsPerReel * 100) / 100,
+                'reel / (π · Ø − gap); whole turns shown',
+                'count',
+              ),
+            ]),
+        ...tapeFacts(rows, strip, pan.tapeOn === 'rim' ? 'turn' : 'circle'),
+        fact('disc', 'Diffusion disc Ø', pan.diameterM + 2 * pan.tabM, 'Ø + 2 × tab'),
+      ],
+      findings: [
+        ...stopsFor('strip-pan', panProblems(pan, context), 'pan'),
+        ...notChosen('strip-pan', [
+          [
+            'tape',
+            strip,
+            'stripId',
+            'tape',
+            'Choose a tape, and turns, light, load and cost follow.',
+          ],
+          ...mainsOpen(pan),
+        ]),
+        ...tapeFindings(
+          'strip-pan',
+          pan,
+          rows,
+          { radiusM: layout.radiiM.at(-1) ?? layout.radiusM },
+          pan.finish === 'tinned-steel' || pan.finish === 'foil-tape',
+          context,
+        ),
+        ...typicalLayers('strip-pan', layers),
+        ...(layers.length === 0 && pan.tapeOn === 'base'
+          ? [
+              look(
+                'strip-pan.bare',
+                'Bare diodes towards the subject',
+                'Every diode shows as a dot in the eyes and dazzles: put a layer in front, or the tape on the rim.',
+                { field: 'layer1PartId', drawing: 'pan' },
+              ),
+            ]
+          : []),
+      ],
+      apparent: { widthM: pan.diameterM, heightM: pan.diameterM },
+      array: { spacingM: Infinity, emitterWidthM: pan.diameterM },
+      frontM: height,
+      flammables: [],
+      folded: { widthM: pan.diameterM, heightM: pan.diameterM, depthM: height },
+    },
+    rows.usedM * (strip?.massKgPerM ?? 0.02) +
+      cordMassKg(pan, pan.tailLengthM, context) +
+      (pan.panPartId ? 0.6 : 0),
+    context,
+  );
+}

@@ -1,0 +1,84 @@
+import type { Drawing } from '../drawing';
+import type { FormContext } from '../form';
+import { partOf } from '../kit/choices';
+import { box, circle, knob, measure, rectangle, view } from '../kit/shapes';
+import { wiringView } from '../kit/wiringView';
+import { type TubeBank } from './parameters';
+import { layout } from './layout';
+
+export function draw(bank: TubeBank, context: FormContext): Drawing {
+  const { longM, upright, diameterM, rowsM, backW, backH } = layout(bank, context);
+  const size = Math.max(backW, backH);
+  const tubes = rowsM.map((across, k) =>
+    upright
+      ? box(across, 0, diameterM, longM, 'glass', `seat-${k}`)
+      : box(0, across, longM, diameterM, 'glass', `seat-${k}`),
+  );
+  const last = rowsM.at(-1)!;
+  const thickness = partOf(context, bank.boardPartId, 'sheet')?.thicknessM ?? 0.006;
+  const half = (bank.tubeCount * bank.pitchM) / 2 + bank.edgeM;
+  return {
+    views: [
+      view(
+        'front',
+        'Front, as the subject sees it',
+        [rectangle(-backW / 2, -backH / 2, backW / 2, backH / 2, 'cut', 'board'), ...tubes],
+        [
+          measure([-backW / 2, -backH / 2], [backW / 2, -backH / 2], -0.08 * size, 'Width'),
+          measure([backW / 2, -backH / 2], [backW / 2, backH / 2], -0.08 * size, 'Height'),
+        ],
+        [
+          knob(
+            'edgeM',
+            'Edge round the tubes',
+            [backW / 2, backH / 2],
+            [Math.SQRT1_2, Math.SQRT1_2],
+          ),
+          ...(bank.tubeCount > 1
+            ? [
+                upright
+                  ? knob('pitchM', 'Pitch', [last, 0], [1, 0], 2 / (bank.tubeCount - 1))
+                  : knob('pitchM', 'Pitch', [0, last], [0, 1], 2 / (bank.tubeCount - 1)),
+              ]
+            : []),
+        ],
+      ),
+      view(
+        'section',
+        'Section across the tubes, light upwards',
+        [
+          box(0, -thickness / 2, 2 * half, thickness, 'cut', 'board'),
+          ...rowsM.map((across, k) =>
+            circle(across, bank.standoffM + diameterM / 2, diameterM / 2, 'glass', `seat-${k}`),
+          ),
+          ...(bank.lipM > 0
+            ? [
+                rectangle(-half, 0, -half + thickness, bank.lipM, 'cut', 'board'),
+                rectangle(half - thickness, 0, half, bank.lipM, 'cut', 'board'),
+              ]
+            : []),
+        ],
+        [
+          measure(
+            [-half, 0],
+            [-half, Math.max(bank.lipM, bank.standoffM + diameterM)],
+            0.04,
+            'Depth',
+          ),
+        ],
+        [knob('standoffM', 'Over the back', [rowsM[0]!, bank.standoffM + diameterM / 2], [0, 1])],
+      ),
+      wiringView(
+        {
+          outline: [rectangle(-backW / 2, -backH / 2, backW / 2, backH / 2, 'hidden', 'board')],
+          terminals: rowsM.map((across) =>
+            upright ? ([-across, longM / 2] as const) : ([-longM / 2, across] as const),
+          ),
+          terminalM: diameterM,
+          dimmer: bank.dimmerPartId !== null,
+        },
+        context,
+      ),
+    ],
+  };
+}

@@ -1,0 +1,54 @@
+import type { FormContext } from '../form';
+import { mm } from '../kit/choices';
+import { TUBE_DIAMETER_M, TUBE_LENGTH_M, tubeOf } from '../kit/tubes';
+import type { Problem } from '../../result';
+import { type TubeBank } from './parameters';
+
+export function layout(bank: TubeBank, context: FormContext) {
+  const tube = tubeOf(bank.unitId, context);
+  const longM = (tube?.lengthM ?? TUBE_LENGTH_M) * bank.linkRun;
+  const acrossM = bank.tubeCount * bank.pitchM;
+  const upright = bank.orientation === 'upright';
+  const [w, h] = upright ? [acrossM, longM] : [longM, acrossM];
+  return {
+    tube,
+    longM,
+    upright,
+    diameterM: tube?.diameterM ?? TUBE_DIAMETER_M,
+    rowsM: Array.from(
+      { length: bank.tubeCount },
+      (_, k) => (k - (bank.tubeCount - 1) / 2) * bank.pitchM,
+    ),
+    backW: w + 2 * bank.edgeM,
+    backH: h + 2 * bank.edgeM,
+  };
+}
+
+/** From end to end of one row of tubes, on the back's plane. */
+export const rowEnds = (
+  upright: boolean,
+  across: number,
+  longM: number,
+): readonly [readonly [number, number], readonly [number, number]] =>
+  upright
+    ? [
+        [across, -longM / 2],
+        [across, longM / 2],
+      ]
+    : [
+        [-longM / 2, across],
+        [longM / 2, across],
+      ];
+
+export function problems(bank: TubeBank, context: FormContext): Problem[] {
+  const { diameterM } = layout(bank, context);
+  return bank.pitchM < diameterM
+    ? [
+        {
+          code: 'tubes_overlap',
+          path: 'pitchM',
+          message: `Tubes of Ø ${mm(diameterM)} do not fit ${mm(bank.pitchM)} apart.`,
+        },
+      ]
+    : [];
+}

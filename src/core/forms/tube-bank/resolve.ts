@@ -1,0 +1,163 @@
+import { FINISHES } from '../../materials/finish';
+import type { FormContext } from '../form';
+import { fact, resolved } from '../kit/build';
+import { notChosen, partOf, stopsFor } from '../kit/choices';
+import { unitLamps } from '../kit/lamps';
+import {
+  cordMassKg,
+  fromPart,
+  fromUnit,
+  hardware,
+  mainsNeeds,
+  mainsOpen,
+  wiringSlots,
+} from '../kit/needs';
+import { rectanglePiece } from '../kit/pieces';
+import { circle, labelled } from '../kit/shapes';
+import { checkLamps, cutBoard, finishSteps, markOut, step, wireMains } from '../kit/steps';
+import { ballastCount, tubeFindings, tubePoints, tubeSpread, tubeUnit, tubeVa } from '../kit/tubes';
+import { unearthedMetal } from '../kit/sockets';
+import type { ResolvedBuild } from '../resolved';
+import { type TubeBank } from './parameters';
+import { layout, rowEnds, problems } from './layout';
+
+export function resolve(bank: TubeBank, context: FormContext): ResolvedBuild {
+  const { tube, longM, upright, diameterM, rowsM, backW, backH } = layout(bank, context);
+  const spread = tubeSpread(tube);
+  const z = bank.standoffM + diameterM / 2;
+  const points = rowsM.flatMap((across) => {
+    const [a, b] = rowEnds(upright, across, longM);
+    return tubePoints([a[0], a[1], z], [b[0], b[1], z], spread, [0, 0, 1]);
+  });
+  const tubes = bank.tubeCount * bank.linkRun;
+  const ballasts = ballastCount(tube, tubes, bank.ballastPartId, context);
+  const pieces = [
+    rectanglePiece('Back', bank.boardPartId, backW, backH, context, {
+      shapes: [-1, 1].map((side) =>
+        labelled(
+          circle(backW / 2 + side * backW * 0.2, backH / 2, 0.003, 'drill'),
+          'bracket bolt, 6 mm',
+        ),
+      ),
+    }),
+    ...(bank.lipM > 0
+      ? [
+          rectanglePiece(
+            'Long wall',
+            bank.boardPartId,
+            Math.max(backW, backH),
+            bank.lipM,
+            context,
+            { count: 2 },
+          ),
+          rectanglePiece(
+            'Short wall',
+            bank.boardPartId,
+            Math.min(backW, backH),
+            bank.lipM,
+            context,
+            { count: 2 },
+          ),
+        ]
+      : []),
+  ];
+  const cordM = bank.tailLengthM + bank.tubeCount * bank.pitchM;
+  return resolved(
+    {
+      ...unitLamps(tubeUnit(tube), tube, tubes, bank.level, spread, points),
+      surfaces: [
+        {
+          kind: 'rectangle',
+          widthM: backW,
+          depthM: backH,
+          heightM: 0,
+          reflectance: FINISHES[bank.finish].reflectance,
+        },
+      ],
+      lampsAt: { drawing: 'seat-0', field: 'unitId' },
+      wiring: {
+        ...wiringSlots(bank),
+        loads: rowsM.map((_, k) => ({
+          ref: `seat-${k}`,
+          apparentVa: tubeVa(tube) * bank.linkRun,
+          cordM: k ? bank.pitchM : bank.tailLengthM,
+        })),
+      },
+      pieces,
+      needs: [
+        ...fromUnit(bank.unitId, tubes, 'piece', 'the lamps'),
+        ...fromPart(bank.ballastPartId, ballasts, 'piece', 'one for every so many tubes'),
+        ...hardware('pipe-clip', 2 * tubes, 'two a tube'),
+        ...hardware('screw', 2 * tubes + (bank.lipM > 0 ? 16 : 0), 'clips and walls'),
+        ...hardware('strain-relief', 1, 'where the tail enters'),
+        ...(bank.bracket === 'yes'
+          ? [...hardware('spigot', 1, 'bracket'), ...hardware('bolt', 2, 'bracket')]
+          : []),
+        ...mainsNeeds(bank, cordM),
+      ],
+      steps: [
+        checkLamps(tubes),
+        markOut('the housing'),
+        cutBoard('back and walls', 25),
+        step(
+          'Put the housing together and finish it',
+          'A bright back sends the rear light forwards',
+          'glue, screws, roller',
+          35,
+          'square; the finish dry',
+        ),
+        step(
+          'Clip the tubes in',
+          'Hold them near their ends',
+          'screwdriver',
+          3 * tubes,
+          'no tube under strain',
+          tube?.technology === 'fluorescent'
+            ? 'Tubes contain mercury. If one breaks: air the room 15 minutes, gather with card and tape, hand it in.'
+            : null,
+        ),
+        wireMains(context, 20 + 6 * bank.tubeCount + 10 * ballasts),
+        ...finishSteps(),
+      ],
+      facts: [
+        fact('tubes', 'Tubes in all', tubes, 'rows × end to end', 'count'),
+        ...(ballasts
+          ? [fact('ballasts', 'Ballasts', ballasts, 'tubes / tubes a ballast', 'count')]
+          : []),
+        fact('run', 'Length of a row', longM, 'tube length × end to end'),
+        fact('back-w', 'Back, width', backW, 'tubes and edges'),
+        fact('back-h', 'Back, height', backH, 'tubes and edges'),
+      ],
+      findings: [
+        ...stopsFor('tube-bank', problems(bank, context), 'seat-0'),
+        ...notChosen('tube-bank', [
+          [
+            'tube',
+            tube,
+            'unitId',
+            'seat-0',
+            'Choose a tube or bar, and size, light and load follow.',
+          ],
+          ['board', bank.boardPartId, 'boardPartId', 'board', 'Choose the sheet of the housing.'],
+          ...mainsOpen(bank),
+        ]),
+        ...tubeFindings('tube-bank', bank, bank.linkRun, context),
+        ...unearthedMetal('tube-bank', bank.boardPartId, bank.cordPartId, context),
+      ],
+      apparent: { widthM: backW - 2 * bank.edgeM, heightM: backH - 2 * bank.edgeM },
+      array: { spacingM: rowsM.length > 1 ? bank.pitchM : Infinity, emitterWidthM: diameterM },
+      frontM: z + diameterM / 2,
+      folded: {
+        widthM: backW,
+        heightM: backH,
+        depthM:
+          Math.max(bank.lipM, z + diameterM / 2) +
+          (partOf(context, bank.boardPartId, 'sheet')?.thicknessM ?? 0.006),
+      },
+    },
+    tubes * (tube?.massKg ?? 0.2) +
+      ballasts * (partOf(context, bank.ballastPartId, 'ballast')?.massKg ?? 0.3) +
+      cordMassKg(bank, cordM, context),
+    context,
+  );
+}

@@ -1,0 +1,173 @@
+import type { FormContext } from '../form';
+import { fact, resolved } from '../kit/build';
+import { exactMm, layerOf, look, mm, notChosen, partOf, stopsFor } from '../kit/choices';
+import { pointsAlong, unitLamps } from '../kit/lamps';
+import { cordMassKg, hardware, mainsNeeds, mainsOpen, wiringSlots } from '../kit/needs';
+import { clothPiece, stickPiece } from '../kit/pieces';
+import { checkTape, finishSteps, joinTape, layTape, step, sticks, wireMains } from '../kit/steps';
+import { tapeFacts, tapeFindings, tapeLoads, tapeNeeds, tapeUnit } from '../kit/tape';
+import { stackLayers } from '../../light/mouth';
+import type { ResolvedBuild } from '../resolved';
+import { type TubeLight } from './parameters';
+import { layout, problems } from './layout';
+
+export function resolve(light: TubeLight, context: FormContext): ResolvedBuild {
+  const { strip, strandM, rows } = layout(light, context);
+  const { unit } = tapeUnit(light, rows.usedM, context);
+  const liner = partOf(context, light.linerPartId, 'diffusion');
+  const layers = liner ? Array.from({ length: light.linerTurns }, () => layerOf(liner)) : [];
+  const { transmittance, backReflectance } = stackLayers(layers);
+  const lit = rows.rowsM[0] ?? 0;
+  // A lined tube glows all round; bare tape shines from the side it faces.
+  const spread =
+    liner || light.strands === 2 ? ({ class: 'tube' } as const) : ({ class: 'lambert' } as const);
+  const facing = spread.class === 'tube' ? ([0, 1, 0] as const) : ([0, 0, 1] as const);
+  const z = light.insideDiameterM / 2;
+  const points = pointsAlong([0, -lit / 2, z], [0, lit / 2, z], 24, facing);
+  const lamps = unitLamps(unit, strip, rows.usedM > 0 ? 1 : 0, light.level, spread, points);
+  const dot = 1 / (strip?.ledsPerM ?? 60);
+  const linerW = Math.PI * light.insideDiameterM * light.linerTurns + light.overlapM;
+  const wallM2 = Math.PI * light.insideDiameterM * light.tubeLengthM;
+  return resolved(
+    {
+      groups: lamps.groups,
+      // What the liner sends back crosses the tube and meets it again: η = τ/(1 − ρd).
+      emitters: lamps.emitters.map((emitter) => ({
+        ...emitter,
+        luminousFluxLm: (emitter.luminousFluxLm * transmittance) / (1 - backReflectance),
+      })),
+      enclosure: {
+        areaM2: wallM2,
+        closed: true,
+        limitC: liner?.limitC ?? 80,
+        ref: 'tube',
+        field: 'insideDiameterM',
+      },
+      lampsAt: { drawing: 'tape', field: 'stripId' },
+      wiring: { ...wiringSlots(light), loads: tapeLoads(light, rows.usedM, context) },
+      pieces: [
+        stickPiece('Tube', light.tubePartId, light.tubeLengthM, 1, [
+          'Saw it square with a fine blade, deburr inside.',
+        ]),
+        ...(liner
+          ? [
+              clothPiece('Liner', light.linerPartId, linerW, light.tubeLengthM + 2 * light.foldM, {
+                markOut: [
+                  'Roll it round a stick, slide it in, let it spring open; the overlap goes to the back.',
+                ],
+              }),
+            ]
+          : []),
+      ],
+      needs: [
+        ...tapeNeeds(light, rows, light.strands, 0.2, context),
+        ...hardware('cap', 2, 'ends of the tube'),
+        ...hardware('strain-relief', 1, 'where the cable leaves'),
+        ...mainsNeeds(light, light.tailLengthM),
+      ],
+      steps: [
+        checkTape(rows.usedM),
+        step(
+          'Look through the tube',
+          'Scratches show as lines',
+          'a lamp',
+          2,
+          'clear from end to end',
+        ),
+        sticks('the tube', 1),
+        step(
+          'Roll the liner in',
+          'It hides the dots',
+          'a stick',
+          8,
+          'no crease, overlap at the back',
+        ),
+        layTape(rows.usedM, light.strands),
+        joinTape(light.strands),
+        step(
+          'Pull the tape in and cap it',
+          'A thread through first makes it easy',
+          'thread',
+          10,
+          'tape straight, cable held',
+        ),
+        wireMains(context, 15),
+        ...finishSteps(),
+      ],
+      facts: [
+        ...tapeFacts(rows, strip, 'strand'),
+        fact('strand', 'Strand cut to', lit, 'length − caps, down to a mark'),
+        fact('room', 'Room between the caps', strandM, 'length − 2 × cap'),
+        fact('liner-w', 'Liner width', linerW, 'π · Ø · turns + overlap'),
+        fact('liner-l', 'Liner length', light.tubeLengthM + 2 * light.foldM, 'length + 2 × fold'),
+      ],
+      findings: [
+        ...stopsFor('tube-light', problems(light, context), 'tube'),
+        ...notChosen('tube-light', [
+          ['tape', strip, 'stripId', 'tape', 'Choose a tape, and light, load and cost follow.'],
+          ['tube', light.tubePartId, 'tubePartId', 'tube', 'Choose the clear tube it is cut from.'],
+          ...mainsOpen(light),
+        ]),
+        ...tubeTooLong(light, context),
+        ...tapeFindings('tube-light', light, rows, null, false, context),
+        ...(liner
+          ? []
+          : [
+              look(
+                'tube-light.dots',
+                'Dots on the wall of the tube',
+                'Tape that touches the wall shows every diode: roll a liner in, or leave it as set dressing.',
+                { field: 'linerPartId', drawing: 'tube' },
+              ),
+            ]),
+        ...(liner && light.insideDiameterM < dot
+          ? [
+              look(
+                'tube-light.near',
+                'Dots through the liner',
+                `Diodes ${exactMm(dot)} apart in a tube of Ø ${exactMm(light.insideDiameterM)}: the liner is nearer than they are apart. A wider tube or denser tape.`,
+                { field: 'insideDiameterM', drawing: 'tube' },
+                'Common practice: stand-off at least the pitch',
+              ),
+            ]
+          : []),
+        ...(light.overlapM > 0.01
+          ? [
+              look(
+                'tube-light.stripe',
+                'A dark stripe',
+                'A wide overlap of the liner shows as a dark line: turn it to the back, keep it under a centimetre.',
+                { field: 'overlapM', drawing: 'tube' },
+              ),
+            ]
+          : []),
+      ],
+      apparent: { widthM: light.insideDiameterM, heightM: light.tubeLengthM },
+      array: { spacingM: Infinity, emitterWidthM: light.insideDiameterM },
+      frontM: light.insideDiameterM,
+      folded: {
+        widthM: light.insideDiameterM + 0.004,
+        heightM: light.tubeLengthM,
+        depthM: light.insideDiameterM + 0.004,
+      },
+    },
+    rows.usedM * (strip?.massKgPerM ?? 0.02) + cordMassKg(light, light.tailLengthM, context) + 0.03,
+    context,
+  );
+}
+
+export function tubeTooLong(light: TubeLight, context: FormContext) {
+  const stock = partOf(context, light.tubePartId, 'stick');
+  if (!stock || light.tubeLengthM <= stock.stockLengthM + 1e-9) return [];
+  return stopsFor(
+    'tube-light',
+    [
+      {
+        code: 'stock',
+        path: 'tubeLengthM',
+        message: `“${stock.name}” comes ${mm(stock.stockLengthM)} long: make the light shorter or choose a longer tube.`,
+      },
+    ],
+    'tube',
+  );
+}

@@ -1,0 +1,8 @@
+import { type Doors } from '../../accessories/barnDoors';
+import type { FormContext } from '../form';
+import { unitOf } from '../kit/choices';
+import { type WorkLight } from './parameters';
+
+export const lampOf = (light: WorkLight, context: FormContext) =>
+  unitOf(context, light.unitId, 'work-light');
+export const doorsOf = (light: WorkLight): Doors => light;

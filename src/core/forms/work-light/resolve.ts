@@ -1,0 +1,152 @@
+import {
+  doorFacts,
+  doorFindings,
+  doorNeeds,
+  doorPieces,
+  doorSteps,
+} from '../../accessories/barnDoors';
+import { effectiveUnit } from '../../units/effectiveUnit';
+import type { FormContext } from '../form';
+import { fact, resolved } from '../kit/build';
+import { look, notChosen, stop } from '../kit/choices';
+import { unitLamps } from '../kit/lamps';
+import {
+  apparentVa,
+  cordMassKg,
+  fromUnit,
+  hardware,
+  mainsNeeds,
+  mainsOpen,
+  wiringSlots,
+} from '../kit/needs';
+import { checkLamps, finishSteps, wireMains } from '../kit/steps';
+import { FINISHES } from '../../materials/finish';
+import type { ResolvedBuild } from '../resolved';
+import { type WorkLight } from './parameters';
+import { lampOf, doorsOf } from './layout';
+
+export function resolve(light: WorkLight, context: FormContext): ResolvedBuild {
+  const lamp = lampOf(light, context);
+  const unitNow = lamp && effectiveUnit(lamp);
+  const bounced = light.aim === 'bounce';
+  const spread = lamp?.spread ?? ({ class: 'lambert' } as const);
+  const lamps = unitLamps(unitNow, lamp, lamp ? 1 : 0, light.level, spread, [
+    { positionM: [0, 0, 0], axis: [0, 0, 1] },
+  ]);
+  const rho = FINISHES[light.bounceFinish].reflectance;
+  const doors = doorsOf(light);
+  const hot = lamp?.lamp === 'halogen';
+  return resolved(
+    {
+      ...lamps,
+      // Bounced, all the light leaves by the lit patch, a Lambertian surface.
+      mouth: bounced
+        ? {
+            shape: 'rectangle',
+            widthM: light.bounceW,
+            heightM: light.bounceH,
+            heightOverBackM: 0,
+            layers: [],
+            cavity: null,
+            directShare: rho,
+          }
+        : null,
+      lampsAt: { drawing: 'seat-0', field: 'unitId' },
+      wiring: {
+        ...wiringSlots(light),
+        loads: [
+          {
+            ref: 'seat-0',
+            apparentVa: unitNow ? apparentVa(unitNow.wattsW.value, unitNow.powerFactor.value) : 0,
+            cordM: light.tailLengthM,
+          },
+        ],
+      },
+      pieces: doorPieces(doors, light.faceW, context),
+      needs: [
+        ...fromUnit(light.unitId, 1, 'piece', 'the lamp'),
+        ...doorNeeds,
+        ...(light.gapFoil === 'yes'
+          ? hardware('foil-tape', 2 * (light.faceW + light.faceH), 'over the gaps at the hinges')
+          : []),
+        ...mainsNeeds({ ...light, cordPartId: null }, 0),
+      ],
+      steps: [checkLamps(1), ...doorSteps(), wireMains(context, 5), ...finishSteps()],
+      facts: [
+        ...doorFacts(doors, light.faceW, light.faceH),
+        fact('top-hinge', 'Top leaf, hinge edge', light.faceW, 'width of the face'),
+        fact('hinges', 'Hinges', 8, 'two a leaf', 'count'),
+        ...(bounced
+          ? [fact('bounce-loss', 'The bounce keeps', rho, 'reflectance of the surface', 'ratio')]
+          : []),
+      ],
+      findings: [
+        ...notChosen('work-light', [
+          [
+            'work light',
+            lamp,
+            'unitId',
+            'seat-0',
+            'Choose the lamp, and its light and heat follow.',
+          ],
+          [
+            'sheet metal',
+            light.boardPartId,
+            'boardPartId',
+            'doors',
+            'Choose the sheet the leaves are cut from.',
+          ],
+          ...mainsOpen(light).slice(1),
+        ]),
+        ...doorFindings(doors, light.faceW, light.faceH),
+        ...(light.glass === 'out'
+          ? [
+              hot
+                ? stop(
+                    'work-light.glass',
+                    'The guard glass is out',
+                    'A halogen lamp bursts hot and gives off ultraviolet: its glass and guard stay in.',
+                    { field: 'glass', drawing: 'seat-0' },
+                  )
+                : look(
+                    'work-light.glass',
+                    'The glass is out',
+                    'Live parts may be open to touch: put it back.',
+                    { field: 'glass', drawing: 'seat-0' },
+                  ),
+            ]
+          : []),
+        ...(hot
+          ? [
+              look(
+                'work-light.distance',
+                'Keep it away from what burns',
+                'Cloth 0.5 m, anything in the beam 1 m away; ten minutes of cooling before the doors are closed.',
+                { field: 'unitId', drawing: 'seat-0' },
+              ),
+            ]
+          : []),
+        look(
+          'work-light.doors',
+          bounced ? 'Bounced light is an estimate' : 'The doors are not in the lux yet',
+          bounced
+            ? 'The lit patch is taken as even and of the size you give; watch what else it lights.'
+            : 'Opened wide they change little on the axis; closed in, they cut the beam. The figures are without them.',
+          { field: 'leafLengthM', drawing: 'doors' },
+          'This version’s light estimate',
+        ),
+      ],
+      apparent: bounced
+        ? { widthM: light.bounceW, heightM: light.bounceH }
+        : { widthM: light.faceW, heightM: light.faceH },
+      frontM: 0,
+      folded: {
+        widthM: light.faceW + 0.04,
+        heightM: light.faceH + 0.04,
+        depthM: (lamp?.depthM ?? 0.12) + 0.02,
+      },
+    },
+    (lamp?.massKg ?? 1.2) + 0.25 + cordMassKg({ ...light, cordPartId: null }, 0, context),
+    context,
+  );
+}

@@ -1,0 +1,92 @@
+import type { Shape, View } from '../forms/drawing';
+import { line, rectangle, view, words, type XY } from '../forms/kit/shapes';
+import type { SheetPlan, StickPlan, ClothPlan } from './cutPlan';
+
+/** A piece's shapes laid where the nesting put it; turned a quarter where it lies turned. */
+function laid(shape: Shape, x: number, y: number, heightM: number, turned: boolean): Shape {
+  // A quarter turn clockwise takes (a, b) of a piece h high to (h − b, a) … mirrored back into x, y.
+  const move = ([a, b]: XY): XY => (turned ? [x + heightM - b, y + a] : [x + a, y + b]);
+  if (shape.kind === 'polyline') return { ...shape, points: shape.points.map(move) };
+  const [nx, ny] = move([shape.x, shape.y]);
+  if (shape.kind === 'arc' && turned)
+    return { ...shape, x: nx, y: ny, from: shape.from + Math.PI / 2, to: shape.to + Math.PI / 2 };
+  return { ...shape, x: nx, y: ny };
+}
+
+/** One sheet with its pieces as they are cut from it, to scale. */
+export function sheetView(plan: SheetPlan, at: number): View {
+  const sheet = plan.nesting.sheets[at]!;
+  const { widthM, heightM, placements, offCut } = sheet;
+  return view(`sheet-${at}`, `${plan.part.name}, ${sheet.onHand ? 'on hand' : 'sheet'} ${at + 1}`, [
+    rectangle(0, 0, widthM, heightM, 'part'),
+    ...(offCut && offCut.w > 0.05 && offCut.h > 0.05
+      ? [rectangle(offCut.x, offCut.y, offCut.x + offCut.w, offCut.y + offCut.h, 'hidden')]
+      : []),
+    ...placements.flatMap(({ piece, x, y, w, h, turned }) => {
+      const own = plan.pieces[piece]!;
+      const name = own.name.length > 18 ? `${own.name.slice(0, 17)}…` : own.name;
+      return [
+        ...own.shapes
+          .filter(({ kind }) => kind !== 'text')
+          .map((shape) => laid(shape, x, y, own.heightM, turned)),
+        words(x + w / 2, y + h / 2, name),
+      ];
+    }),
+  ]);
+}
+
+/** All bars of one stock, one under the other, with their cuts. */
+export function sticksView(plan: StickPlan): View {
+  const longest = Math.max(...plan.cut.bars.map(({ lengthM }) => lengthM), 0.1);
+  const high = longest * 0.03;
+  return view(
+    'sticks',
+    plan.part.name,
+    plan.cut.bars.flatMap((bar, row) => {
+      const y = -row * high * 1.8;
+      let x = 0;
+      return [
+        rectangle(0, y, bar.lengthM, y + high, bar.onHand ? 'hidden' : 'part'),
+        ...bar.pieces.flatMap((at) => {
+          const { lengthM } = plan.pieces[at]!;
+          const from = x;
+          x += lengthM + 0.002;
+          return [
+            line(
+              [
+                [from + lengthM, y],
+                [from + lengthM, y + high],
+              ],
+              'cut',
+            ),
+            words(from + lengthM / 2, y + high * 0.28, String(Math.round(lengthM * 1000))),
+          ];
+        }),
+      ];
+    }),
+  );
+}
+
+/** Lengths of cloth off the bolt, side by side as they are sewn. */
+export function clothView(plan: ClothPlan): View {
+  let y = 0;
+  const shapes = plan.pieces.flatMap(({ piece, cut }) => {
+    const across =
+      cut.panels > 1 ? plan.part.widthM : cut.alongWidth ? piece.heightM : piece.widthM;
+    const top = y;
+    y -= cut.panels * across + plan.part.widthM * 0.15;
+    return [
+      ...Array.from({ length: cut.panels }, (_, k) =>
+        rectangle(
+          0,
+          top - (k + 1) * across,
+          cut.panelLengthM,
+          top - k * across,
+          k ? 'score' : 'cut',
+        ),
+      ),
+      words(cut.panelLengthM / 2, top - (cut.panels * across) / 2, piece.name),
+    ];
+  });
+  return view('cloth', `${plan.part.name}: ${plan.totalM.toFixed(2)} m off the bolt`, shapes);
+}

@@ -1,0 +1,325 @@
+import type { Build, Production } from '@/core/document/production';
+import type { Readouts } from '@/core/evaluate/evaluate';
+import type { Readout } from '@/core/evaluate/readout';
+import type { View } from '@/core/forms/drawing';
+import {
+  editText,
+  formatMoney,
+  moneyFormatter,
+  show,
+  showText,
+  threeFigures,
+} from '@/core/quantity';
+import { clothView, sheetView, sticksView } from '@/core/shop/planView';
+import { sawList } from '@/core/shop/sawList';
+import { PAPERS, plain, type Paper, type Pdf } from './paper';
+import { drawView } from './pdfShapes';
+import { writeTable } from './pdfTable';
+import { drawTemplates } from './templates';
+
+interface Pack {
+  pdf: Pdf;
+  document: Production;
+  build: Build;
+  readouts: Readouts;
+  paper: Paper;
+}
+
+const MARGIN = 40;
+const lengthText = (metres: number): string => editText(metres, 'length', 'metric');
+
+/** Everything needed to make one light, in the order it is needed, as one PDF. */
+export function drawBuildPack(pack: Pack): void {
+  cover(pack);
+  views(pack);
+  marks(pack);
+  layouts(pack);
+  saw(pack);
+  shopping(pack);
+  steps(pack);
+  safety(pack);
+  drawTemplates(pack.pdf, pack.readouts.pieces, pack.paper);
+}
+
+function page(
+  { pdf, build, paper }: Pack,
+  title: string,
+): { top: number; width: number; height: number } {
+  const [w, h] = PAPERS[paper];
+  pdf.addPage({ margin: MARGIN, size: [w, h] });
+  pdf
+    .font('text')
+    .fontSize(8)
+    .fillColor('#6a5f50')
+    .text(plain(build.name), MARGIN, 22, { lineBreak: false });
+  pdf.font('bold').fontSize(17).fillColor('#1c160e').text(plain(title), MARGIN, MARGIN);
+  return { top: MARGIN + 30, width: w - 2 * MARGIN, height: h - 2 * MARGIN - 30 };
+}
+
+function rungText(rung: Readout, currency: string): string {
+  if (rung.value === null) return 'not known yet';
+  if (rung.dimension === 'money') return formatMoney(rung.value, currency);
+  return showText(show(rung.value, rung.dimension, 'metric'));
+}
+
+function cover(pack: Pack): void {
+  const { pdf, document, build, readouts } = pack;
+  const { top, width, height } = page(pack, build.name);
+  const shot = document.shots.find(({ id }) => id === build.shotId);
+  pdf
+    .font('text')
+    .fontSize(10)
+    .text(
+      plain(`${document.name}: for “${shot?.name ?? ''}”. ${build.copies} to make. ${build.note}`),
+      MARGIN,
+      top - 4,
+      { width },
+    );
+  const [front] = readouts.drawing?.views ?? [];
+  if (front)
+    drawView(pdf, front, { x: MARGIN, y: top + 20, w: width, h: height * 0.5 }, lengthText);
+  pdf.y = top + 30 + height * 0.5;
+  writeTable(
+    pdf,
+    [
+      { title: 'What it gives', share: 0.26 },
+      { title: '', share: 0.2, right: true },
+      { title: '', share: 0.54 },
+    ],
+    readouts.rungs.map((rung) => [rung.label, rungText(rung, document.currency), rung.words]),
+  );
+  pdf
+    .font('text')
+    .fontSize(8)
+    .fillColor('#6a5f50')
+    .text(
+      plain(
+        `Mass ${showText(show(readouts.massKg, 'mass', 'metric'))}; folded ${[readouts.folded.widthM, readouts.folded.heightM, readouts.folded.depthM].map(lengthText).join(' × ')}. Worked out, not metered: expect ± 20 %, ± 40 % behind layers.`,
+      ),
+      MARGIN,
+      pdf.y + 4,
+      { width },
+    );
+}
+
+function views(pack: Pack): void {
+  const others = (pack.readouts.drawing?.views ?? []).slice(1);
+  for (let at = 0; at < others.length; at += 2) {
+    const { top, width, height } = page(pack, 'Drawings');
+    others
+      .slice(at, at + 2)
+      .forEach((view, k) =>
+        captioned(pack, view, {
+          x: MARGIN,
+          y: top + (k * height) / 2,
+          w: width,
+          h: height / 2 - 24,
+        }),
+      );
+  }
+}
+
+function captioned(
+  { pdf }: Pack,
+  view: View,
+  frame: { x: number; y: number; w: number; h: number },
+): void {
+  drawView(pdf, view, frame, lengthText);
+  pdf.font('text').fontSize(9).fillColor('#1c160e');
+  const text = plain(view.title);
+  pdf.text(text, frame.x + (frame.w - pdf.widthOfString(text)) / 2, frame.y + frame.h + 4, {
+    lineBreak: false,
+  });
+}
+
+function marks(pack: Pack): void {
+  const { pdf, readouts } = pack;
+  page(pack, 'Marks and lengths');
+  pdf.y = MARGIN + 32;
+  const value = (fact: Readouts['facts'][number]) =>
+    fact.dimension === 'length'
+      ? `${Number((fact.value * 1000).toFixed(1))} mm`
+      : showText(show(fact.value, fact.dimension, 'metric'));
+  writeTable(
+    pdf,
+    [
+      { title: 'Figure', share: 0.42 },
+      { title: '', share: 0.18, right: true },
+      { title: 'How', share: 0.4 },
+    ],
+    readouts.facts.map((fact) => [fact.label, value(fact), fact.working]),
+  );
+  const notes = readouts.pieces.filter(({ markOut }) => markOut.length);
+  for (const piece of notes) {
+    pdf
+      .font('bold')
+      .fontSize(10)
+      .fillColor('#1c160e')
+      .text(plain(`${piece.count} × ${piece.name}`), MARGIN, pdf.y + 8);
+    pdf.font('text').fontSize(9);
+    for (const mark of piece.markOut) pdf.text(plain(mark), { indent: 8 });
+  }
+}
+
+function layouts(pack: Pack): void {
+  const pictures = pack.readouts.cuts.plans.flatMap((plan): View[] => {
+    if (plan.kind === 'sheet') return plan.nesting.sheets.map((_, at) => sheetView(plan, at));
+    return [plan.kind === 'stick' ? sticksView(plan) : clothView(plan)];
+  });
+  for (let at = 0; at < pictures.length; at += 2) {
+    const { top, width, height } = page(pack, 'Cutting plan');
+    pictures
+      .slice(at, at + 2)
+      .forEach((view, k) =>
+        captioned(pack, view, {
+          x: MARGIN,
+          y: top + (k * height) / 2,
+          w: width,
+          h: height / 2 - 24,
+        }),
+      );
+  }
+}
+
+function saw(pack: Pack): void {
+  const rows = sawList(pack.readouts.cuts);
+  if (rows.length === 0) return;
+  page(pack, 'At the saw');
+  pack.pdf.y = MARGIN + 32;
+  const mm = (metres: number) => `${Number((metres * 1000).toFixed(1))} mm`;
+  writeTable(
+    pack.pdf,
+    [
+      { title: 'From', share: 0.34 },
+      { title: 'Piece', share: 0.26 },
+      { title: 'Count', share: 0.1, right: true },
+      { title: 'Length', share: 0.15, right: true },
+      { title: 'Width', share: 0.15, right: true },
+    ],
+    rows.map((row) => [
+      `${row.material}, ${row.from}`,
+      row.piece,
+      String(row.count),
+      mm(row.lengthM),
+      row.widthM === null ? '' : mm(row.widthM),
+    ]),
+  );
+}
+
+function shopping(pack: Pack): void {
+  const { pdf, document, readouts } = pack;
+  const { purchase } = readouts;
+  const money = moneyFormatter(document.currency);
+  page(pack, 'Shopping');
+  pdf.y = MARGIN + 32;
+  const amount = (value: number, measure: string) =>
+    measure === 'piece' ? threeFigures(value) : `${threeFigures(value)} ${measure}`;
+  writeTable(
+    pdf,
+    [
+      { title: 'What', share: 0.4 },
+      { title: 'Needed', share: 0.14, right: true },
+      { title: 'On hand', share: 0.12, right: true },
+      { title: 'Packs', share: 0.1, right: true },
+      { title: 'Now', share: 0.12, right: true },
+      { title: 'Full', share: 0.12, right: true },
+    ],
+    purchase.lines.map((line) => [
+      line.name,
+      amount(line.needed, line.measure),
+      amount(line.onHand, line.measure),
+      String(line.packsNow),
+      line.priced ? money(line.spentNowMinor) : 'no price',
+      line.priced ? money(line.fullMinor) : '',
+    ]),
+  );
+  pdf
+    .font('bold')
+    .fontSize(10)
+    .fillColor('#1c160e')
+    .text(
+      plain(
+        `Spent now ${money(purchase.spentNowMinor)}; full cost ${money(purchase.fullMinor)}, ${money(purchase.fullPerLightMinor)} for each light; stock that counts ${money(purchase.stockMinor)}. Tax ${document.taxIncluded ? 'included' : 'not included'}.`,
+      ),
+      MARGIN,
+      pdf.y + 8,
+    );
+  if (purchase.unpriced)
+    pdf
+      .font('text')
+      .fontSize(9)
+      .text(`${purchase.unpriced} without a price: the sums are that much too low.`);
+}
+
+function steps(pack: Pack): void {
+  const { pdf, readouts } = pack;
+  const minutes = readouts.steps.reduce((sum, step) => sum + step.minutes, 0);
+  page(pack, `Steps, about ${(minutes / 60).toFixed(1)} hours`);
+  pdf.y = MARGIN + 34;
+  readouts.steps.forEach((step, k) => {
+    pdf
+      .font('bold')
+      .fontSize(10)
+      .fillColor('#1c160e')
+      .text(plain(`${k + 1}. ${step.title} (${step.minutes} min)`), MARGIN, pdf.y + 5);
+    pdf
+      .font('text')
+      .fontSize(9)
+      .text(plain(`${step.why}. With: ${step.tool}. Check: ${step.check}.`), { indent: 10 });
+    if (step.hazard)
+      pdf
+        .font('bold')
+        .fontSize(9)
+        .fillColor('#8a1f12')
+        .text(plain(`Caution: ${step.hazard}`), { indent: 10 });
+  });
+}
+
+const CAUTIONS = [
+  'Mains can kill. Work with the plug out; local codes and a licensed electrician come first.',
+  'First power-up through an RCD or GFCI, hands off, on a surface that does not burn.',
+  'Warm checks after ten minutes and after one hour; unplug before you touch.',
+  'Filament lamps 15 cm from board, halogen work lights 0.5 m from cloth and 1 m from anything in the beam.',
+  'Overhead: rated points, a second fixing, nobody underneath, a competent rigger.',
+  'Cutting: glasses, dust mask, work clamped. Sheet metal: gloves, edges deburred.',
+  'Do not stare into bare diodes; flicker can hurt people who are sensitive to it. No water near any of it.',
+];
+
+function safety(pack: Pack): void {
+  const { pdf, readouts } = pack;
+  page(pack, 'Before it is powered up');
+  pdf.y = MARGIN + 34;
+  const open = readouts.findings.filter(({ severity }) => severity !== 'ok');
+  pdf
+    .font('text')
+    .fontSize(9)
+    .text(
+      'Checked against the limits named below and no others; what the sums cannot know is for a competent person to see.',
+      MARGIN,
+    );
+  for (const finding of open) {
+    pdf
+      .font('bold')
+      .fontSize(10)
+      .fillColor(finding.severity === 'stop' ? '#8a1f12' : '#1c160e')
+      .text(plain(`${finding.severity.toUpperCase()}: ${finding.title}`), MARGIN, pdf.y + 6);
+    pdf
+      .font('text')
+      .fontSize(9)
+      .fillColor('#1c160e')
+      .text(
+        plain(
+          `${finding.message}${finding.limit ? ` Limit: ${finding.limit}.` : ''} Source: ${finding.source}.`,
+        ),
+        { indent: 10 },
+      );
+  }
+  pdf
+    .font('bold')
+    .fontSize(11)
+    .fillColor('#1c160e')
+    .text('Always', MARGIN, pdf.y + 12);
+  pdf.font('text').fontSize(9);
+  for (const caution of CAUTIONS) pdf.text(plain(`- ${caution}`), { indent: 4 });
+  pdf.text('Looked over by: ______________________    Date: ______________', MARGIN, pdf.y + 24);
+}

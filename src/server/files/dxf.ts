@@ -1,0 +1,50 @@
+import { Colors, DxfWriter, Units, point2d, point3d } from '@tarikjabiri/dxf';
+import type { Piece } from '@/core/forms/resolved';
+import { FILE_LAYERS, onLayer, spreadOut, type FileLayer } from './flat';
+
+const COLOURS: Record<FileLayer, number> = {
+  cut: Colors.Red,
+  score: Colors.Blue,
+  drill: Colors.Green,
+  mark: Colors.White,
+};
+const DEGREES = 180 / Math.PI;
+
+/** All flat pieces of a light, millimetres, one layer for each tool. */
+export function piecesDxf(pieces: readonly Piece[]): string {
+  const dxf = new DxfWriter();
+  dxf.setUnits(Units.Millimeters);
+  for (const layer of FILE_LAYERS) dxf.addLayer(layer, COLOURS[layer], 'Continuous');
+  dxf.addLayer('words', Colors.White, 'Continuous');
+  for (const { piece, xM, yM } of spreadOut(pieces).placed) {
+    const [x, y] = [(value: number) => (value + xM) * 1000, (value: number) => (value + yM) * 1000];
+    for (const layer of FILE_LAYERS)
+      for (const shape of onLayer(piece.shapes, layer)) {
+        const options = { layerName: layer };
+        if (shape.kind === 'circle')
+          dxf.addCircle(point3d(x(shape.x), y(shape.y), 0), shape.r * 1000, options);
+        else if (shape.kind === 'arc')
+          dxf.addArc(
+            point3d(x(shape.x), y(shape.y), 0),
+            shape.r * 1000,
+            shape.from * DEGREES,
+            shape.to * DEGREES,
+            options,
+          );
+        else if (shape.kind === 'polyline')
+          dxf.addLWPolyline(
+            shape.points.map(([px, py]) => ({ point: point2d(x(px), y(py)) })),
+            { ...options, flags: shape.closed ? 1 : 0 },
+          );
+      }
+    dxf.addText(
+      point3d(x(piece.widthM / 2), y(piece.heightM / 2), 0),
+      8,
+      `${piece.count} x ${piece.name}`,
+      {
+        layerName: 'words',
+      },
+    );
+  }
+  return dxf.stringify();
+}

@@ -1,0 +1,66 @@
+import { join } from 'node:path';
+import PDFDocument from 'pdfkit';
+
+/** Paper in points; 72 points are an inch, 25.4 mm. */
+export const PAPERS = { a4: [595.276, 841.89], letter: [612, 792] } as const;
+export type Paper = keyof typeof PAPERS;
+export const POINTS_PER_MM = 72 / 25.4;
+export const POINTS_PER_M = 1000 * POINTS_PER_MM;
+
+export type Pdf = InstanceType<typeof PDFDocument>;
+
+const FONTS = {
+  text: '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-400-normal.woff',
+  bold: '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-700-normal.woff',
+  figure: '@fontsource/spline-sans-mono/files/spline-sans-mono-latin-400-normal.woff',
+} as const;
+
+/** Signs the shipped Latin fonts have no glyph for, said otherwise. */
+const SAID: Record<string, string> = {
+  '√': 'root ',
+  '≤': 'at most ',
+  '≥': 'at least ',
+  π: 'pi',
+  '→': '->',
+  '−': '-',
+  Δ: 'delta ',
+  '≈': 'about ',
+  τ: 'tau',
+  ρ: 'rho',
+  η: 'eta',
+  '₂': '2',
+  '₁': '1',
+};
+export const plain = (text: string): string =>
+  text.replace(/[√≤≥π→−Δ≈τρη₁₂]/g, (sign) => SAID[sign] ?? sign);
+
+/** A new document on one paper with the application's own type in it. */
+export function newPdf(paper: Paper, title: string): Pdf {
+  const [width, height] = PAPERS[paper];
+  const pdf = new PDFDocument({
+    size: [width, height],
+    margin: 40,
+    autoFirstPage: false,
+    // The same design gives the same file.
+    info: {
+      Title: title,
+      Producer: 'Lantern Jar',
+      Creator: 'Lantern Jar',
+      CreationDate: new Date(0),
+    },
+  });
+  for (const [name, file] of Object.entries(FONTS))
+    pdf.registerFont(name, join(process.cwd(), 'node_modules', file));
+  return pdf;
+}
+
+/** Everything written so far as one buffer. */
+export function finished(pdf: Pdf): Promise<Buffer> {
+  return new Promise((resolve, reject) => {
+    const chunks: Buffer[] = [];
+    pdf.on('data', (chunk: Buffer) => chunks.push(chunk));
+    pdf.on('end', () => resolve(Buffer.concat(chunks)));
+    pdf.on('error', reject);
+    pdf.end();
+  });
+}

@@ -1,0 +1,113 @@
+import type { Layer, Shape, View } from '@/core/forms/drawing';
+import { plain, type Pdf } from './paper';
+
+interface Ink {
+  width: number;
+  colour: string;
+  dash?: [number, number];
+}
+const INKS: Record<Layer, Ink> = {
+  cut: { width: 1.1, colour: '#1c160e' },
+  score: { width: 0.7, colour: '#1c160e', dash: [5, 3] },
+  drill: { width: 0.5, colour: '#1c160e' },
+  mark: { width: 0.35, colour: '#6a5f50' },
+  part: { width: 0.6, colour: '#1c160e' },
+  cord: { width: 1, colour: '#76540d' },
+  tape: { width: 1.3, colour: '#b57a0c' },
+  glass: { width: 0.6, colour: '#a8792a' },
+  hidden: { width: 0.5, colour: '#6a5f50', dash: [3, 2] },
+  centre: { width: 0.4, colour: '#6a5f50', dash: [7, 2] },
+};
+
+/** Metres of a drawing → points on the page. */
+export interface Placement {
+  x: (metres: number) => number;
+  y: (metres: number) => number;
+  /** points a metre */
+  scale: number;
+}
+
+export function drawShape(pdf: Pdf, shape: Shape, place: Placement, textPt: number): void {
+  const { width, colour, dash } = INKS[shape.layer];
+  if (shape.kind === 'text') {
+    pdf.font('text').fontSize(textPt).fillColor('#1c160e');
+    const text = plain(shape.text);
+    const w = shape.anchor === 'middle' ? pdf.widthOfString(text) / 2 : 0;
+    pdf.text(text, place.x(shape.x) - w, place.y(shape.y) - textPt * 0.6, { lineBreak: false });
+    return;
+  }
+  pdf.lineWidth(width).strokeColor(colour);
+  if (dash) pdf.dash(dash[0], { space: dash[1] });
+  else pdf.undash();
+  if (shape.kind === 'circle')
+    pdf.circle(place.x(shape.x), place.y(shape.y), shape.r * place.scale);
+  else if (shape.kind === 'arc') arc(pdf, shape, place);
+  else path(pdf, shape, place);
+  pdf.stroke().undash();
+}
+
+function path(pdf: Pdf, shape: Extract<Shape, { kind: 'polyline' }>, place: Placement): void {
+  const [first, ...rest] = shape.points;
+  if (!first) return;
+  pdf.moveTo(place.x(first[0]), place.y(first[1]));
+  for (const [x, y] of rest) pdf.lineTo(place.x(x), place.y(y));
+  if (shape.closed) pdf.closePath();
+}
+
+/** Chords so short that they leave the arc by less than a hundredth of a millimetre at true size. */
+function arc(
+  pdf: Pdf,
+  { x, y, r, from, to }: Extract<Shape, { kind: 'arc' }>,
+  place: Placement,
+): void {
+  const most = 2 * Math.acos(Math.max(0, 1 - 1e-5 / Math.max(r, 1e-4)));
+  const steps = Math.min(2000, Math.max(8, Math.ceil((to - from) / most)));
+  for (let k = 0; k <= steps; k++) {
+    const angle = from + ((to - from) * k) / steps;
+    const [px, py] = [place.x(x + r * Math.cos(angle)), place.y(y + r * Math.sin(angle))];
+    if (k === 0) pdf.moveTo(px, py);
+    else pdf.lineTo(px, py);
+  }
+}
+
+interface Frame {
+  x: number;
+  y: number;
+  w: number;
+  h: number;
+}
+
+/** A view scaled into a frame, with its dimensions written beside it. */
+export function drawView(
+  pdf: Pdf,
+  view: View,
+  frame: Frame,
+  lengthText: (metres: number) => string,
+): void {
+  const [left, bottom, right, top] = view.bounds;
+  const scale = Math.min(frame.w / (right - left), frame.h / (top - bottom));
+  const x0 = frame.x + (frame.w - (right - left) * scale) / 2;
+  const y0 = frame.y + (frame.h - (top - bottom) * scale) / 2;
+  const place: Placement = {
+    scale,
+    x: (x) => x0 + (x - left) * scale,
+    y: (y) => y0 + (top - y) * scale,
+  };
+  for (const shape of view.shapes) drawShape(pdf, shape, place, 7);
+  for (const { from, to, offsetM, valueM } of view.dimensions) {
+    const long = Math.hypot(to[0] - from[0], to[1] - from[1]) || 1;
+    const [nx, ny] = [(-(to[1] - from[1]) / long) * offsetM, ((to[0] - from[0]) / long) * offsetM];
+    const [ax, ay] = [place.x(from[0] + nx), place.y(from[1] + ny)];
+    const [bx, by] = [place.x(to[0] + nx), place.y(to[1] + ny)];
+    pdf.lineWidth(0.35).strokeColor('#6a5f50').moveTo(ax, ay).lineTo(bx, by).stroke();
+    const text = plain(lengthText(valueM));
+    pdf.font('figure').fontSize(7).fillColor('#1c160e');
+    const w = pdf.widthOfString(text);
+    const [mx, my] = [(ax + bx) / 2, (ay + by) / 2];
+    pdf
+      .rect(mx - w / 2 - 2, my - 4.5, w + 4, 9)
+      .fill('#ffffff')
+      .fillColor('#1c160e');
+    pdf.text(text, mx - w / 2, my - 3.6, { lineBreak: false });
+  }
+}

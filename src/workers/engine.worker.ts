@@ -1,0 +1,33 @@
+import { expose } from 'comlink';
+import type { Production } from '@/core/document/production';
+import { findBuild, resolveScene, sceneOf } from '@/core/evaluate/context';
+import { galleryFor } from '@/core/evaluate/gallery';
+import { lightsPerSheet, planCuts, type CutPlan } from '@/core/shop/cutPlan';
+
+/** Starts of the nesting when there is time for it. */
+const THOROUGH_STARTS = 60;
+
+const engine = {
+  gallery: (document: Production, shotId: string) => galleryFor(document, shotId),
+  /** The cutting plan with every order and rule tried, and how many lights one sheet gives. */
+  cutPlan: (
+    document: Production,
+    buildId: string,
+  ): { plan: CutPlan; lightsPerSheet: Record<string, number> } | null => {
+    const build = findBuild(document, buildId);
+    const scene = build && sceneOf(document, build);
+    const found = scene && resolveScene(scene);
+    if (!build || !scene || !found) return null;
+    const { pieces } = found.resolved;
+    const plan = planCuts(pieces, build.copies, scene.context.part, { starts: THOROUGH_STARTS });
+    const sheets = plan.plans.flatMap((each) => (each.kind === 'sheet' ? [each.part] : []));
+    return {
+      plan,
+      lightsPerSheet: Object.fromEntries(
+        sheets.map((sheet) => [sheet.id, lightsPerSheet(pieces, sheet)]),
+      ),
+    };
+  },
+};
+export type Engine = typeof engine;
+expose(engine);
