@@ -74,13 +74,37 @@ export function resolveScene({ build, context, shot }: Scene): Resolution | null
   return { form, parameters, ...attached };
 }
 
+/**
+ * What neighbours draw, kept by the caller between evaluations: a build that has not changed, on a
+ * shelf that has not, draws what it drew.
+ */
+export type LoadCache = WeakMap<
+  Build,
+  { shelf: object; shots: object; circuits: object; amps: number }
+>;
+
+function neighbourA(
+  document: Production,
+  other: Build,
+  voltageV: number,
+  known?: LoadCache,
+): number {
+  const { shelf, shots, circuits } = document;
+  const kept = known?.get(other);
+  if (kept?.shelf === shelf && kept.shots === shots && kept.circuits === circuits) return kept.amps;
+  const found = resolveScene(sceneOf(document, other));
+  const amps = found ? other.copies * fullCurrentA(found.resolved, voltageV) : 0;
+  known?.set(other, { shelf, shots, circuits, amps });
+  return amps;
+}
+
 /** Current the circuit already carries: other builds, every copy fully up, and its other load. */
-export function otherLoadA({ document, build, circuit }: Scene): number {
+export function otherLoadA({ document, build, circuit }: Scene, known?: LoadCache): number {
   const neighbours = document.builds.filter(
     (other) => other.circuitId === circuit.id && other.id !== build.id,
   );
-  return neighbours.reduce((sum, other) => {
-    const found = resolveScene(sceneOf(document, other));
-    return sum + (found ? other.copies * fullCurrentA(found.resolved, circuit.voltageV) : 0);
-  }, circuit.otherLoadW / circuit.voltageV);
+  return neighbours.reduce(
+    (sum, other) => sum + neighbourA(document, other, circuit.voltageV, known),
+    circuit.otherLoadW / circuit.voltageV,
+  );
 }

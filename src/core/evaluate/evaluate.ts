@@ -10,6 +10,7 @@ import { heatFindings } from '../power/heat';
 import { loadFindings } from '../power/loadFindings';
 import { planPower, type PowerPlan } from '../power/plan';
 import { accept, refuse, type Result } from '../result';
+import { cutFindings } from '../shop/cutFindings';
 import { planCuts, type CutPlan } from '../shop/cutPlan';
 import { planPurchase, type Purchase } from '../shop/purchase';
 import { compare, type Comparison, type Contender } from '../verdict/compare';
@@ -19,6 +20,7 @@ import {
   otherLoadA,
   resolveScene,
   sceneOf,
+  type LoadCache,
   type Resolution,
   type Scene,
 } from './context';
@@ -61,6 +63,8 @@ const QUICK_STARTS = 5;
 export interface EvaluateOptions {
   /** cells along each side of the evenness grid, 2…64 */
   gridCells?: number;
+  /** kept between evaluations of one document, so that unchanged neighbours are not worked out again */
+  loads?: LoadCache;
 }
 
 /**
@@ -128,12 +132,19 @@ function readoutsOf(
 ): Readouts {
   const { document, build, shot, circuit, context, shelf } = scene;
   const light = evaluateLight(resolved, shot, options.gridCells);
-  const plan = planPower(resolved, circuit, otherLoadA(scene), context.part, build.copies);
+  const plan = planPower(
+    resolved,
+    circuit,
+    otherLoadA(scene, options.loads),
+    context.part,
+    build.copies,
+  );
   const cuts = planCuts(resolved.pieces, build.copies, context.part, { starts: QUICK_STARTS });
   const purchase = planPurchase(resolved.needs, build.copies, cuts, shelf);
   const flicker = flickerRung(light, resolved, shot, circuit);
   const findings = collectFindings(
     resolved.findings,
+    cutFindings(cuts),
     loadFindings(plan, resolved, document.shelf.parts),
     dimmerFindings(plan, resolved),
     heatFindings(resolved),

@@ -28,7 +28,7 @@ const CASES: [id: string, severity: Finding['severity'], change: Change][] = [
   ['ring.no-board', 'unknown', (d) => void (parametersOf(d).boardPartId = null)],
   ['ring.no-cord', 'unknown', (d) => void (parametersOf(d).cordPartId = null)],
   ['ring.no-plug', 'unknown', (d) => void (parametersOf(d).plugPartId = null)],
-  ['ring.sheet-too-small', 'stop', (d) => void (parametersOf(d).outerDiameterM = 1.5)],
+  ['cut.too-big.mdf-6', 'stop', (d) => void (parametersOf(d).outerDiameterM = 1.5)],
   ['ring.base.0', 'stop', (d) => void (parametersOf(d).groups = groups('candle-e14-5'))],
   ['ring.socket-watts.0', 'stop', (d) => void (bulbOf(d).wattsW = 75)],
   ['ring.unearthed-metal', 'stop', (d) => void (parametersOf(d).boardPartId = 'alu-2')],

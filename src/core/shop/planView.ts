@@ -1,5 +1,6 @@
 import type { Shape, View } from '../forms/drawing';
-import { line, rectangle, view, words, type XY } from '../forms/kit/shapes';
+import { line, measure, rectangle, view, words, type XY } from '../forms/kit/shapes';
+import type { SheetPiece } from '../forms/resolved';
 import type { SheetPlan, StickPlan, ClothPlan } from './cutPlan';
 
 /** A piece's shapes laid where the nesting put it; turned a quarter where it lies turned. */
@@ -11,6 +12,44 @@ function laid(shape: Shape, x: number, y: number, heightM: number, turned: boole
   if (shape.kind === 'arc' && turned)
     return { ...shape, x: nx, y: ny, from: shape.from + Math.PI / 2, to: shape.to + Math.PI / 2 };
   return { ...shape, x: nx, y: ny };
+}
+
+/** Edges worth a figure of their own: those of a straight-sided outline that is not a rectangle. */
+function edgeWords({ shapes, widthM, heightM }: SheetPiece): Shape[] {
+  const outline = shapes.find(
+    (shape) => shape.kind === 'polyline' && shape.closed && shape.layer === 'cut',
+  );
+  if (outline?.kind !== 'polyline' || outline.points.length > 12) return [];
+  const { points } = outline;
+  const square = points.every(
+    ([x, y]) =>
+      [0, widthM].some((at) => Math.abs(x - at) < 1e-6) &&
+      [0, heightM].some((at) => Math.abs(y - at) < 1e-6),
+  );
+  if (square) return [];
+  return points.map(([x, y], at): Shape => {
+    const [nx, ny] = points[(at + 1) % points.length]!;
+    return words(
+      (x + nx) / 2,
+      (y + ny) / 2,
+      String(Number((Math.hypot(nx - x, ny - y) * 1000).toFixed(1))),
+    );
+  });
+}
+
+/** One flat piece with its sizes; edges in millimetres, light as it is cut. */
+export function pieceView(piece: SheetPiece): View {
+  const { widthM, heightM } = piece;
+  const size = Math.max(widthM, heightM);
+  return view(
+    `piece-${piece.name}`,
+    `${piece.count} × ${piece.name}`,
+    [...piece.shapes, ...edgeWords(piece)],
+    [
+      measure([0, 0], [widthM, 0], -0.08 * size, 'Width'),
+      measure([widthM, 0], [widthM, heightM], -0.08 * size, 'Height'),
+    ],
+  );
 }
 
 /** One sheet with its pieces as they are cut from it, to scale. */

@@ -2,6 +2,7 @@ import type { Build, Production } from '@/core/document/production';
 import type { Readouts } from '@/core/evaluate/evaluate';
 import type { Readout } from '@/core/evaluate/readout';
 import type { View } from '@/core/forms/drawing';
+import type { SheetPiece } from '@/core/forms/resolved';
 import {
   editText,
   formatMoney,
@@ -10,7 +11,7 @@ import {
   showText,
   threeFigures,
 } from '@/core/quantity';
-import { clothView, sheetView, sticksView } from '@/core/shop/planView';
+import { clothView, pieceView, sheetView, sticksView } from '@/core/shop/planView';
 import { sawList } from '@/core/shop/sawList';
 import { PAPERS, plain, type Paper, type Pdf } from './paper';
 import { drawView } from './pdfShapes';
@@ -33,6 +34,7 @@ export function drawBuildPack(pack: Pack): void {
   cover(pack);
   views(pack);
   marks(pack);
+  pieceDrawings(pack);
   layouts(pack);
   saw(pack);
   shopping(pack);
@@ -106,16 +108,14 @@ function views(pack: Pack): void {
   const others = (pack.readouts.drawing?.views ?? []).slice(1);
   for (let at = 0; at < others.length; at += 2) {
     const { top, width, height } = page(pack, 'Drawings');
-    others
-      .slice(at, at + 2)
-      .forEach((view, k) =>
-        captioned(pack, view, {
-          x: MARGIN,
-          y: top + (k * height) / 2,
-          w: width,
-          h: height / 2 - 24,
-        }),
-      );
+    others.slice(at, at + 2).forEach((view, k) =>
+      captioned(pack, view, {
+        x: MARGIN,
+        y: top + (k * height) / 2,
+        w: width,
+        h: height / 2 - 24,
+      }),
+    );
   }
 }
 
@@ -161,6 +161,45 @@ function marks(pack: Pack): void {
   }
 }
 
+/** Holes and circles listed for a piece; beyond, the template and the trammel tell the rest. */
+const MOST_CIRCLES = 24;
+
+function pieceDrawings(pack: Pack): void {
+  const flat = pack.readouts.pieces.filter((piece) => piece.kind === 'sheet');
+  for (let at = 0; at < flat.length; at += 2) {
+    const { top, width, height } = page(pack, 'Pieces');
+    flat.slice(at, at + 2).forEach((piece, k) => {
+      const y = top + (k * height) / 2;
+      captioned(pack, pieceView(piece), { x: MARGIN, y, w: width * 0.62, h: height / 2 - 28 });
+      circleList(pack.pdf, piece, MARGIN + width * 0.66, y, width * 0.34);
+    });
+  }
+}
+
+function circleList(pdf: Pdf, piece: SheetPiece, x: number, y: number, width: number): void {
+  const circles = piece.shapes.flatMap((shape) => (shape.kind === 'circle' ? [shape] : []));
+  const mm = (metres: number) => (metres * 1000).toFixed(1);
+  pdf.font('bold').fontSize(8).fillColor('#1c160e');
+  pdf.text(
+    circles.length ? 'Circles: right, up, Ø, mm from the lower left' : 'Straight cuts only',
+    x,
+    y,
+    { width },
+  );
+  pdf.font('figure').fontSize(7);
+  for (const circle of circles.slice(0, MOST_CIRCLES))
+    pdf.text(
+      plain(
+        `${mm(circle.x)}  ${mm(circle.y)}  ${mm(2 * circle.r)}  ${circle.label ?? circle.layer}`,
+      ),
+      x,
+      pdf.y,
+      { width },
+    );
+  if (circles.length > MOST_CIRCLES)
+    pdf.text(`and ${circles.length - MOST_CIRCLES} more like these`, x, pdf.y, { width });
+}
+
 function layouts(pack: Pack): void {
   const pictures = pack.readouts.cuts.plans.flatMap((plan): View[] => {
     if (plan.kind === 'sheet') return plan.nesting.sheets.map((_, at) => sheetView(plan, at));
@@ -168,16 +207,14 @@ function layouts(pack: Pack): void {
   });
   for (let at = 0; at < pictures.length; at += 2) {
     const { top, width, height } = page(pack, 'Cutting plan');
-    pictures
-      .slice(at, at + 2)
-      .forEach((view, k) =>
-        captioned(pack, view, {
-          x: MARGIN,
-          y: top + (k * height) / 2,
-          w: width,
-          h: height / 2 - 24,
-        }),
-      );
+    pictures.slice(at, at + 2).forEach((view, k) =>
+      captioned(pack, view, {
+        x: MARGIN,
+        y: top + (k * height) / 2,
+        w: width,
+        h: height / 2 - 24,
+      }),
+    );
   }
 }
 

@@ -33,7 +33,9 @@ export function drawShape(pdf: Pdf, shape: Shape, place: Placement, textPt: numb
     pdf.font('text').fontSize(textPt).fillColor('#1c160e');
     const text = plain(shape.text);
     const w = shape.anchor === 'middle' ? pdf.widthOfString(text) / 2 : 0;
-    pdf.text(text, place.x(shape.x) - w, place.y(shape.y) - textPt * 0.6, { lineBreak: false });
+    const [x, y] = [place.x(shape.x) - w, place.y(shape.y) - textPt * 0.6];
+    pdf.rect(x - 1, y - 0.5, pdf.widthOfString(text) + 2, textPt + 1).fill('#ffffff');
+    pdf.fillColor('#1c160e').text(text, x, y, { lineBreak: false });
     return;
   }
   pdf.lineWidth(width).strokeColor(colour);

@@ -2,7 +2,7 @@
 import { useState } from 'react';
 import type { GalleryEntry } from '@/core/evaluate/gallery';
 import { moneyFormatter, stopsInWords } from '@/core/quantity';
-import { ViewDrawing } from '@/ui/drawing/ViewDrawing';
+import { QUIET_VIEW, ViewDrawing } from '@/ui/drawing/ViewDrawing';
 import { useEngine } from '../shell/useEngine';
 import { useProduction } from '../store/context';
 
@@ -77,13 +77,6 @@ export function FormGallery({ shotId, current, action, onPick }: FormGalleryProp
   );
 }
 
-const NO_HANDLES = {
-  grips: {},
-  on: { onPull: () => {}, onSettle: () => {}, onAbandon: () => {}, onGrip: () => {} },
-  lengthText: () => '',
-  pointedRef: null,
-};
-
 interface CardProps {
   entry: GalleryEntry;
   current: boolean;
@@ -100,7 +93,7 @@ function Card({ entry, current, action, onPick }: CardProps) {
       className={`flex flex-col border bg-raised p-3 ${current ? 'border-brass' : 'border-line'}`}
     >
       <div className="h-28" aria-hidden>
-        <ViewDrawing view={entry.view} textSize={0} {...NO_HANDLES} />
+        <ViewDrawing view={entry.view} textSize={0} lengthText={() => ''} {...QUIET_VIEW} />
       </div>
       <h3 className="mt-2 text-lg">{entry.name}</h3>
       <p className="min-h-[40px] text-[13px] text-ink-soft">{entry.reach}</p>

@@ -2,8 +2,10 @@
 import type { Readouts } from '@/core/evaluate/evaluate';
 import type { Shape } from '@/core/forms/drawing';
 import type { Piece } from '@/core/forms/resolved';
+import { pieceView } from '@/core/shop/planView';
 import { show, showText } from '@/core/quantity';
 import { useDevice } from '@/ui/device';
+import { QUIET_VIEW, ViewDrawing } from '@/ui/drawing/ViewDrawing';
 
 /** What a maker marks out: every length of the layout with how it was worked out, and the pieces. */
 export default function MarksTable({ readouts }: { readouts: Readouts }) {
@@ -80,6 +82,11 @@ function PieceArticle({ piece, shop }: { piece: Piece; shop: Shop }) {
           <li key={mark}>{mark}</li>
         ))}
       </ul>
+      {piece.kind === 'sheet' && (
+        <div className="h-52">
+          <ViewDrawing view={pieceView(piece)} textSize={34} lengthText={shop} {...QUIET_VIEW} />
+        </div>
+      )}
       {piece.kind === 'sheet' && <Circles shapes={piece.shapes} shop={shop} />}
     </article>
   );

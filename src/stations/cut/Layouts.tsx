@@ -4,7 +4,7 @@ import { clothView, sheetView, sticksView } from '@/core/shop/planView';
 import type { View } from '@/core/forms/drawing';
 import { show, showText } from '@/core/quantity';
 import { useDevice } from '@/ui/device';
-import { ViewDrawing } from '@/ui/drawing/ViewDrawing';
+import { QUIET_VIEW, ViewDrawing } from '@/ui/drawing/ViewDrawing';
 
 interface LayoutsProps {
   cuts: CutPlan;
@@ -149,20 +149,13 @@ interface PictureProps {
   table: readonly (readonly [string, string])[];
 }
 
-const QUIET = {
-  grips: {},
-  on: { onPull: () => {}, onSettle: () => {}, onAbandon: () => {}, onGrip: () => {} },
-  lengthText: () => '',
-  pointedRef: null,
-};
-
 function Picture({ view, text, table }: PictureProps) {
   const [left, bottom, right, top] = view.bounds;
   const flat = (top - bottom) / (right - left);
   return (
     <figure>
       <div style={{ height: Math.min(330, Math.max(70, flat * 400)) }}>
-        <ViewDrawing view={view} textSize={29} {...QUIET} />
+        <ViewDrawing view={view} textSize={29} lengthText={() => ''} {...QUIET_VIEW} />
       </div>
       <figcaption className="text-[13px] text-ink-soft">{text}</figcaption>
       <details className="text-sm">

@@ -3,10 +3,17 @@ import { HARDWARE } from '@/core/materials/hardware';
 import type { Part } from '@/core/materials/part';
 import { CORDS } from '@/core/power/cord';
 import { show, showText, type UnitSystem } from '@/core/quantity';
+import { useState } from 'react';
+import { removeFromShelfInPlace } from '@/core/document/commands';
 import { useDevice } from '@/ui/device';
+import { ChoiceField } from '@/ui/fields/ChoiceField';
 import { QuantityField } from '@/ui/fields/QuantityField';
 import { MoneyField } from '@/ui/fields/TextField';
+import { useSession } from '../shell/Workbench';
 import { useProduction, useProductionStore } from '../store/context';
+import { copiedPart, newPart } from './newRecords';
+import RecordEditor from './RecordEditor';
+import { PART_FIELDS } from './recordFields';
 
 const ROLE_NAMES: Record<Part['role'], string> = {
   sheet: 'Board',
@@ -63,64 +70,120 @@ function keyFigure(part: Part, system: UnitSystem): string {
 /** Everything bought for a build that gives no light itself: price, pack and what is on hand. */
 export default function PartTable() {
   const store = useProductionStore();
+  const { say } = useSession();
+  const [openId, setOpenId] = useState<string | null>(null);
   const { units } = useDevice();
-  const parts = useProduction((state) => state.document.shelf.parts);
+  const shelf = useProduction((state) => state.document.shelf);
+  const open = shelf.parts.find(({ id }) => id === openId);
+  const { parts } = shelf;
   const currency = useProduction((state) => state.document.currency);
   const change = (part: Part, label: string, set: (target: Part) => void) =>
     store.getState().change(`${label} of ${part.name}`, (draft) => {
       const target = draft.shelf.parts.find(({ id }) => id === part.id);
       if (target) set(target);
     });
+  const put = (part: Part, label: string) => {
+    store.getState().change(label, (draft) => void draft.shelf.parts.push(part));
+    setOpenId(part.id);
+  };
+  const remove = (part: Part) => {
+    setOpenId(null);
+    store
+      .getState()
+      .change(`delete ${part.name}`, (draft) => removeFromShelfInPlace(draft, 'parts', part.id));
+    say(`Deleted ${part.name}. Undo brings it back.`);
+  };
   return (
-    <table className="rows w-full text-[13.5px]">
-      <thead>
-        <tr>
-          <th>Part</th>
-          <th>Decides</th>
-          <th>Pack</th>
-          <th className="w-32">Price of a pack</th>
-          <th className="w-28">On hand</th>
-        </tr>
-      </thead>
-      <tbody>
-        {parts.map((part) => (
-          <tr key={part.id}>
-            <td>
-              {part.name}
-              <span className="block text-[12.5px] text-ink-soft">{ROLE_NAMES[part.role]}</span>
-            </td>
-            <td>{keyFigure(part, units)}</td>
-            <td className="figure">
-              {part.packSize} {part.measure}
-            </td>
-            <td>
-              <MoneyField
-                label={`Price of ${part.name}`}
-                valueMinor={part.priceMinor}
-                currency={currency}
-                onCommit={(minor) =>
-                  change(part, 'price', (target) => void (target.priceMinor = minor ?? 0))
-                }
-              />
-            </td>
-            <td>
-              <QuantityField
-                label={`On hand, ${part.measure}`}
-                value={part.onHand}
-                dimension="count"
-                assumedUnit=""
-                step={1}
-                min={0}
-                max={100_000}
-                system={units}
-                onCommit={(onHand) =>
-                  change(part, 'on hand', (target) => void (target.onHand = onHand ?? 0))
-                }
-              />
-            </td>
+    <>
+      <table className="rows w-full text-[13.5px]">
+        <thead>
+          <tr>
+            <th>Part</th>
+            <th>Decides</th>
+            <th>Pack</th>
+            <th className="w-32">Price of a pack</th>
+            <th className="w-28">On hand</th>
           </tr>
-        ))}
-      </tbody>
-    </table>
+        </thead>
+        <tbody>
+          {parts.map((part) => (
+            <tr key={part.id}>
+              <td>
+                <button
+                  type="button"
+                  className="text-left underline decoration-line-strong underline-offset-2"
+                  onClick={() => setOpenId(part.id)}
+                >
+                  {part.name}
+                </button>
+                <span className="block text-[12.5px] text-ink-soft">{ROLE_NAMES[part.role]}</span>
+              </td>
+              <td>{keyFigure(part, units)}</td>
+              <td className="figure">
+                {part.packSize} {part.measure}
+              </td>
+              <td>
+                <MoneyField
+                  label={`Price of ${part.name}`}
+                  valueMinor={part.priceMinor}
+                  currency={currency}
+                  onCommit={(minor) =>
+                    change(part, 'price', (target) => void (target.priceMinor = minor ?? 0))
+                  }
+                />
+              </td>
+              <td>
+                <QuantityField
+                  label={`On hand, ${part.measure}`}
+                  value={part.onHand}
+                  dimension="count"
+                  assumedUnit=""
+                  step={1}
+                  min={0}
+                  max={100_000}
+                  system={units}
+                  onCommit={(onHand) =>
+                    change(part, 'on hand', (target) => void (target.onHand = onHand ?? 0))
+                  }
+                />
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <div className="my-3 w-56">
+        <ChoiceField
+          label="Add a part"
+          value=""
+          options={[
+            { value: '', label: 'choose its kind' },
+            ...Object.entries(ROLE_NAMES).map(([value, label]) => ({ value, label })),
+          ]}
+          onCommit={(role) => {
+            if (role)
+              put(
+                newPart(
+                  shelf,
+                  role as Part['role'],
+                  `New ${ROLE_NAMES[role as Part['role']].toLowerCase()}`,
+                ),
+                'add a part',
+              );
+          }}
+        />
+      </div>
+      {open && (
+        <RecordEditor
+          record={open}
+          fields={PART_FIELDS[open.role]}
+          onChange={(field, label, value) =>
+            change(open, label, (target) => void Object.assign(target, { [field]: value }))
+          }
+          onClose={() => setOpenId(null)}
+          onDuplicate={() => put(copiedPart(shelf, open), `duplicate ${open.name}`)}
+          onDelete={() => remove(open)}
+        />
+      )}
+    </>
   );
 }

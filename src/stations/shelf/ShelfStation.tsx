@@ -15,10 +15,12 @@ import { bulbRows } from './bulbRows';
 const BulbEditor = lazyPanel(() => import('./BulbEditor'));
 const BulbTable = lazyPanel(() => import('./BulbTable'));
 const PartTable = lazyPanel(() => import('./PartTable'));
+const UnitTable = lazyPanel(() => import('./UnitTable'));
 
 const SHEETS = [
   ['bulbs', 'Bulbs'],
-  ['parts', 'Board, sockets, cord'],
+  ['units', 'Tape, tubes, panels'],
+  ['parts', 'Materials and parts'],
 ] as const;
 
 /** An empty label: what a new bulb says before anybody has read its box. */
@@ -90,9 +92,11 @@ export function ShelfStation() {
           {shot &&
             `Δ mired against “${shot.name}”, ${shot.cctK} K. ~ is typical, not from the label.`}
         </span>
-        <button type="button" className="press flex items-center gap-1" onClick={add}>
-          <Plus size={15} aria-hidden /> Add a bulb
-        </button>
+        {sheet === 'bulbs' && (
+          <button type="button" className="press flex items-center gap-1" onClick={add}>
+            <Plus size={15} aria-hidden /> Add a bulb
+          </button>
+        )}
       </div>
       <div
         className="relative min-h-0 flex-1 overflow-auto px-3"
@@ -109,6 +113,7 @@ export function ShelfStation() {
         {sheet === 'bulbs' && bulbs.length > 0 && (
           <BulbTable rows={rows} currency={document.currency} onOpen={setOpenId} />
         )}
+        {sheet === 'units' && <UnitTable shotCctK={shot?.cctK ?? null} />}
         {sheet === 'parts' && <PartTable />}
       </div>
       {open && (

@@ -1,7 +1,8 @@
 'use client';
-import { createContext, useCallback, useContext, useMemo } from 'react';
+import { createContext, useCallback, useContext, useMemo, useState } from 'react';
 import { usePathname, useRouter, useSearchParams } from 'next/navigation';
 import type { Build } from '@/core/document/production';
+import type { LoadCache } from '@/core/evaluate/context';
 import { evaluate, type Readouts } from '@/core/evaluate/evaluate';
 import { useProduction } from '../store/context';
 import { STATIONS, type StationId } from './stations';
@@ -34,10 +35,11 @@ export function WorkplaceProvider({ children }: { children: React.ReactNode }) {
     null;
   const shotId = picked?.id ?? build?.shotId ?? document.shots[0]?.id ?? null;
 
+  const [loads] = useState<LoadCache>(() => new WeakMap());
   const readouts = useMemo(() => {
-    const found = build && evaluate(document, build.id);
+    const found = build && evaluate(document, build.id, { loads });
     return found?.ok ? found.value : null;
-  }, [document, build]);
+  }, [document, build, loads]);
 
   const goTo = useCallback<Workplace['goTo']>(
     (next, place) => {

@@ -52,6 +52,9 @@ export function ShapeMark({ shape, paper, lit }: { shape: Shape; paper: Paper; l
           fontSize={textSize}
           textAnchor={shape.anchor ?? 'start'}
           fill="var(--ink)"
+          stroke="var(--sheet)"
+          strokeWidth={textSize / 4}
+          paintOrder="stroke"
         >
           {shape.text}
         </text>

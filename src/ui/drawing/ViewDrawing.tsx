@@ -18,6 +18,13 @@ interface ViewDrawingProps {
   on: Pick<HandleMarkProps, 'onPull' | 'onSettle' | 'onAbandon' | 'onGrip'>;
 }
 
+/** For pictures nobody pulls at or points into. */
+export const QUIET_VIEW = {
+  grips: {},
+  on: { onPull: () => {}, onSettle: () => {}, onAbandon: () => {}, onGrip: () => {} },
+  pointedRef: null,
+};
+
 /** One view of a build, to scale and dimensioned, with knobs for its main sizes. */
 export function ViewDrawing({
   view,

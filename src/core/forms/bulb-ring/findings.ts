@@ -88,7 +88,8 @@ function sheetFit(ring: BulbRing, context: FormContext): Finding[] {
   const largest = Math.min(sheet.widthM, sheet.heightM) - (stockSideM(ring) - ring.outerDiameterM);
   return [
     {
-      id: 'ring.sheet-too-small',
+      // The cutting plan says the same; this one knows the way out and comes first.
+      id: `cut.too-big.${sheet.id}`,
       severity: 'stop',
       title: 'The ring does not fit the sheet',
       message: `It takes a square of ${mm(stockSideM(ring))}; “${sheet.name}” is ${mm(sheet.widthM)} by ${mm(sheet.heightM)}. Choose a bigger sheet or a smaller ring.`,

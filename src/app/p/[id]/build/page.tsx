@@ -1,4 +1,4 @@
-import { BuildStation } from '@/stations/build/BuildStation';
+import { BuildStation } from '@/stations/entry';
 
 export default function BuildPage() {
   return <BuildStation />;

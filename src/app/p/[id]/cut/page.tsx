@@ -1,4 +1,4 @@
-import { CutStation } from '@/stations/cut/CutStation';
+import { CutStation } from '@/stations/entry';
 
 export default function CutPage() {
   return <CutStation />;

@@ -1,4 +1,4 @@
-import { ShelfStation } from '@/stations/shelf/ShelfStation';
+import { ShelfStation } from '@/stations/entry';
 
 export default function ShelfPage() {
   return <ShelfStation />;

@@ -1,4 +1,4 @@
-import { ShotStation } from '@/stations/shot/ShotStation';
+import { ShotStation } from '@/stations/entry';
 
 export default function ShotPage() {
   return <ShotStation />;

@@ -1,4 +1,4 @@
-import { VerdictStation } from '@/stations/verdict/VerdictStation';
+import { VerdictStation } from '@/stations/entry';
 
 export default function VerdictPage() {
   return <VerdictStation />;

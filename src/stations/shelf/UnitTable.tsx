@@ -1,0 +1,187 @@
+'use client';
+import { useState } from 'react';
+import { mired } from '@/core/colour/mired';
+import { removeFromShelfInPlace } from '@/core/document/commands';
+import { worst } from '@/core/findings/finding';
+import { moneyFormatter, threeFigures } from '@/core/quantity';
+import { effectiveTape, effectiveUnit } from '@/core/units/effectiveUnit';
+import type { Unit } from '@/core/units/unit';
+import { unitFindings } from '@/core/units/unitSanity';
+import { ChoiceField } from '@/ui/fields/ChoiceField';
+import { SeverityMark } from '@/ui/Severity';
+import { useSession } from '../shell/Workbench';
+import { useProduction, useProductionStore } from '../store/context';
+import { copiedUnit, newUnit } from './newRecords';
+import RecordEditor from './RecordEditor';
+import { UNIT_FIELDS } from './recordFields';
+
+export const CATEGORY_NAMES: Record<Unit['category'], string> = {
+  strip: 'LED tape',
+  tube: 'Tubes and bars',
+  'work-light': 'Work lights',
+  panel: 'Panels',
+};
+const CATEGORIES = Object.keys(CATEGORY_NAMES) as Unit['category'][];
+
+/** Whose origin a typed figure changes. */
+const ORIGIN_OF: Record<string, keyof Unit['origins']> = {
+  wattsW: 'wattsW',
+  wattsPerM: 'wattsW',
+  luminousFluxLm: 'luminousFluxLm',
+  lumensPerM: 'luminousFluxLm',
+  cctK: 'cctK',
+  criRa: 'criRa',
+  powerFactor: 'powerFactor',
+};
+
+/** One metre of tape, one piece of anything else. */
+const oneOf = (unit: Unit) =>
+  unit.category === 'strip' ? effectiveTape(unit, 1, 0.9) : effectiveUnit(unit);
+
+/** Tape, tubes, work lights and panels: what they give, cost and hide. */
+export default function UnitTable({ shotCctK }: { shotCctK: number | null }) {
+  const store = useProductionStore();
+  const { say } = useSession();
+  const document = useProduction((state) => state.document);
+  const [openId, setOpenId] = useState<string | null>(null);
+  const { units } = document.shelf;
+  const open = units.find(({ id }) => id === openId);
+  const money = moneyFormatter(document.currency);
+  const put = (unit: Unit, label: string) => {
+    store.getState().change(label, (draft) => void draft.shelf.units.push(unit));
+    setOpenId(unit.id);
+  };
+  const change = (unit: Unit, field: string, label: string, value: unknown) =>
+    store.getState().change(`${label} of ${unit.name}`, (draft) => {
+      const target = draft.shelf.units.find(({ id }) => id === unit.id);
+      if (!target) return;
+      Object.assign(target, { [field]: value });
+      // A figure typed here is the user's, not the label's or the class's any more.
+      const origin = ORIGIN_OF[field];
+      if (origin) target.origins[origin] = 'user';
+    });
+  const remove = (unit: Unit) => {
+    setOpenId(null);
+    store
+      .getState()
+      .change(`delete ${unit.name}`, (draft) => removeFromShelfInPlace(draft, 'units', unit.id));
+    say(`Deleted ${unit.name}. Undo brings it back.`);
+  };
+  return (
+    <>
+      <table className="rows w-full text-[13.5px]">
+        <thead>
+          <tr>
+            <th>Unit</th>
+            <th className="num">W</th>
+            <th className="num">lm</th>
+            <th className="num">lm/W</th>
+            <th className="num">K</th>
+            <th className="num">Δ mired</th>
+            <th className="num">CRI</th>
+            <th className="num">price</th>
+            <th className="num">per klm</th>
+            <th className="num">on hand</th>
+            <th>label</th>
+          </tr>
+        </thead>
+        {CATEGORIES.map((category) => (
+          <tbody key={category}>
+            <tr>
+              <th colSpan={11} scope="rowgroup" className="pt-3 text-left font-display">
+                {CATEGORY_NAMES[category]}
+                {category === 'strip' && ' (figures for one metre, behind its supply)'}
+              </th>
+            </tr>
+            {units
+              .filter((unit) => unit.category === category)
+              .map((unit) => {
+                const one = oneOf(unit);
+                const per = unit.category === 'strip' ? unit.reelLengthM : 1;
+                const each = unit.priceMinor / unit.packCount / per;
+                const tilde = (origin: string) => (origin === 'typical' ? '~' : '');
+                return (
+                  <tr key={unit.id}>
+                    <td>
+                      <button
+                        type="button"
+                        className="text-left underline decoration-line-strong underline-offset-2"
+                        onClick={() => setOpenId(unit.id)}
+                      >
+                        {unit.name}
+                      </button>
+                    </td>
+                    <td className="num">{threeFigures(one.wattsW.value)}</td>
+                    <td className="num">
+                      {tilde(one.luminousFluxLm.origin)}
+                      {Math.round(one.luminousFluxLm.value)}
+                    </td>
+                    <td className="num">
+                      {Math.round(one.luminousFluxLm.value / one.wattsW.value)}
+                    </td>
+                    <td className="num">
+                      {tilde(one.cctK.origin)}
+                      {Math.round(one.cctK.value)}
+                    </td>
+                    <td className="num">
+                      {shotCctK === null
+                        ? '–'
+                        : Math.round(mired(one.cctK.value) - mired(shotCctK))}
+                    </td>
+                    <td className="num">
+                      {tilde(one.criRa.origin)}
+                      {Math.round(one.criRa.value)}
+                    </td>
+                    <td className="num">{money(unit.priceMinor)}</td>
+                    <td className="num">
+                      {money(Math.round((each / one.luminousFluxLm.value) * 1000))}
+                    </td>
+                    <td className="num">{threeFigures(unit.onHand)}</td>
+                    <td>
+                      <SeverityMark severity={worst(unitFindings(unit))} bare />
+                    </td>
+                  </tr>
+                );
+              })}
+          </tbody>
+        ))}
+      </table>
+      <div className="my-3 w-56">
+        <ChoiceField
+          label="Add a unit"
+          value=""
+          options={[
+            { value: '', label: 'choose its kind' },
+            ...CATEGORIES.map((value) => ({
+              value: value as string,
+              label: CATEGORY_NAMES[value],
+            })),
+          ]}
+          onCommit={(category) => {
+            if (category)
+              put(
+                newUnit(
+                  document.shelf,
+                  category as Unit['category'],
+                  `New ${CATEGORY_NAMES[category as Unit['category']].toLowerCase()}`,
+                  document.circuits[0]!.voltageV,
+                ),
+                'add a unit',
+              );
+          }}
+        />
+      </div>
+      {open && (
+        <RecordEditor
+          record={open}
+          fields={UNIT_FIELDS[open.category]}
+          findings={unitFindings(open)}
+          onChange={(field, label, value) => change(open, field, label, value)}
+          onClose={() => setOpenId(null)}
+          onDuplicate={() => put(copiedUnit(document.shelf, open), `duplicate ${open.name}`)}
+          onDelete={() => remove(open)}
+        />
+      )}
+    </>
+  );
+}
