@@ -1,7 +1,9 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { nightFerry } from '@/demo/nightFerry';
+import { ACCESSORIES } from './accessories';
 import { sceneOf } from './evaluate/context';
+import { starterParameters } from './evaluate/starter';
 import { FORMS, readParameters } from './forms';
 
 /** Packages the core may use; everything else would tie it to a place it runs in. */
@@ -32,30 +34,78 @@ test('the core imports nothing outward, no clock, no chance, no page', () => {
 describe.each([...FORMS.values()])('form $id', (form) => {
   const document = nightFerry();
   const { context } = sceneOf(document, document.builds[0]!);
-  const parameters = form.defaults();
+  const defaults = form.defaults();
+  const parameters = starterParameters(form, document, 'clerk');
 
-  test('its defaults are valid and makeable', () => {
-    expect(readParameters(form, parameters).ok).toBe(true);
-    expect(form.problems(parameters, context)).toEqual([]);
+  test('its defaults are valid and makeable, and so is what it starts with', () => {
+    for (const each of [defaults, parameters]) {
+      expect(readParameters(form, each).ok).toBe(true);
+      expect(form.problems(each, context)).toEqual([]);
+    }
   });
-  test('it has drawing, steps, pieces and facts', () => {
+  test('it has drawing, steps and facts; what it cuts it says', () => {
     const resolved = form.resolve(parameters, context);
     const { views } = form.draw(parameters, context);
     expect(views.map(({ id }) => id)).toEqual(
       expect.arrayContaining(['front', 'section', 'wiring']),
     );
-    expect(resolved.steps.length).toBeGreaterThan(5);
-    expect(resolved.pieces.length).toBeGreaterThan(0);
+    expect(resolved.steps.length).toBeGreaterThan(3);
     expect(resolved.facts.length).toBeGreaterThan(3);
+    for (const piece of resolved.pieces) expect(piece.count).toBeGreaterThan(0);
+  });
+  test('it resolves and draws with nothing chosen, without a number that is none', () => {
+    const resolved = form.resolve(defaults, context);
+    expect(JSON.stringify({ ...resolved, array: null })).not.toMatch(/null,null|NaN/);
+    expect(JSON.stringify(form.draw(defaults, context))).not.toContain('null');
+    expect(resolved.findings.some(({ severity }) => severity === 'unknown')).toBe(true);
   });
   test('every field names a parameter, every handle a measured field', () => {
-    const names = Object.keys(parameters as object);
+    const names = Object.keys(defaults as object);
     for (const { parameter } of form.fields) expect(names).toContain(parameter);
+    expect(form.fields.map(({ parameter }) => parameter).toSorted()).toEqual(names.toSorted());
     const measured = form.fields
       .filter(({ kind }) => kind === 'quantity')
       .map(({ parameter }) => parameter);
-    const handles = form.draw(parameters, context).views.flatMap((view) => view.handles);
+    const handles = form.draw(defaults, context).views.flatMap((view) => view.handles);
     expect(handles.length).toBeGreaterThan(0);
     for (const { parameter } of handles) expect(measured).toContain(parameter);
+  });
+  test('facts and findings have ids of their own', () => {
+    const { facts, findings } = form.resolve(parameters, context);
+    for (const list of [facts, findings]) {
+      const ids = list.map(({ id }) => id);
+      expect(new Set(ids).size).toBe(ids.length);
+    }
+  });
+  test('steps end as they must: looked over, powered up behind the gate, checked warm, metered', () => {
+    const titles = form.resolve(parameters, context).steps.map(({ title }) => title);
+    if (form.id === 'plain-source') return expect(titles.at(-1)).toBe('Meter it');
+    const at = (words: string) => titles.findIndex((title) => title.includes(words));
+    const order = ['looked over', 'First power-up', 'Warm checks', 'Meter it'].map(at);
+    expect(order).not.toContain(-1);
+    expect(order).toEqual(order.toSorted((a, b) => a - b));
+  });
+});
+
+describe.each([...ACCESSORIES.values()])('accessory $id', (accessory) => {
+  const document = nightFerry();
+  const clerk = document.builds[0]!;
+  const { context } = sceneOf(document, clerk);
+  const base = FORMS.get('bulb-ring')!.resolve(clerk.parameters, context);
+
+  test('its defaults are valid, it draws, it says what to do', () => {
+    const parameters = accessory.defaults();
+    expect(readParameters(accessory, parameters).ok).toBe(true);
+    const attached = accessory.attach(parameters, base, context);
+    expect(attached.view.shapes.length).toBeGreaterThan(0);
+    expect(attached.steps.length).toBeGreaterThan(0);
+    expect(attached.facts.length).toBeGreaterThan(0);
+    expect(JSON.stringify(attached)).not.toContain('NaN');
+  });
+  test('every field and handle names a parameter of its own', () => {
+    const names = Object.keys(accessory.defaults() as object);
+    expect(accessory.fields.map(({ parameter }) => parameter).toSorted()).toEqual(names.toSorted());
+    const { handles } = accessory.attach(accessory.defaults(), base, context).view;
+    for (const { parameter } of handles) expect(names).toContain(parameter);
   });
 });

@@ -108,7 +108,9 @@ describe('edits', () => {
   });
   test('taking a shot away takes its builds along', () => {
     const made = edit(demo, 'remove', (draft) => removeShotInPlace(draft, demo.shots[0]!.id))!;
-    expect(made.document.builds).toHaveLength(2);
+    const own = demo.builds.filter(({ shotId }) => shotId === demo.shots[0]!.id);
+    expect(own.length).toBeGreaterThan(1);
+    expect(made.document.builds).toHaveLength(demo.builds.length - own.length);
     expect(readDocument(JSON.parse(JSON.stringify(made.document))).ok).toBe(true);
   });
 });
@@ -117,11 +119,11 @@ test('a blank production with a blank shot is a valid document', () => {
   const blank = blankProduction({ production: 'p', circuit: 'c' }, 'New', 'na-120-60', 'USD');
   blank.shots.push(blankShot('s', 'First'));
   expect(readDocument(JSON.parse(JSON.stringify(blank))).ok).toBe(true);
-  expect(summarise(blank)).toBe('1 shot, 0 builds, 0 bulbs, 0 parts, 0 fixtures');
+  expect(summarise(blank)).toBe('1 shot, 0 builds, 0 bulbs, 0 units, 0 parts, 0 fixtures');
 });
 
 test('the published JSON Schema is the one the code validates with', () => {
-  const published = JSON.parse(readFileSync('docs/schema/production-v1.schema.json', 'utf8'));
+  const published = JSON.parse(readFileSync('docs/schema/production-v2.schema.json', 'utf8'));
   expect(published).toEqual(JSON.parse(JSON.stringify(z.toJSONSchema(productionSchema))));
 });
 

@@ -1,4 +1,5 @@
 import type * as z from 'zod/mini';
+import { ACCESSORIES } from '../accessories';
 import { FORMS, readParameters } from '../forms';
 import { accept, refuse, type Problem, type Result } from '../result';
 import { migrate } from './migrations';
@@ -79,6 +80,10 @@ function doubledIds(document: Production): Problem[] {
     ['shelf.parts', document.shelf.parts],
     ['fixtures', document.fixtures],
     ['builds', document.builds],
+    ...document.builds.map(({ accessories }, index): [string, readonly { id: string }[]] => [
+      `builds.${index}.accessories`,
+      accessories,
+    ]),
   ];
   return lists.flatMap(([path, list]) => {
     const seen = new Set<string>();
@@ -98,15 +103,25 @@ function doubledIds(document: Production): Problem[] {
   });
 }
 
-/** Parameters of known forms must be of the right types; unknown forms are kept untouched. */
+/** Parameters of known forms and accessories must be of the right types; unknown forms are kept untouched. */
 function parameterProblems(document: Production): Problem[] {
   return document.builds.flatMap((build, index) => {
-    const form = FORMS.get(build.form);
-    const read = form && readParameters(form, build.parameters, wording);
-    if (!read || read.ok) return [];
-    return read.problems.map((problem) => ({
-      ...problem,
-      path: `builds.${index}.parameters.${problem.path}`,
-    }));
+    const at = `builds.${index}`;
+    return [
+      ...typeProblems(FORMS.get(build.form), build.parameters, `${at}.parameters`),
+      ...build.accessories.flatMap(({ kind, parameters }, k) =>
+        typeProblems(ACCESSORIES.get(kind), parameters, `${at}.accessories.${k}.parameters`),
+      ),
+    ];
   });
+}
+
+function typeProblems(
+  owner: Parameters<typeof readParameters>[0] | undefined,
+  parameters: unknown,
+  path: string,
+): Problem[] {
+  const read = owner && readParameters(owner, parameters, wording);
+  if (!read || read.ok) return [];
+  return read.problems.map((problem) => ({ ...problem, path: `${path}.${problem.path}` }));
 }

@@ -1,4 +1,6 @@
 import { nightFerry } from '@/demo/nightFerry';
+import { ACCESSORIES } from '../accessories';
+import { FORMS } from '../forms';
 import { edit } from '../document/edit';
 import type { Production } from '../document/production';
 import { evaluate, type Readouts } from './evaluate';
@@ -20,9 +22,12 @@ describe('Night Ferry', () => {
   const warm = readouts(demo, 'warm-ring');
   const stamp = readouts(demo, 'stamp-ring');
 
-  test('seven shots, three builds, at least six fixtures', () => {
+  test('seven shots, every form at least once, at least six fixtures', () => {
     expect(demo.shots).toHaveLength(7);
-    expect(demo.builds).toHaveLength(3);
+    expect(new Set(demo.builds.map(({ form }) => form))).toEqual(new Set(FORMS.keys()));
+    expect(new Set(demo.builds.map(({ shotId }) => shotId)).size).toBe(7);
+    const carried = demo.builds.flatMap(({ accessories }) => accessories.map(({ kind }) => kind));
+    expect(new Set(carried)).toEqual(new Set(ACCESSORIES.keys()));
     expect(demo.fixtures.length).toBeGreaterThanOrEqual(6);
   });
   test('the nine rungs in order, each with formula, numbers, source and origin', () => {

@@ -61,7 +61,7 @@ export function cutSticks(
 }
 
 const lowerBound = (sizes: readonly number[], room: number): number =>
-  Math.ceil(sizes.reduce((sum, size) => sum + size, 0) / room - HAIR);
+  Math.max(0, Math.ceil(sizes.reduce((sum, size) => sum + size, 0) / room - HAIR));
 
 function barOf(
   pieces: number[],

@@ -119,24 +119,21 @@ describe('needs and mass', () => {
     bulbRing.resolve({ ...clerk, ...over }, context);
   const need = (id: string, over: Partial<BulbRing> = {}) =>
     resolved(over).needs.find(({ item }) => item.id === id)?.quantity;
-  test('bulbs and sockets by the seat, one plug, half a sheet where two squares fit', () => {
+  test('bulbs and sockets by the seat, one plug; boards follow from the pieces', () => {
     expect(need('globe-g45-3')).toBe(16);
     expect(need('socket-e27')).toBe(16);
     expect(need('plug-16')).toBe(1);
-    expect(need('mdf-6')).toBe(1);
-    const ply = document.shelf.parts.find(({ id }) => id === 'ply-9')!.id;
-    expect(need('ply-9', { boardPartId: ply })).toBe(1 / 2);
   });
   test('paint: two coats of π·(R² − r²) at 10 m² a litre', () => {
     expect(need('emulsion')).toBeCloseTo((2 * Math.PI * (0.25 - 0.1225)) / 10, 12);
   });
-  test('skirt cloth: π·Ø and a seam, in as many strips as the bolt is wide', () => {
+  test('skirt cloth: π·Ø and a seam long, as deep as the skirt', () => {
     const skirtPartId = document.shelf.parts.find(({ id }) => id === 'skirt-black')!.id;
-    expect(need('skirt-black', { skirtDepthM: 0.3, skirtPartId })).toBeCloseTo(
-      (Math.PI + 0.05) / 4,
-      12,
-    );
-    expect(need('skirt-black', { skirtDepthM: 0, skirtPartId })).toBeUndefined();
+    const { pieces } = resolved({ skirtDepthM: 0.3, skirtPartId });
+    const skirt = pieces.find(({ kind }) => kind === 'cloth')!;
+    expect(skirt).toMatchObject({ partId: skirtPartId, heightM: 0.3, count: 1 });
+    expect(skirt.kind === 'cloth' && skirt.widthM).toBeCloseTo(Math.PI + 0.05, 12);
+    expect(resolved({ skirtDepthM: 0 }).pieces.some(({ kind }) => kind === 'cloth')).toBe(false);
   });
   test('mass by hand: board, bulbs, sockets, cord', () => {
     const board = Math.PI * (0.25 - 0.1225) * 0.006 * 750;

@@ -111,6 +111,7 @@ export function resolve(lamp: ClampLamp, context: FormContext): ResolvedBuild {
           'temperature',
         ),
         fact('mouth', 'Mouth', mouthM2, 'π·R²', 'area'),
+        fact('reflector', 'Reflector Ø', lamp.reflectorM, 'as set'),
       ],
       findings: [
         ...notChosen('clamp-lamp', [

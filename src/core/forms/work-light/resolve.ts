@@ -75,6 +75,7 @@ export function resolve(light: WorkLight, context: FormContext): ResolvedBuild {
       facts: [
         ...doorFacts(doors, light.faceW, light.faceH),
         fact('top-hinge', 'Top leaf, hinge edge', light.faceW, 'width of the face'),
+        fact('face', 'Face', light.faceW * light.faceH, 'width × height', 'area'),
         fact('hinges', 'Hinges', 8, 'two a leaf', 'count'),
         ...(bounced
           ? [fact('bounce-loss', 'The bounce keeps', rho, 'reflectance of the surface', 'ratio')]
