@@ -7,7 +7,9 @@ import {
 } from './emitter';
 import { illuminanceLx } from './illuminance';
 
-const PATCHES = 12;
+/** Patches along the longer side, and the most points along a side of each. */
+const PATCHES = 8;
+const MOST_POINTS = 4;
 
 /** Every emitter's light that returns from the surfaces, as Lambertian patches. */
 export function returnedLight(
@@ -22,26 +24,34 @@ export function returnedLight(
 }
 
 /**
- * A rectangle's returned light: the illuminance at the middle of each patch times its area and ρ.
- * Emitters nearer than half a patch make their patch too bright, so that the sum is kept to the
- * light that was sent.
+ * A rectangle's returned light: the mean illuminance over each patch times its area and ρ. The nearer
+ * the lamps, the more points a patch is read at; what the reading still overshoots is taken back, so
+ * that no more comes than was sent.
  */
 function rectangleReturn(emitters: readonly Emitter[], surface: RectangleSurface): Emitter[] {
   const { widthM, depthM, heightM, reflectance } = surface;
   const field = packEmitters(emitters);
   const columns = widthM >= depthM ? PATCHES : Math.max(2, Math.round((PATCHES * widthM) / depthM));
   const rows = widthM >= depthM ? Math.max(2, Math.round((PATCHES * depthM) / widthM)) : PATCHES;
-  const patchM2 = (widthM * depthM) / (columns * rows);
-  const lit: { at: readonly [number, number, number]; arrivingLm: number }[] = [];
-  for (let row = 0; row < rows; row++)
-    for (let column = 0; column < columns; column++) {
+  const [w, d] = [widthM / columns, depthM / rows];
+  const nearestM = Math.min(...emitters.map(({ positionM }) => positionM[2] - heightM));
+  const points = Math.min(MOST_POINTS, Math.max(1, Math.ceil((2 * Math.max(w, d)) / nearestM)));
+  const lit = Array.from({ length: columns * rows }, (_, k) => {
+    const [x, y] = [(k % columns) * w - widthM / 2, Math.floor(k / columns) * d - depthM / 2];
+    let sum = 0;
+    for (let p = 0; p < points * points; p++) {
       const at = [
-        ((column + 0.5) / columns - 0.5) * widthM,
-        ((row + 0.5) / rows - 0.5) * depthM,
+        x + (((p % points) + 0.5) / points) * w,
+        y + ((Math.floor(p / points) + 0.5) / points) * d,
         heightM,
       ] as const;
-      lit.push({ at, arrivingLm: illuminanceLx(field, at, [0, 0, 1]) * patchM2 });
+      sum += illuminanceLx(field, at, [0, 0, 1]);
     }
+    return {
+      at: [x + w / 2, y + d / 2, heightM] as const,
+      arrivingLm: (sum / points ** 2) * w * d,
+    };
+  });
   const arriving = lit.reduce((sum, patch) => sum + patch.arrivingLm, 0);
   const sent = emitters.reduce((sum, emitter) => sum + emitter.luminousFluxLm, 0);
   const keep = arriving > sent ? sent / arriving : 1;

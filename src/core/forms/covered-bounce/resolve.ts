@@ -1,3 +1,4 @@
+import { stackLayers } from '../../light/mouth';
 import { FINISHES } from '../../materials/finish';
 import type { FormContext } from '../form';
 import { fact, resolved } from '../kit/build';
@@ -90,9 +91,16 @@ export function resolve(bounce: Bounce, context: FormContext): ResolvedBuild {
         heightM: bounce.heightM,
         heightOverBackM: bounce.drapeOutM,
         layers: layers.map(layerOf),
-        // The drape's sides count as wall: what leaves by them is spill, not light at the subject.
-        cavity: { areaM2: 2 * faceM2 + sidesM2, reflectance: FINISHES[bounce.finish].reflectance },
-        directShare: spread.class === 'tube' ? 0.35 : 0,
+        // The drape's sides are wall that mostly lets go: what leaves by them is spill.
+        cavity: {
+          areaM2: 2 * faceM2 + sidesM2,
+          reflectance:
+            (faceM2 * FINISHES[bounce.finish].reflectance +
+              sidesM2 * stackLayers(layers.map(layerOf)).backReflectance) /
+            (faceM2 + sidesM2),
+        },
+        // Round tubes send a third straight at the drape, shaded ones nothing [typ].
+        directShare: bounce.facing === 'round' ? 0.35 : 0,
       },
       enclosure: {
         areaM2: 2 * faceM2 + sidesM2,

@@ -14,7 +14,7 @@ export const stripRingParameters = defineParameters({
   }),
   lensDiameterM: length('Lens to clear', 'Board', { start: 0.09, min: 0, max: 0.4, step: 0.001 }),
   ...tapeParameters(5),
-  rowPitchM: length('Row pitch', 'Tape', { start: 0.011, min: 0.003, max: 0.2, step: 0.001 }),
+  rowPitchM: length('Row pitch', 'Tape', { start: 0.01, min: 0.003, max: 0.2, step: 0.001 }),
   startAt: choice('Starts', 'Tape', [
     ['inside', 'at the inside'],
     ['outside', 'at the outside'],
