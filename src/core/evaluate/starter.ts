@@ -11,7 +11,7 @@ function penalty(document: Production, buildId: string): number {
   const found = resolveScene(scene);
   if (!found) return Infinity;
   const { findings, groups } = found.resolved;
-  const weigh = { stop: 1e6, look: 100, unknown: 300, ok: 0 } as const;
+  const weigh = { stop: 1e6, look: 30, unknown: 300, ok: 0 } as const;
   const judged = findings.reduce((sum, { severity }) => sum + weigh[severity], 0);
   const shift = groups.reduce(
     (sum, { unit }) => sum + Math.abs(mired(unit.cctK.value) - mired(scene.shot.cctK)),

@@ -1,0 +1,261 @@
+import { nightFerry } from '@/demo/nightFerry';
+import { coneBlank } from '../forms/kit/development';
+import { INCH, made } from '../forms/testing';
+import type { Accessory } from '../document/accessory';
+import type { StickPiece } from '../forms/resolved';
+import { evaluate } from '../evaluate/evaluate';
+import { edit } from '../document/edit';
+import { attachAll } from './attach';
+import { ACCESSORIES } from './index';
+
+const on = (
+  buildId: string,
+  kind: string,
+  over: Record<string, unknown> = {},
+  formOver: Record<string, unknown> = {},
+) => {
+  const { resolved, context } = made(buildId, formOver);
+  const accessory = ACCESSORIES.get(kind)!;
+  const parameters = { ...(accessory.defaults() as object), ...over };
+  const attached = accessory.attach(parameters, resolved, context);
+  return {
+    ...attached,
+    base: resolved,
+    fact: (id: string) => attached.facts.find((each) => each.id === id)?.value,
+    severity: (id: string) => attached.findings.find((each) => each.id === id)?.severity,
+    need: (id: string) => attached.needs.find(({ item }) => item.id === id)?.quantity,
+  };
+};
+
+describe('pipe stand', () => {
+  test('2 × 10 in, 4 × 7 in and 2 × 24 in (handbook check value)', () => {
+    const { pieces } = on('clerk-pan', 'pipe-stand', {
+      pipePartId: 'pipe-20',
+      uprightM: 24 * INCH,
+      footPieceM: 7 * INCH,
+      crossPieceM: 10 * INCH,
+    });
+    const list = (pieces as StickPiece[]).map(({ lengthM, count }) => [
+      Math.round(lengthM / INCH),
+      count,
+    ]);
+    expect(list).toEqual([
+      [24, 2],
+      [10, 2],
+      [7, 4],
+    ]);
+  });
+  test('tip-over: moments about the edge of the foot', () => {
+    const stand = on('clerk-pan', 'pipe-stand', { pipePartId: 'pipe-20' });
+    const height = 0.61 + stand.base.folded.heightM / 2;
+    const holds = (stand.base.massKg + stand.massKg) * 9.81 * 0.178;
+    expect(stand.fact('sandbag')).toBeCloseTo(
+      Math.max(0, (15 * height - holds) / (9.81 * 0.178)),
+      9,
+    );
+    expect(stand.severity('stand.tip')).toBe('look');
+  });
+  test('a wide foot stands, a mast on a narrow one is a stop', () => {
+    expect(
+      on('clerk-pan', 'pipe-stand', { footPieceM: 1, pipePartId: 'pipe-20' }).severity('stand.tip'),
+    ).toBe('ok');
+    expect(
+      on('clerk-pan', 'pipe-stand', { uprightM: 3, footPieceM: 0.1 }).severity('stand.tall'),
+    ).toBe('stop');
+    expect(on('clerk-pan', 'pipe-stand').severity('stand.no-pipe')).toBe('unknown');
+  });
+});
+
+describe('hood', () => {
+  const hood = (over: Record<string, unknown>, form: Record<string, unknown> = {}) =>
+    on('clerk-pan', 'hood', { boardPartId: 'foam-core-big', ...over }, form);
+  test('a cylinder is a rectangle π·Ø long, and the overlap', () => {
+    const { pieces, fact } = hood({ shape: 'cylinder', lengthM: 0.2 });
+    expect(pieces[0]).toMatchObject({
+      widthM: expect.closeTo(Math.PI * 0.356 + 0.02, 9),
+      heightM: 0.2,
+    });
+    expect(fact('blank')).toBeCloseTo(Math.PI * 0.356 + 0.02, 9);
+  });
+  test('a cone is an annular sector: radii and angle of the development', () => {
+    const { fact, pieces } = hood({ shape: 'cone', mouthDiameterM: 0.5, lengthM: 0.2 });
+    const blank = coneBlank(0.356, 0.5, 0.2)!;
+    expect(fact('inner')).toBeCloseTo(blank.innerRadiusM, 12);
+    expect(fact('outer')).toBeCloseTo(blank.outerRadiusM, 12);
+    expect(fact('angle')).toBeCloseTo(blank.angleRad, 12);
+    const arcs =
+      pieces[0]!.kind === 'sheet' ? pieces[0]!.shapes.filter(({ kind }) => kind === 'arc') : [];
+    expect(arcs).toHaveLength(2);
+  });
+  test('the sector’s board is as large as the cone’s wall and the tab', () => {
+    const { pieces } = hood({ shape: 'cone', mouthDiameterM: 0.5, lengthM: 0.2, overlapM: 0 });
+    const slant = Math.hypot(0.2, 0.072);
+    const wall = Math.PI * (0.178 + 0.25) * slant;
+    expect(pieces[0]!.kind === 'sheet' && pieces[0]!.areaM2).toBeCloseTo(wall, 9);
+  });
+  test('a cone as wide as its base is a cylinder, and told so', () => {
+    const { severity, pieces } = hood({ shape: 'cone', mouthDiameterM: 0.356 });
+    expect(severity('hood.cylinder')).toBe('stop');
+    expect(
+      pieces[0]!.kind === 'sheet' && pieces[0]!.shapes.some(({ kind }) => kind === 'arc'),
+    ).toBe(false);
+  });
+  test('no light beyond the line from rim to rim', () => {
+    const { fact } = hood({ shape: 'cylinder', lengthM: 0.356 });
+    expect(fact('cut-off')).toBeCloseTo(Math.PI / 4, 9);
+  });
+  test('board round hot lamps is refused', () => {
+    expect(on('warm-ring', 'hood').severity('hood.hot')).toBe('stop');
+    expect(hood({}).severity('hood.hot')).toBeUndefined();
+  });
+});
+
+describe('grid', () => {
+  test('cut-off atan(cell/depth), open area (1 − t/cell)² (handbook 04)', () => {
+    const { fact } = on('cabin-box', 'grid', {
+      boardPartId: 'foam-core-5',
+      cellM: 0.05,
+      depthM: 0.1,
+    });
+    expect(fact('cut-off')).toBeCloseTo(Math.atan(0.5), 9);
+    expect(fact('open')).toBeCloseTo((1 - 0.005 / 0.05) ** 2, 9);
+  });
+  test('strips and slots of a 60 cm front with 5 cm cells: eleven each way, eleven slots', () => {
+    const { pieces, fact } = on('cabin-box', 'grid', { boardPartId: 'foam-core-5', cellM: 0.05 });
+    expect(fact('strips')).toBe(22);
+    expect(pieces.map(({ count }) => count)).toEqual([11, 11]);
+    const slots = pieces[0]!.kind === 'sheet' ? pieces[0]!.shapes.length - 1 : 0;
+    expect(slots).toBe(11);
+  });
+  test('a thousand strips are refused and not drawn', () => {
+    const { severity, view } = on('deck-sky', 'grid', { cellM: 0.005 });
+    expect(severity('grid.many')).toBe('stop');
+    expect(view.shapes.length).toBeLessThan(900);
+  });
+});
+
+describe('skirt and flag', () => {
+  test('all round a 60 × 60 front: 2.4 m and hems', () => {
+    const { fact, pieces } = on('cabin-box', 'skirt', { depthM: 0.3 });
+    expect(fact('skirt-length')).toBeCloseTo(2.4, 9);
+    expect(pieces[0]).toMatchObject({
+      widthM: expect.closeTo(2.46, 9),
+      heightM: expect.closeTo(0.36, 9),
+    });
+  });
+  test('a flag on one side', () => {
+    expect(on('sky-bank', 'skirt', { sides: 'left' }).fact('skirt-length')).toBeCloseTo(1.2, 9);
+  });
+  test('cloth and hot lamps', () =>
+    expect(on('warm-ring', 'skirt').severity('skirt.hot')).toBe('stop'));
+});
+
+describe('mount', () => {
+  test('load on each point, against what its kind bears', () => {
+    const light = on('clerk-ring', 'mount');
+    expect(light.fact('mount-load')).toBeCloseTo(light.base.massKg, 9);
+    expect(light.severity('mount.load')).toBe('ok');
+    expect(on('clerk-ring', 'mount', { kind: 'shoe' }).severity('mount.load')).toBe('stop');
+    expect(on('clerk-ring', 'mount', { kind: 'shoe', points: 5 }).severity('mount.load')).toBe(
+      'ok',
+    );
+  });
+  test('over people: a bond at every point', () => {
+    const hung = on('clerk-ring', 'mount', { overhead: 'yes', points: 2 });
+    expect(hung.need('safety-bond')).toBe(2);
+    expect(hung.severity('mount.overhead')).toBe('look');
+    expect(on('clerk-ring', 'mount').need('safety-bond')).toBeUndefined();
+  });
+});
+
+test('stiffener: size less both ends, a screw every 15 cm', () => {
+  const { pieces, need } = on('sky-bank', 'stiffener', { stickPartId: 'batten-20', bars: 2 });
+  expect(pieces[0]).toMatchObject({
+    kind: 'stick',
+    count: 2,
+    lengthM: expect.closeTo(1.3 - 0.06, 9),
+  });
+  expect(need('screw')).toBe(2 * Math.ceil(1.24 / 0.15 + 1));
+});
+
+describe('pulley set', () => {
+  test('load and rope', () => {
+    const hoist = on('deck-sky', 'pulley-set', { points: 4, heightM: 4, spareM: 2 });
+    expect(hoist.fact('rope')).toBe(4 * 10);
+    expect(hoist.fact('hang-load')).toBeCloseTo((hoist.base.massKg / 4) * 1.33, 9);
+    expect(hoist.need('safety-bond')).toBe(4);
+  });
+  test('more hang load than the points bear', () => {
+    expect(on('deck-sky', 'pulley-set', { points: 1, limitKg: 5 }).severity('hoist.load')).toBe(
+      'stop',
+    );
+    expect(on('deck-sky', 'pulley-set').severity('hoist.load')).toBe('ok');
+  });
+});
+
+describe('carrying', () => {
+  const { resolved, context } = made('clerk-pan');
+  const accessory = (
+    id: string,
+    kind: string,
+    parameters: unknown = ACCESSORIES.get(kind)?.defaults() ?? {},
+  ): Accessory => ({ id, kind, parameters }) as Accessory;
+  test('mass, pieces, needs and facts are added; ids keep apart', () => {
+    const both = attachAll(resolved, [accessory('a', 'mount'), accessory('b', 'mount')], context);
+    expect(both.resolved.massKg).toBeCloseTo(resolved.massKg + 0.6, 9);
+    const facts = both.resolved.facts.map(({ id }) => id);
+    expect(new Set(facts).size).toBe(facts.length);
+    const findings = both.resolved.findings.map(({ id }) => id);
+    expect(new Set(findings).size).toBe(findings.length);
+    expect(both.views.map(({ id }) => id)).toEqual(['accessory-a', 'accessory-b']);
+  });
+  test('a later one sees what the earlier ones weigh', () => {
+    const one = attachAll(resolved, [accessory('m', 'mount')], context).resolved;
+    const hung = attachAll(
+      resolved,
+      [accessory('s', 'stiffener'), accessory('m', 'mount')],
+      context,
+    ).resolved;
+    expect(hung.massKg).toBeGreaterThanOrEqual(one.massKg);
+  });
+  test('its steps come before the light is mounted', () => {
+    const { steps } = attachAll(resolved, [accessory('h', 'hood')], context).resolved;
+    const titles = steps.map(({ title }) => title);
+    expect(titles.indexOf('Cut, roll and fit the hood')).toBeLessThan(
+      titles.findIndex((title) => title.startsWith('Mount')),
+    );
+  });
+  test('handles and findings wear its id, so that they meet no parameter of the form', () => {
+    const { resolved: carried, views } = attachAll(resolved, [accessory('h1', 'hood')], context);
+    for (const { parameter } of views[0]!.handles) expect(parameter).toMatch(/^h1\./);
+    expect(carried.findings.find(({ id }) => id === 'hood.light.h1')!.where.field).toBe(
+      'h1.lining',
+    );
+  });
+  test('an unknown one, or one that does not fit, is kept and said', () => {
+    for (const odd of [accessory('x', 'teleporter'), accessory('x', 'grid', { cellM: 'wide' })]) {
+      const { resolved: carried, views } = attachAll(resolved, [odd], context);
+      expect(carried.findings.map(({ id }) => id)).toContain('accessory.unknown.x');
+      expect(carried.pieces).toEqual(resolved.pieces);
+      expect(views).toEqual([]);
+    }
+  });
+  test('a grid on a pan is priced and cut with it', () => {
+    const document = nightFerry();
+    const changed = edit(document, '', (draft) => {
+      draft.builds
+        .find(({ id }) => id === 'clerk-pan')!
+        .accessories.push({
+          ...accessory('g', 'grid'),
+          parameters: { cellM: 0.05, depthM: 0.05, boardPartId: 'foam-core-5' } as never,
+        });
+    })!.document;
+    const [before, after] = [document, changed].map((doc) => {
+      const found = evaluate(doc, 'clerk-pan');
+      return found.ok ? found.value : null;
+    });
+    expect(after!.pieces.length).toBe(before!.pieces.length + 2);
+    expect(after!.purchase.fullMinor).toBeGreaterThan(before!.purchase.fullMinor);
+    expect(after!.drawing!.views.length).toBe(before!.drawing!.views.length + 1);
+  });
+});

@@ -1,0 +1,273 @@
+import DxfParser from 'dxf-parser';
+import Papa from 'papaparse';
+import { nightFerry } from '@/demo/nightFerry';
+import { evaluate } from '@/core/evaluate/evaluate';
+import type { SheetPiece } from '@/core/forms/resolved';
+import { buildFile, FILE_NAMES } from './buildFile';
+import { spreadOut } from './flat';
+import { PAPERS, plain, POINTS_PER_MM } from './paper';
+import { readPdf } from './testing/readPdf';
+import { MOST_PAGES, tilesOf } from './templates';
+
+// Reading a whole pack back takes a second; on a busy machine several.
+jest.setTimeout(60_000);
+
+const document = nightFerry();
+const file = async (build: string, name: (typeof FILE_NAMES)[number]) => {
+  const made = await buildFile(document, build, name);
+  if (!made) throw new Error(`no ${name} of ${build}`);
+  return made;
+};
+const pieces = (build: string) => {
+  const found = evaluate(document, build);
+  if (!found.ok) throw new Error('a build');
+  return found.value.pieces;
+};
+const flat = (build: string) =>
+  pieces(build).filter((piece): piece is SheetPiece => piece.kind === 'sheet');
+
+interface DxfEntity {
+  type: string;
+  layer: string;
+  vertices?: { x: number; y: number }[];
+  center?: { x: number; y: number };
+  radius?: number;
+  startAngle?: number;
+  endAngle?: number;
+  shape?: boolean;
+}
+const parsed = async (build: string) => {
+  const { body } = await file(build, 'pieces.dxf');
+  const dxf = new DxfParser().parseSync(String(body));
+  return dxf as unknown as {
+    entities: DxfEntity[];
+    header: Record<string, unknown>;
+    tables: { layer: { layers: object } };
+  };
+};
+
+describe('DXF, read back with an independent parser', () => {
+  test('millimetres, and a layer for each tool', async () => {
+    const { header, tables } = await parsed('cabin-box');
+    expect(header.$INSUNITS).toBe(4);
+    expect(Object.keys(tables.layer.layers)).toEqual(
+      expect.arrayContaining(['cut', 'score', 'drill', 'mark']),
+    );
+  });
+  test('the ring: outer and inner cut of 500 and 350 mm, sixteen holes of 25 mm, one socket circle', async () => {
+    const { entities } = await parsed('clerk-ring');
+    const radii = (layer: string) =>
+      entities
+        .filter(({ type, layer: on }) => type === 'CIRCLE' && on === layer)
+        .map(({ radius }) => radius);
+    expect(radii('cut')).toEqual([500, 350]);
+    expect(radii('drill')).toEqual(Array(16).fill(12.5));
+    expect(radii('mark')).toEqual([425]);
+  });
+  test('the box: trapezoids of 600 and 200 by the true slant', async () => {
+    const { entities } = await parsed('cabin-box');
+    const [top] = entities.filter(({ type }) => type === 'LWPOLYLINE');
+    const xs = top!.vertices!.map(({ x }) => x);
+    const ys = top!.vertices!.map(({ y }) => y);
+    expect(Math.max(...xs) - Math.min(...xs)).toBeCloseTo(600, 6);
+    expect(Math.max(...ys) - Math.min(...ys)).toBeCloseTo(403.113, 2);
+    expect(top!.shape).toBe(true);
+  });
+  test('the hood: both arcs with the opening angle of the developed cone', async () => {
+    const { entities } = await parsed('clerk-pan');
+    const arcs = entities.filter(({ type }) => type === 'ARC');
+    expect(arcs).toHaveLength(2);
+    const [base, mouth, length] = [0.356, 0.5, 0.2];
+    const slant = Math.hypot(length, (mouth - base) / 2);
+    const turn = (2 * Math.PI * ((mouth - base) / 2)) / slant;
+    const radii = arcs.map(({ radius }) => radius!).toSorted((a, b) => b - a);
+    expect(radii[0]).toBeCloseTo(((slant * mouth) / (mouth - base)) * 1000, 3);
+    expect(radii[1]).toBeCloseTo(((slant * base) / (mouth - base)) * 1000, 3);
+    for (const { startAngle, endAngle } of arcs)
+      expect(endAngle! - startAngle!).toBeCloseTo(turn, 6);
+  });
+  test.each(document.builds.map(({ id }) => id))(
+    '%s: every cut of every flat piece is there',
+    async (id) => {
+      const { entities } = await parsed(id);
+      const shapes = flat(id).flatMap((piece) =>
+        piece.shapes.filter(
+          ({ layer, kind }) => ['cut', 'score', 'drill', 'mark'].includes(layer) && kind !== 'text',
+        ),
+      );
+      expect(entities.filter(({ type }) => type !== 'TEXT')).toHaveLength(shapes.length);
+    },
+  );
+});
+
+describe('SVG', () => {
+  test('one user unit is one millimetre, layers are groups', async () => {
+    const svg = String((await file('clerk-ring', 'pieces.svg')).body);
+    const { widthM, heightM } = spreadOut(pieces('clerk-ring'));
+    expect(svg).toContain(`width="${widthM * 1000 + 10}mm"`);
+    expect(svg).toContain(`viewBox="0 0 ${widthM * 1000 + 10} ${heightM * 1000 + 10}"`);
+    for (const layer of ['cut', 'score', 'drill', 'mark'])
+      expect(svg).toContain(`<g id="${layer}"`);
+    expect(svg.match(/r="12.5"/g)).toHaveLength(16);
+  });
+  test('names with signs are written safely', async () => {
+    const named = structuredClone(document);
+    named.builds[0]!.name = 'Ring <b> & "co"';
+    const made = await buildFile(named, 'clerk-ring', 'pieces.svg');
+    expect(String(made!.body)).toContain('Ring &lt;b> &amp; &quot;co&quot;');
+    expect(made!.name).toBe('night-ferry_ring-b-co_pieces.svg');
+  });
+});
+
+describe('CSV', () => {
+  const read = async (build: string, name: 'cut-list.csv' | 'shopping.csv') => {
+    const text = String((await file(build, name)).body);
+    expect(text.startsWith('\ufeff')).toBe(true);
+    return Papa.parse<Record<string, string>>(text.slice(1).trim(), { header: true });
+  };
+  test('the cut list in millimetres', async () => {
+    const { data, errors } = await read('cabin-box', 'cut-list.csv');
+    expect(errors).toEqual([]);
+    expect(data[0]).toMatchObject({
+      piece: 'Top and bottom',
+      count: '2',
+      length_mm: '600',
+      width_mm: '403.1',
+    });
+  });
+  test('the shopping list adds up to the readout', async () => {
+    const { data } = await read('deck-sky', 'shopping.csv');
+    const found = evaluate(document, 'deck-sky');
+    const sum = data.reduce((total, row) => total + Math.round(Number(row.full) * 100), 0);
+    expect(sum).toBe(found.ok && found.value.purchase.fullMinor);
+    expect(new Set(data.map(({ currency }) => currency))).toEqual(new Set(['EUR']));
+  });
+  test('a name that a spreadsheet would run is defused', async () => {
+    const named = structuredClone(document);
+    named.shelf.bulbs.find(({ id }) => id === 'globe-g45-3')!.name = '=1+1';
+    const made = await buildFile(named, 'clerk-ring', 'shopping.csv');
+    expect(String(made!.body)).toContain("'=1+1");
+  });
+});
+
+describe('templates, read back', () => {
+  const A4 = [210, 297];
+  const LETTER = [215.9, 279.4];
+  test.each([
+    ['a4', A4],
+    ['letter', LETTER],
+  ] as const)('%s paper', (paper, [w, h]) => {
+    expect(PAPERS[paper].map((points) => points / POINTS_PER_MM)).toEqual([
+      expect.closeTo(w!, 1),
+      expect.closeTo(h!, 1),
+    ]);
+  });
+  test('tiles cover the piece and overlap', () => {
+    const { tiles, columns, rows, wMm, hMm } = tilesOf(1040, 1040, 'a4');
+    expect(tiles).toHaveLength(columns * rows);
+    const last = tiles.at(-1)!;
+    expect(last.xMm + wMm).toBeGreaterThanOrEqual(1040);
+    expect(last.yMm + hMm).toBeGreaterThanOrEqual(1040);
+    expect(tiles[1]!.xMm - tiles[0]!.xMm).toBeLessThan(wMm);
+  });
+  test('a small piece takes one page', () =>
+    expect(tilesOf(100, 100, 'letter').tiles).toHaveLength(1));
+
+  test('a one-metre ring: a page for every tile, all of one paper', async () => {
+    const pages = await readPdf((await file('clerk-ring', 'templates.pdf')).body as Buffer);
+    expect(pages).toHaveLength(tilesOf(1040, 1040, 'a4').tiles.length);
+    for (const { width, height } of pages)
+      expect([width, height]).toEqual([expect.closeTo(595.28, 1), expect.closeTo(841.89, 1)]);
+  });
+  test('true size: the check bar of every page is 100 mm within 0.1 mm', async () => {
+    const pages = await readPdf((await file('clerk-ring', 'templates.pdf')).body as Buffer);
+    for (const { lines } of pages) {
+      const bars = lines.filter(({ length, y1, y2 }) => Math.abs(y1 - y2) < 1e-6 && length > 200);
+      expect(bars.some(({ length }) => Math.abs(length / POINTS_PER_MM - 100) < 0.1)).toBe(true);
+    }
+  });
+  test('true size: a panel of 200 × 200 mm measures so within 0.2 mm', async () => {
+    // The box's back plate; its four edges lie on pages of their own or one page.
+    const sized = structuredClone(document);
+    Object.assign(sized.builds.find(({ id }) => id === 'cabin-box')!.parameters, {
+      backW: 0.18,
+      backH: 0.24,
+    });
+    const made = await buildFile(sized, 'cabin-box', 'templates.pdf');
+    const pages = await readPdf(made!.body as Buffer);
+    const page = pages.find(({ text }) => text.some((words) => words.includes('Back plate')))!;
+    const millimetres = page.lines.map(({ length }) => length / POINTS_PER_MM);
+    expect(millimetres.some((mm) => Math.abs(mm - 180) < 0.2)).toBe(true);
+    expect(millimetres.some((mm) => Math.abs(mm - 240) < 0.2)).toBe(true);
+  });
+  test('what is too big for paper is named instead', async () => {
+    const huge = structuredClone(document);
+    Object.assign(huge.builds[0]!.parameters, { outerDiameterM: 3, boardPartId: null });
+    expect(tilesOf(3040, 3040, 'a4').tiles.length).toBeGreaterThan(MOST_PAGES);
+    const pages = await readPdf(
+      (await buildFile(huge, 'clerk-ring', 'templates.pdf'))!.body as Buffer,
+    );
+    expect(pages).toHaveLength(1);
+    expect(pages[0]!.text.join(' ')).toContain('Too big to print');
+    expect(pages[0]!.text.join(' ')).toContain('Trammel');
+  });
+  test('a light without flat pieces says so', async () => {
+    const pages = await readPdf((await file('deck-sky', 'templates.pdf')).body as Buffer);
+    expect(pages[0]!.text.join(' ')).toContain('no flat pieces');
+  });
+});
+
+describe('the build pack', () => {
+  test.each(document.builds.map(({ id }) => id))(
+    '%s: drawing, lists, steps, safety page, in order',
+    async (id) => {
+      const pages = await readPdf((await file(id, 'build-pack.pdf')).body as Buffer);
+      const words = pages.map(({ text }) => text.join(' '));
+      const at = (title: string) => words.findIndex((page) => page.includes(title));
+      const order = [
+        'What it gives',
+        'Marks and lengths',
+        'Shopping',
+        'Steps, about',
+        'Before it is powered up',
+      ].map(at);
+      expect(order).not.toContain(-1);
+      expect(order).toEqual(order.toSorted((a, b) => a - b));
+      expect(words.join(' ')).toContain('Mains can kill');
+      expect(words.join(' ')).not.toMatch(/NaN|undefined|Infinity/);
+    },
+  );
+  test('every step, every finding, every line of the list is in it', async () => {
+    const found = evaluate(document, 'cabin-box');
+    if (!found.ok) throw new Error('a box');
+    const pages = await readPdf((await file('cabin-box', 'build-pack.pdf')).body as Buffer);
+    const all = pages
+      .flatMap(({ text }) => text)
+      .join(' ')
+      .replace(/\s+/g, ' ');
+    for (const { title } of found.value.steps) expect(all).toContain(plain(title));
+    for (const { title, severity } of found.value.findings)
+      if (severity !== 'ok') expect(all).toContain(plain(title));
+    for (const { name } of found.value.pieces) expect(all).toContain(plain(name));
+  });
+  test('the same design gives the same file', async () => {
+    const [a, b] = [
+      await file('cabin-box', 'build-pack.pdf'),
+      await file('cabin-box', 'build-pack.pdf'),
+    ];
+    const text = async (body: string | Buffer) =>
+      (await readPdf(body as Buffer)).map((page) => page.text);
+    expect(await text(a.body)).toEqual(await text(b.body));
+  });
+  test('on Letter as well', async () => {
+    const pages = await readPdf((await file('cabin-box', 'build-pack-letter.pdf')).body as Buffer);
+    expect(pages[0]).toMatchObject({ width: 612, height: 792 });
+  });
+});
+
+test('no such build, no such form: no file', async () => {
+  expect(await buildFile(document, 'nobody', 'cut-list.csv')).toBeNull();
+  const future = structuredClone(document);
+  Object.assign(future.builds[0]!, { form: 'from-the-future' });
+  expect(await buildFile(future, 'clerk-ring', 'build-pack.pdf')).toBeNull();
+});
