@@ -52,7 +52,7 @@ const config = [
   },
   {
     // Tests may use the demo as their sample, whichever layer they stand in.
-    files: ['**/*.test.ts'],
+    files: ['**/*.test.ts', '**/testing.ts', '**/testing/**'],
     rules: { 'import-x/no-restricted-paths': 'off' },
   },
   {

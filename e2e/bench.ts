@@ -12,7 +12,7 @@ export const test = base.extend<Given>({
     await give(((await answer.json()) as { id: string }).id);
   },
 });
-export { expect };
+export { expect, type Page };
 
 /** A rung of the ladder, and the large figure on it. */
 export const rung = (page: Page, id: string): Locator => page.locator(`[data-rung=${id}]`);
@@ -21,10 +21,19 @@ export const figure = (page: Page, id: string): Locator => rung(page, id).locato
 /** Waits until the server has everything. */
 export const kept = (page: Page) => expect(page.locator('[data-save=saved]')).toBeVisible();
 
+/** The server's page stands at once; until its code is there it takes no typing. */
+const listening = (page: Page) =>
+  page.locator('body[data-keys=heard][data-station=listening]').waitFor();
+
 /** Opens a page and waits until it listens. */
 export async function visit(page: Page, url: string) {
   await page.goto(url);
-  await page.locator('body[data-keys=heard]').waitFor();
+  await listening(page);
+}
+
+export async function reload(page: Page) {
+  await page.reload();
+  await listening(page);
 }
 
 /** The command box: a few letters and Enter. */

@@ -1,4 +1,4 @@
-import { command, expect, figure, kept, put, stored, test, visit } from './bench';
+import { command, expect, figure, kept, put, stored, test, visit, reload } from './bench';
 
 const open = (ferry: string, build = 'clerk-ring') => `/p/${ferry}/build?build=${build}`;
 
@@ -94,7 +94,7 @@ test('undo and redo survive a reload', async ({ page, ferry }) => {
   await put(page, 'Outer Ø', '80 cm');
   await put(page, 'Outer Ø', '70 cm');
   await kept(page);
-  await page.reload();
+  await reload(page);
   await expect(page.getByLabel('Outer Ø', { exact: true })).toHaveValue('70 cm');
   await page.getByRole('button', { name: /^Undo: Outer Ø/ }).click();
   await page.getByRole('button', { name: /^Undo: Outer Ø/ }).click();
@@ -112,7 +112,7 @@ test('units, theme and colour mixing', async ({ page, ferry }) => {
   await expect(figure(page, 'light')).toHaveText(/^3\d\.\d$/);
   await page.getByRole('button', { name: /^Light: Bench/ }).click();
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'set');
-  await page.reload();
+  await reload(page);
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'set');
   await expect(page.getByLabel('Outer Ø', { exact: true })).toHaveValue('40 in');
   await page.getByRole('button', { name: 'Bulbs', exact: true }).click();
@@ -144,6 +144,7 @@ test('builds: next, previous, duplicate, delete, undo; copies and circuit', asyn
   await put(page, 'Copies made at once', '3');
   await page.getByLabel('Circuit', { exact: true }).selectOption({ label: 'Hall ring B' });
   await page.keyboard.press('Escape');
+  await page.keyboard.press('6');
   await page.getByRole('button', { name: 'Shopping' }).click();
   await expect(page.getByRole('heading', { name: 'Shopping for 3 lights' })).toBeVisible();
   await expect(page.locator('[data-rung=power]')).toContainText('Hall ring B');

@@ -66,19 +66,16 @@ test('a shot without a light offers to start one, and teaches by an example', as
   ferry,
 }) => {
   await visit(page, open(ferry));
-  await page.getByRole('button', { name: /^Painted night sky/ }).click();
-  await expect(page.getByRole('textbox', { name: 'Shot', exact: true })).toHaveValue(
-    'Painted night sky',
-  );
+  await page.getByRole('button', { name: 'New shot' }).click();
+  await page.getByLabel('What do you call it?').fill('Empty pier');
+  await page.getByRole('button', { name: 'Make the shot' }).click();
+  await expect(page.getByRole('textbox', { name: 'Shot', exact: true })).toHaveValue('Empty pier');
   await page.getByRole('button', { name: /^Build/ }).click();
-  // Going to Build keeps the build at hand; the command box starts from the shot.
-  await visit(page, `/p/${ferry}/build?shot=sky`);
-  await expect(page.getByText('No light yet for “Painted night sky”')).toBeVisible();
+  await expect(page.getByText('No light yet for “Empty pier”')).toBeVisible();
+  await page.getByRole('button', { name: 'within the budget' }).click();
   await page.getByRole('button', { name: 'Start a bulb ring' }).click();
-  await expect(page.getByLabel('Build', { exact: true })).toContainText(
-    'Painted night sky bulb ring',
-  );
-  await expect(figure(page, 'light')).toHaveText('–');
+  await expect(page.getByLabel('Build', { exact: true })).toContainText('Empty pier bulb ring');
+  await expect(figure(page, 'light')).not.toHaveText('–');
 });
 
 test('budget: over it is said in money', async ({ page, ferry }) => {

@@ -3,7 +3,7 @@ import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { nightFerry } from '../src/demo/nightFerry';
-import { command, expect, kept, put, stored, test, visit } from './bench';
+import { command, expect, kept, put, stored, test, visit, reload } from './bench';
 import { answering, startServer } from './server';
 
 const folder = () => mkdtempSync(join(tmpdir(), 'jar-e2e-'));
@@ -30,7 +30,7 @@ test('kill -9 between autosaves loses nothing that was kept, and the browser bri
   const read = await (await fetch(`${origin}/api/productions/night-ferry`)).json();
   expect([0.93, 0.94]).toContain(read.document.builds[0].parameters.outerDiameterM);
   await kept(page);
-  await page.reload();
+  await reload(page);
   await expect(page.getByLabel('Outer Ø', { exact: true })).toHaveValue('94 cm');
   second.process.kill('SIGKILL');
 });
@@ -115,7 +115,7 @@ test.describe('import and export', () => {
     expect(file.suggestedFilename()).toBe('night-ferry_production.json');
     const text = readFileSync(await file.path(), 'utf8');
     await openImport(page, 'ferry.json', text);
-    await expect(page.getByRole('dialog')).toContainText('7 shots, 3 builds');
+    await expect(page.getByRole('dialog')).toContainText('7 shots, 17 builds');
     await page.getByRole('button', { name: 'Add it' }).click();
     await page.waitForURL(/\/p\/night-ferry-/);
     const id = /\/p\/([^/]+)/.exec(page.url())![1]!;
@@ -193,7 +193,11 @@ test.describe('./jar evaluate', () => {
     );
     expect(printed[0].rungs[0].value).toBeCloseTo(391.6, 1);
     const all = JSON.parse(
-      execFileSync('./jar', ['evaluate', '-'], { encoding: 'utf8', input: text }),
+      execFileSync('./jar', ['evaluate', '-'], {
+        encoding: 'utf8',
+        input: text,
+        maxBuffer: 64 * 1024 * 1024,
+      }),
     );
     expect(all).toHaveLength(3);
   });

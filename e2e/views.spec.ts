@@ -3,7 +3,7 @@ import type { Page } from '@playwright/test';
 import { expect, test, visit } from './bench';
 
 const THEMES = ['bench', 'set'] as const;
-const VIEWS = ['shot', 'shelf', 'build', 'verdict'] as const;
+const VIEWS = ['shot', 'shelf', 'build', 'cut', 'verdict'] as const;
 
 async function violations(page: Page) {
   const { violations: found } = await new AxeBuilder({ page }).analyze();
@@ -46,9 +46,34 @@ for (const theme of THEMES) {
     await expect(page.getByRole('dialog', { name: /the working/ })).toBeVisible();
     expect(await violations(page), 'working').toEqual([]);
     await page.keyboard.press('Escape');
-    for (const sheet of ['Marks and pieces', 'Shopping', 'Steps']) {
+    for (const sheet of ['Marks and pieces', 'Steps']) {
       await page.getByRole('button', { name: sheet }).click();
       expect(await violations(page), sheet).toEqual([]);
+    }
+    await page.getByRole('button', { name: 'New light' }).click();
+    await expect(page.getByRole('button', { name: 'Start a foam box' })).toBeVisible();
+    expect(await violations(page), 'gallery').toEqual([]);
+    await page.keyboard.press('Escape');
+    await page.getByRole('button', { name: /^Accessories/ }).click();
+    await expect(page.getByRole('dialog', { name: 'Accessories' })).toBeVisible();
+    expect(await violations(page), 'accessories').toEqual([]);
+    await visit(page, `/p/${ferry}/cut?build=cabin-box`);
+    await expect(page.locator('[data-plan=thorough]')).toBeVisible();
+    for (const sheet of ['Layouts', 'At the saw', 'Shopping', 'Files']) {
+      await page.getByRole('button', { name: sheet }).click();
+      expect(await violations(page), sheet).toEqual([]);
+    }
+    await visit(page, `/p/${ferry}/shelf?build=clerk-ring`);
+    for (const [sheet, name] of [
+      ['Tape, tubes, panels', /^Coated white tape/],
+      ['Materials and parts', /^Baking parchment/],
+    ] as const) {
+      await page.getByRole('button', { name: sheet }).click();
+      expect(await violations(page), sheet).toEqual([]);
+      await page.getByRole('button', { name }).click();
+      await expect(page.getByRole('dialog')).toBeVisible();
+      expect(await violations(page), `${sheet}, editor`).toEqual([]);
+      await page.keyboard.press('Escape');
     }
     await page.goto(`/p/${ferry}/shelf?build=clerk-ring`, { waitUntil: 'networkidle' });
     await page.getByRole('button', { name: /Market-stall globe/ }).click();

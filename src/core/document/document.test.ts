@@ -82,6 +82,55 @@ test('migrations are gapless, and the kept sample of version 1 still opens', () 
   ]);
 });
 
+describe('from version 1 to 2', () => {
+  const kept = JSON.parse(readFileSync('src/core/document/fixtures/version-1.json', 'utf8'));
+  const read = readDocument(structuredClone(kept));
+  if (!read.ok) throw new Error(read.problems[0]!.message);
+  const lifted = read.value;
+  test('everything that was said is kept', () => {
+    expect(lifted.builds.map(({ parameters }) => parameters)).toEqual(
+      kept.builds.map(({ parameters }: Production['builds'][number]) => parameters),
+    );
+    for (const [at, bulb] of kept.shelf.bulbs.entries())
+      expect(lifted.shelf.bulbs[at]).toMatchObject(bulb);
+    for (const [at, part] of kept.shelf.parts.entries())
+      expect(lifted.shelf.parts[at]).toMatchObject(part);
+  });
+  test('what is new starts empty or free', () => {
+    expect(lifted.shelf.units).toEqual([]);
+    for (const { accessories } of lifted.builds) expect(accessories).toEqual([]);
+    for (const { onHandCounts } of [...lifted.shelf.bulbs, ...lifted.shelf.parts])
+      expect(onHandCounts).toBe(false);
+    for (const part of lifted.shelf.parts)
+      if (part.role === 'sheet') expect(part).toMatchObject({ grain: false, offCuts: [] });
+  });
+  test('a broken old document is refused in words, not with a crash', () => {
+    for (const wrong of [
+      { ...kept, shelf: null },
+      { ...kept, shelf: { bulbs: [null], parts: 'none' } },
+      { ...kept, builds: [7] },
+    ]) {
+      const refused = readDocument(structuredClone(wrong));
+      expect(refused.ok).toBe(false);
+    }
+  });
+});
+
+test('parameters of accessories are checked, of unknown ones kept untouched', () => {
+  const pan = demo.builds.findIndex(({ id }) => id === 'clerk-pan');
+  const bad = (draft: Production) =>
+    void (draft.builds[pan]!.accessories[1]!.parameters.lengthM = 'long');
+  expect(wrong(bad)).toEqual([`builds.${pan}.accessories.1.parameters.lengthM invalid_type`]);
+  const copy = structuredClone(demo);
+  const odd = { id: 'odd', kind: 'from-the-future', parameters: { anything: true } };
+  copy.builds[pan]!.accessories.push(odd as never);
+  const read = readDocument(JSON.parse(JSON.stringify(copy)));
+  expect(read.ok && read.value.builds[pan]!.accessories.at(-1)).toEqual(odd);
+  const twice = (draft: Production) =>
+    void draft.builds[pan]!.accessories.push({ ...draft.builds[pan]!.accessories[0]! });
+  expect(wrong(twice)).toEqual([`builds.${pan}.accessories.2.id double_id`]);
+});
+
 describe('edits', () => {
   const rename = edit(demo, 'rename', (draft) => void (draft.name = 'Day Ferry'))!;
   test('there and back again', () => {

@@ -101,9 +101,13 @@ test('more is asked than fits: all that fit, and the light is said to be short',
 
 test('a form without a count, and a mode of a form’s own, pass through', () => {
   const box = made('cabin-box');
-  expect(filledParameters(box.form as never, box.parameters, box.context, () => 0)).toBe(box.parameters);
+  expect(filledParameters(box.form as never, box.parameters, box.context, () => 0)).toBe(
+    box.parameters,
+  );
   const ring = made('clerk-ring', { fillMode: 'gap' });
-  expect(filledParameters(ring.form as never, ring.parameters, ring.context, () => 0)).toBe(ring.parameters);
+  expect(filledParameters(ring.form as never, ring.parameters, ring.context, () => 0)).toBe(
+    ring.parameters,
+  );
 });
 
 test('the search needs few looks and always ends, whatever the light does', () => {
@@ -125,6 +129,8 @@ test('the search needs few looks and always ends, whatever the light does', () =
 
 test('no light at all asks for all that fit', () => {
   const { form, parameters, context } = made('clerk-ring', { fillMode: 'target' });
-  const answer = filledParameters(form as never, parameters, context, () => 0) as { socketCount: number };
+  const answer = filledParameters(form as never, parameters, context, () => 0) as {
+    socketCount: number;
+  };
   expect(answer.socketCount).toBe(form.fill!.most(parameters, context));
 });

@@ -67,7 +67,6 @@ describe('layers with air between (handbook 02, adding rule)', () => {
 });
 
 describe('extraction', () => {
-  const cavity = { areaM2: 0.3, reflectance: 0.9 };
   test('freely hung: direct share times transmittance', () => {
     expect(extraction(mouth({ layers: [layer(0.5, 0.4)], directShare: 0.9 }))).toBeCloseTo(
       0.45,

@@ -1,0 +1,122 @@
+import { nightFerry } from '@/demo/nightFerry';
+import { partSchema, type Part } from '@/core/materials/part';
+import { unitSchema, type Unit } from '@/core/units/unit';
+import { validateProduction } from '@/core/document/read';
+import { removeFromShelfInPlace, setParameterInPlace } from '@/core/document/commands';
+import { edit } from '@/core/document/edit';
+import { copiedPart, copiedUnit, newPart, newUnit } from './newRecords';
+import { PART_FIELDS, UNIT_FIELDS, type RecordField } from './recordFields';
+
+const demo = nightFerry();
+const categories = Object.keys(UNIT_FIELDS) as Unit['category'][];
+const roles = Object.keys(PART_FIELDS) as Part['role'][];
+
+/** Every field must be taken by the schema at both its ends and refused past them. */
+function expectWithin(
+  fields: readonly RecordField[],
+  base: object,
+  takes: (value: object) => boolean,
+): void {
+  for (const field of fields) {
+    const put = (value: unknown) => takes({ ...base, [field.field]: value });
+    expect(Object.keys(base)).toContain(field.field);
+    if (field.kind === 'quantity') {
+      expect([field.label, put(field.min), put(field.max)]).toEqual([field.label, true, true]);
+      expect([field.label, put(field.max * 2 + 1)]).toEqual([field.label, false]);
+      expect([field.label, put(null)]).toEqual([field.label, field.emptyText !== undefined]);
+    } else if (field.kind === 'choice') {
+      for (const { value } of field.options) {
+        const boolean = value === 'true' || value === 'false';
+        expect([field.label, value, put(boolean ? value === 'true' : value)]).toEqual([
+          field.label,
+          value,
+          true,
+        ]);
+      }
+    } else {
+      expect([put(true), put(false)]).toEqual([true, true]);
+    }
+  }
+}
+
+describe.each(categories)('units: %s', (category) => {
+  const fresh = newUnit(demo.shelf, category, 'New one', 230);
+  test('begins as an empty label that the document takes', () => {
+    expect(unitSchema.safeParse(fresh).success).toBe(true);
+    expect(fresh).toMatchObject({ category, cctK: null, criRa: null, priceMinor: 0 });
+  });
+  test('fields keep within what the document takes', () => {
+    expectWithin(UNIT_FIELDS[category], fresh, (value) => unitSchema.safeParse(value).success);
+  });
+  test('every measured figure has a field', () => {
+    const shown = new Set(UNIT_FIELDS[category].map(({ field }) => field));
+    const figures = Object.entries(fresh).filter(([, value]) => typeof value === 'number');
+    for (const [field] of figures) if (field !== 'priceMinor') expect(shown).toContain(field);
+  });
+});
+
+describe.each(roles)('parts: %s', (role) => {
+  const fresh = newPart(demo.shelf, role, 'New one');
+  test('begins as a part that the document takes', () => {
+    expect(partSchema.safeParse(fresh).success).toBe(true);
+  });
+  test('fields keep within what the document takes', () => {
+    expectWithin(PART_FIELDS[role], fresh, (value) => partSchema.safeParse(value).success);
+  });
+  test('every measured figure has a field', () => {
+    const shown = new Set(PART_FIELDS[role].map(({ field }) => field));
+    const figures = Object.entries(fresh).filter(([, value]) => typeof value === 'number');
+    for (const [field] of figures) if (field !== 'priceMinor') expect(shown).toContain(field);
+  });
+});
+
+describe('copies', () => {
+  test('have an id and a name of their own', () => {
+    const unit = copiedUnit(demo.shelf, demo.shelf.units[0]!);
+    expect(unit.id).not.toBe(demo.shelf.units[0]!.id);
+    expect(unit.name).not.toBe(demo.shelf.units[0]!.name);
+    const part = copiedPart(demo.shelf, demo.shelf.parts[0]!);
+    expect(part.id).not.toBe(demo.shelf.parts[0]!.id);
+    const whole = {
+      ...demo,
+      shelf: {
+        ...demo.shelf,
+        units: [...demo.shelf.units, unit],
+        parts: [...demo.shelf.parts, part],
+      },
+    };
+    expect(validateProduction(JSON.parse(JSON.stringify(whole))).ok).toBe(true);
+  });
+});
+
+describe('taking something off the shelf', () => {
+  test.each([
+    ['units', 'tape-24-120-4000'],
+    ['parts', 'foam-core-5'],
+    ['bulbs', 'globe-g45-3'],
+  ] as const)('%s %s: builds and accessories are left with an empty place', (kind, id) => {
+    const { document } = edit(demo, '', (draft) => removeFromShelfInPlace(draft, kind, id))!;
+    expect(document.shelf[kind].some((each) => each.id === id)).toBe(false);
+    expect(JSON.stringify(document.builds)).not.toContain(`"${id}"`);
+    expect(validateProduction(JSON.parse(JSON.stringify(document))).ok).toBe(true);
+  });
+  test('what is not there is not taken', () => {
+    expect(edit(demo, '', (draft) => removeFromShelfInPlace(draft, 'parts', 'nothing'))).toBeNull();
+  });
+});
+
+describe('setting parameters', () => {
+  const set = (parameters: Record<string, unknown>) =>
+    edit(demo, '', (draft) =>
+      setParameterInPlace(draft, 'clerk-pan', parameters as never),
+    )?.document.builds.find(({ id }) => id === 'clerk-pan');
+  test('of the form', () => expect(set({ depthM: 0.1 })!.parameters.depthM).toBe(0.1));
+  test('of an accessory, by its id', () => {
+    const pan = set({ 'pan-hood.lengthM': 0.33 })!;
+    expect(pan.accessories.find(({ id }) => id === 'pan-hood')!.parameters.lengthM).toBe(0.33);
+    expect(pan.parameters).not.toHaveProperty('pan-hood.lengthM');
+  });
+  test('of an accessory that is not there: nothing', () => {
+    expect(set({ 'gone.lengthM': 1 })).toBeUndefined();
+  });
+});
