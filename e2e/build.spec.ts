@@ -134,7 +134,8 @@ test('builds: next, previous, duplicate, delete, undo; copies and circuit', asyn
   await page.keyboard.press('[');
   await expect(page.getByLabel('Build', { exact: true })).toHaveValue('clerk-ring');
   await command(page, 'Duplicate');
-  await expect(page.getByLabel('Build', { exact: true })).toContainText('Clerk ring 2');
+  const chosen = page.getByLabel('Build', { exact: true }).locator('option:checked');
+  await expect(chosen).toHaveText('Clerk ring 2');
   await command(page, 'Delete “Clerk ring 2');
   await expect(page.getByLabel('Build', { exact: true })).not.toContainText('Clerk ring 2');
   await page.keyboard.press('Control+z');

@@ -199,7 +199,7 @@ test.describe('./jar evaluate', () => {
         maxBuffer: 64 * 1024 * 1024,
       }),
     );
-    expect(all).toHaveLength(3);
+    expect(all).toHaveLength(17);
   });
   test('a wrong document: exit 2, one line an issue, nothing on standard output', () => {
     const draft = structuredClone(nightFerry());

@@ -21,7 +21,7 @@ for (const theme of THEMES) {
     ferry,
     baseURL,
   }) => {
-    test.setTimeout(120_000);
+    test.setTimeout(300_000);
     await inTheme(page, theme, baseURL!);
     await page.goto('/');
     expect(await violations(page)).toEqual([]);

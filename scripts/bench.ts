@@ -8,6 +8,7 @@ import type { Production } from '@/core/document/production';
 import { evaluate } from '@/core/evaluate/evaluate';
 import { sensitivities } from '@/core/evaluate/sensitivity';
 import { nightFerry } from '@/demo/nightFerry';
+import { benchForms } from './benchForms';
 import { pageWeight } from './pageWeight';
 
 /** Prints the numbers to meet: what was measured, what was wanted. Medians of several runs. */
@@ -133,6 +134,7 @@ async function benchBrowser() {
 
 async function main() {
   await benchCore();
+  await benchForms(note);
   await withServer(async () => {
     await benchAnswers();
     await benchBrowser();

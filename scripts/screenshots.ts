@@ -17,29 +17,43 @@ interface Picture {
 
 const press = (name: RegExp) => (page: Page) => page.getByRole('button', { name }).first().click();
 
+/** Waits for the thorough cutting plan. */
+const planned = (page: Page) => page.locator('[data-plan=thorough]').waitFor();
+
 /** One current picture of each main view, from the demo data. */
 const PICTURES: Picture[] = [
   { name: 'productions', route: '/' },
   { name: 'shot', route: '/p/night-ferry/shot?build=clerk-ring' },
   { name: 'shelf', route: '/p/night-ferry/shelf?build=clerk-ring' },
-  { name: 'bulb', route: '/p/night-ferry/shelf?build=clerk-ring', before: press(/Market-stall/) },
+  { name: 'units', route: '/p/night-ferry/shelf?build=lens-ring', before: press(/^Tape, tubes/) },
+  {
+    name: 'gallery',
+    route: '/p/night-ferry/build?build=clerk-ring',
+    before: async (page) => {
+      await press(/^New light/)(page);
+      await page.getByRole('button', { name: 'Start a foam box' }).waitFor();
+    },
+  },
   { name: 'build', route: '/p/night-ferry/build?build=clerk-ring' },
   { name: 'build-set', route: '/p/night-ferry/build?build=warm-ring', theme: 'set' },
+  { name: 'pan', route: '/p/night-ferry/build?build=clerk-pan' },
+  { name: 'box', route: '/p/night-ferry/build?build=cabin-box' },
+  { name: 'deck', route: '/p/night-ferry/build?build=deck-sky', theme: 'set' },
   {
     name: 'marks',
-    route: '/p/night-ferry/build?build=clerk-ring',
+    route: '/p/night-ferry/build?build=lens-ring',
     before: press(/Marks and pieces/),
   },
-  { name: 'shopping', route: '/p/night-ferry/build?build=clerk-ring', before: press(/^Shopping/) },
-  { name: 'steps', route: '/p/night-ferry/build?build=warm-ring', before: press(/^Steps/) },
+  { name: 'cut', route: '/p/night-ferry/cut?build=sky-bank', before: planned },
+  { name: 'shopping', route: '/p/night-ferry/cut?build=cabin-box', before: press(/^Shopping/) },
+  { name: 'files', route: '/p/night-ferry/cut?build=cabin-box', before: press(/^Files/) },
   { name: 'findings', route: '/p/night-ferry/build?build=warm-ring', before: press(/^Findings/) },
   {
     name: 'working',
-    route: '/p/night-ferry/build?build=clerk-ring',
+    route: '/p/night-ferry/build?build=clerk-pan',
     before: (page) => page.locator('[data-rung=light]').click(),
   },
   { name: 'verdict', route: '/p/night-ferry/verdict?build=clerk-ring' },
-  { name: 'verdict-set', route: '/p/night-ferry/verdict?build=clerk-ring', theme: 'set' },
   { name: 'phone', route: '/p/night-ferry/build?build=clerk-ring', width: 390 },
 ];
 
@@ -53,6 +67,7 @@ async function take(picture: Picture) {
   await context.addCookies([{ name: 'lantern-theme', value: theme, url: ORIGIN }]);
   const page = await context.newPage();
   await page.goto(ORIGIN + route, { waitUntil: 'networkidle' });
+  if (route !== '/') await page.locator('body[data-station=listening]').waitFor();
   await before?.(page);
   await page.waitForTimeout(500);
   await page.screenshot({ path: `docs/screenshots/${name}.png` });

@@ -13,7 +13,8 @@ const sources = (folder: string): string[] =>
   readdirSync(folder, { withFileTypes: true }).flatMap((entry) => {
     const path = join(folder, entry.name);
     if (entry.isDirectory()) return sources(path);
-    return path.endsWith('.ts') && !path.endsWith('.test.ts') ? [path] : [];
+    const forTests = /(\.test|[/]testing)(\.ts$|[/])/.test(path);
+    return path.endsWith('.ts') && !forTests ? [path] : [];
   });
 
 test('the core imports nothing outward, no clock, no chance, no page', () => {

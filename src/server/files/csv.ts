@@ -5,43 +5,62 @@ import type { CutPlan } from '@/core/shop/cutPlan';
 import { sawList } from '@/core/shop/sawList';
 
 /** RFC 4180 with a byte-order mark, so that spreadsheets read its letters right. */
-const table = (rows: object[]): string =>
-  `\ufeff${Papa.unparse(rows, { newline: '\r\n', escapeFormulae: true })}\r\n`;
+function table(columns: readonly string[], rows: readonly unknown[][]): string {
+  const text = Papa.unparse([[...columns], ...rows], { newline: '\r\n', escapeFormulae: true });
+  return `\ufeff${text}\r\n`;
+}
 
 const mm = (metres: number): number => Number((metres * 1000).toFixed(1));
 
-/** The list at the saw; millimetres. */
+const CUT_COLUMNS = ['material', 'from', 'piece', 'count', 'length_mm', 'width_mm', 'note'];
+
+/** The list at the saw; millimetres. Its first line names the columns, even when nothing is cut. */
 export const cutListCsv = (cuts: CutPlan): string =>
   table(
-    sawList(cuts).map((row) => ({
-      material: row.material,
-      from: row.from,
-      piece: row.piece,
-      count: row.count,
-      length_mm: mm(row.lengthM),
-      width_mm: row.widthM === null ? '' : mm(row.widthM),
-      note: row.note,
-    })),
+    CUT_COLUMNS,
+    sawList(cuts).map((row) => [
+      row.material,
+      row.from,
+      row.piece,
+      row.count,
+      mm(row.lengthM),
+      row.widthM === null ? '' : mm(row.widthM),
+      row.note,
+    ]),
   );
+
+const SHOPPING_COLUMNS = [
+  'what',
+  'why',
+  'needed',
+  'measure',
+  'on_hand',
+  'pack',
+  'packs_to_buy',
+  'left_over',
+  'spent_now',
+  'full',
+  'currency',
+];
 
 /** The shopping list; money in the currency's own unit. */
 export function shoppingCsv({ purchase }: Readouts, currency: string): string {
-  const whole = 10 ** minorDigits(currency);
   const digits = minorDigits(currency);
-  const money = (minor: number) => (minor / whole).toFixed(digits);
+  const money = (minor: number) => (minor / 10 ** digits).toFixed(digits);
   return table(
-    purchase.lines.map((line) => ({
-      what: line.name,
-      why: line.why,
-      needed: Number(line.needed.toFixed(3)),
-      measure: line.measure,
-      on_hand: line.onHand,
-      pack: line.packSize,
-      packs_to_buy: line.packsNow,
-      left_over: Number(line.leftOver.toFixed(3)),
-      spent_now: line.priced ? money(line.spentNowMinor) : '',
-      full: line.priced ? money(line.fullMinor) : '',
+    SHOPPING_COLUMNS,
+    purchase.lines.map((line) => [
+      line.name,
+      line.why,
+      Number(line.needed.toFixed(3)),
+      line.measure,
+      line.onHand,
+      line.packSize,
+      line.packsNow,
+      Number(line.leftOver.toFixed(3)),
+      line.priced ? money(line.spentNowMinor) : '',
+      line.priced ? money(line.fullMinor) : '',
       currency,
-    })),
+    ]),
   );
 }

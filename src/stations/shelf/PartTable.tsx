@@ -12,6 +12,7 @@ import { MoneyField } from '@/ui/fields/TextField';
 import { useSession } from '../shell/Workbench';
 import { useProduction, useProductionStore } from '../store/context';
 import { copiedPart, newPart } from './newRecords';
+import { hasOffCuts, OffCuts } from './OffCuts';
 import RecordEditor from './RecordEditor';
 import { PART_FIELDS } from './recordFields';
 
@@ -182,7 +183,16 @@ export default function PartTable() {
           onClose={() => setOpenId(null)}
           onDuplicate={() => put(copiedPart(shelf, open), `duplicate ${open.name}`)}
           onDelete={() => remove(open)}
-        />
+        >
+          {hasOffCuts(open) && (
+            <OffCuts
+              part={open}
+              onChange={(rows) =>
+                change(open, 'off-cuts', (target) => void Object.assign(target, { offCuts: rows }))
+              }
+            />
+          )}
+        </RecordEditor>
       )}
     </>
   );

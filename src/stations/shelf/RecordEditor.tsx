@@ -13,6 +13,8 @@ interface RecordEditorProps {
   record: { name: string; priceMinor: number };
   fields: readonly RecordField[];
   findings?: readonly Finding[];
+  /** what a record has besides plain fields */
+  children?: React.ReactNode;
   /** takes a field's new value; the record it lies in is the caller's */
   onChange: (field: string, label: string, value: unknown) => void;
   onClose: () => void;
@@ -22,7 +24,16 @@ interface RecordEditorProps {
 
 /** Any unit or part of the shelf, field by field, with the traps of its label above. */
 export default function RecordEditor(props: RecordEditorProps) {
-  const { record, fields, findings = [], onChange, onClose, onDuplicate, onDelete } = props;
+  const {
+    record,
+    fields,
+    findings = [],
+    children,
+    onChange,
+    onClose,
+    onDuplicate,
+    onDelete,
+  } = props;
   const currency = useProduction((state) => state.document.currency);
   return (
     <Dialog title={record.name} open onClose={onClose} place="side">
@@ -63,6 +74,7 @@ export default function RecordEditor(props: RecordEditorProps) {
           />
         ))}
       </div>
+      {children}
       <p className="mt-5 flex gap-3">
         <button type="button" className="press" onClick={onDuplicate}>
           Duplicate

@@ -46,10 +46,12 @@ export function WorkplaceProvider({ children }: { children: React.ReactNode }) {
       const query = new URLSearchParams();
       const nextBuild = place ? place.build : (build?.id ?? undefined);
       if (nextBuild) query.set('build', nextBuild);
-      if (place?.shot) query.set('shot', place.shot);
+      // A shot without a light stays picked on the way to Build, where its first one is begun.
+      const nextShot = place ? place.shot : nextBuild ? undefined : picked?.id;
+      if (nextShot) query.set('shot', nextShot);
       router.push(`/p/${document.id}/${next}?${query}`);
     },
-    [router, document.id, build?.id],
+    [router, document.id, build?.id, picked?.id],
   );
 
   const workplace = useMemo(
