@@ -66,7 +66,7 @@ export const MORE_BUILDS = [
       accessories: [
         carried('pan-stand', 'pipe-stand', { pipePartId: 'pipe-20' }),
         carried('pan-hood', 'hood', {
-          boardPartId: 'foam-core-5',
+          boardPartId: 'foam-core-big',
           shape: 'cone',
           mouthDiameterM: 0.5,
         }),

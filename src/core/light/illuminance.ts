@@ -18,15 +18,21 @@ export function illuminanceLx(field: EmitterField, pointM: Vector, normal: Vecto
     const facing = -(dx * nx + dy * ny + dz * nz);
     if (facing <= 0) continue;
     const squared = dx * dx + dy * dy + dz * dz;
-    const distance = Math.sqrt(squared);
-    const cosine = (dx * data[o + 3]! + dy * data[o + 4]! + dz * data[o + 5]!) / distance;
+    const along = dx * data[o + 3]! + dy * data[o + 4]! + dz * data[o + 5]!;
     const exponent = data[o + 9]!;
+    if (exponent === 1) {
+      // Lambertian, the commonest by far: both cosines over d² need no root.
+      if (along > 0) total += (data[o + 7]! * along * facing) / (squared * squared);
+      continue;
+    }
+    const distance = Math.sqrt(squared);
+    const cosine = along / distance;
     let intensity = data[o + 6]! + data[o + 7]! * cosine;
     const sine = data[o + 8]!;
     if (sine > 0) intensity += sine * Math.sqrt(Math.max(0, 1 - cosine * cosine));
     if (exponent > 0) {
       if (cosine <= 0) continue;
-      if (exponent !== 1) intensity = data[o + 7]! * cosine ** exponent;
+      intensity = data[o + 7]! * cosine ** exponent;
     }
     total += (intensity * facing) / (distance * squared);
   }

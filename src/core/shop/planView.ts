@@ -106,25 +106,20 @@ export function sticksView(plan: StickPlan): View {
   );
 }
 
-/** Lengths of cloth off the bolt, side by side as they are sewn. */
+/** Pieces along the bolt, one after the other; lengths that are sewn lie side by side. */
 export function clothView(plan: ClothPlan): View {
-  let y = 0;
+  const gap = plan.part.widthM * 0.08;
+  let x = 0;
   const shapes = plan.pieces.flatMap(({ piece, cut }) => {
     const across =
       cut.panels > 1 ? plan.part.widthM : cut.alongWidth ? piece.heightM : piece.widthM;
-    const top = y;
-    y -= cut.panels * across + plan.part.widthM * 0.15;
+    const from = x;
+    x += cut.panelLengthM + gap;
     return [
       ...Array.from({ length: cut.panels }, (_, k) =>
-        rectangle(
-          0,
-          top - (k + 1) * across,
-          cut.panelLengthM,
-          top - k * across,
-          k ? 'score' : 'cut',
-        ),
+        rectangle(from, k * across, from + cut.panelLengthM, (k + 1) * across, k ? 'score' : 'cut'),
       ),
-      words(cut.panelLengthM / 2, top - (cut.panels * across) / 2, piece.name),
+      words(from + cut.panelLengthM / 2, (cut.panels * across) / 2, piece.name),
     ];
   });
   return view('cloth', `${plan.part.name}: ${plan.totalM.toFixed(2)} m off the bolt`, shapes);

@@ -32,12 +32,12 @@ export function wiringView(given: WiringGiven, context: FormContext): View {
     ...(given.dimmer ? [{ name: 'dimmer', ref: 'dimmer' }] : []),
     ...(given.supply ? [{ name: 'supply', ref: 'supply' }] : []),
   ];
-  const at = (k: number) => start + k * part * 2.8;
+  const at = (k: number) => start + k * part * 4.4;
   const shown = terminals.slice(0, MOST_TERMINALS);
   const last: XY = [at(inTail.length - 1), level];
   const first = shown[0] ?? [0, top];
   const { marks } = REGIONS[context.circuit.region];
-  const markSize = size * 0.075;
+  const markSize = size * 0.11;
   return view('wiring', 'Wiring, from behind', [
     ...outline,
     line([[at(0), level], last, [first[0], level], first], 'cord', 'cord'),
