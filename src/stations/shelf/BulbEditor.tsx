@@ -7,8 +7,8 @@ import { Dialog } from '@/ui/Dialog';
 import { ChoiceField } from '@/ui/fields/ChoiceField';
 import { QuantityField } from '@/ui/fields/QuantityField';
 import { MoneyField, TextField } from '@/ui/fields/TextField';
-import { SeverityMark } from '@/ui/Severity';
 import { useProduction, useProductionStore } from '../store/context';
+import { FindingNotes } from './FindingNotes';
 import { BULB_FIELDS } from './bulbFields';
 
 const same = <V extends string>(values: readonly V[]) =>
@@ -67,19 +67,7 @@ export default function BulbEditor({ bulb, onClose, onDuplicate, onDelete }: Bul
   const origins = new Set(SOURCED_FIELDS.map((field) => bulb.origins[field] ?? 'label'));
   return (
     <Dialog title={bulb.name} open onClose={onClose} place="side">
-      {findings.map((finding) => (
-        <p
-          key={finding.id}
-          data-finding={finding.id}
-          className="mb-2 border-l-4 border-look pl-2 text-sm"
-        >
-          <SeverityMark severity={finding.severity} /> <strong>{finding.title}.</strong>{' '}
-          {finding.message}{' '}
-          <span className="text-ink-soft">
-            {finding.limit && `Limit: ${finding.limit}. `}Source: {finding.source}.
-          </span>
-        </p>
-      ))}
+      <FindingNotes findings={findings} />
       <div className="grid grid-cols-2 gap-x-4 gap-y-2">
         <div className="col-span-2">
           <TextField

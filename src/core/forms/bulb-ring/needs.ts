@@ -21,7 +21,8 @@ export const cordLengthM = (ring: BulbRing, context: FormContext, layout: RingLa
   (ring.tailLengthM + (layout.count - 1) * linkLengthM(ring, context, layout)) * CORD_ALLOWANCE;
 
 export const boardAreaM2 = (layout: RingLayout): number =>
-  Math.PI * (layout.outerRadiusM ** 2 - layout.innerRadiusM ** 2);
+  // A ring wider than its radius is refused elsewhere; it has no negative board.
+  Math.PI * (layout.outerRadiusM ** 2 - Math.max(0, layout.innerRadiusM) ** 2);
 
 export const stockSideM = (ring: BulbRing): number => ring.outerDiameterM + 2 * STOCK_MARGIN_M;
 

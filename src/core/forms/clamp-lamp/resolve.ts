@@ -90,7 +90,14 @@ export function resolve(lamp: ClampLamp, context: FormContext): ResolvedBuild {
       ],
       steps: [
         checkLamps(1),
-        step('Cut the layer', 'A circle with a tab', 'scissors', 10, 'no overlap near the bulb'),
+        step(
+          'Cut the layer',
+          'A circle with a tab',
+          'scissors',
+          10,
+          'no overlap near the bulb',
+          'Cut away from your fingers.',
+        ),
         step(
           'Clamp it and aim it',
           'Clamps slip: add a turn of wire',

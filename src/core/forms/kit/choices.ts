@@ -67,32 +67,21 @@ export const notChosen = (
         ],
   );
 
-export const look = (
-  id: string,
-  title: string,
-  message: string,
-  where: Finding['where'],
-  source = 'Common practice',
-  limit?: string,
-): Finding => ({ id, severity: 'look', title, message, source, where, limit });
+/** Writers of one finding each: id, title, message, where, source, limit. */
+const writer =
+  (severity: Finding['severity']) =>
+  (
+    id: string,
+    title: string,
+    message: string,
+    where: Finding['where'],
+    source = 'Common practice',
+    limit?: string,
+  ): Finding => ({ id, severity, title, message, source, where, limit });
 
-export const stop = (
-  id: string,
-  title: string,
-  message: string,
-  where: Finding['where'],
-  source = 'Common practice',
-  limit?: string,
-): Finding => ({ id, severity: 'stop', title, message, source, where, limit });
-
-export const ok = (
-  id: string,
-  title: string,
-  message: string,
-  where: Finding['where'],
-  source = 'Common practice',
-  limit?: string,
-): Finding => ({ id, severity: 'ok', title, message, source, where, limit });
+export const look = writer('look');
+export const stop = writer('stop');
+export const ok = writer('ok');
 
 export interface LayerIds {
   layer1PartId: PartId | null;

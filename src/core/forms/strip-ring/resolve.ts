@@ -39,7 +39,7 @@ export function resolveStripRing(ring: StripRing, context: FormContext): Resolve
   );
   const R = layout.outerRadiusM;
   const board = boardPiece(ring, layout, context);
-  const area = Math.PI * (R ** 2 - layout.innerRadiusM ** 2);
+  const area = Math.max(0, Math.PI * (R ** 2 - layout.innerRadiusM ** 2));
   const paint = partOf(context, ring.paintPartId, 'paint');
   const joints = ring.feed === 'one' ? 1 : ring.feed === 'both' ? 2 : rows.rowsM.length;
   const extraKg =
@@ -148,7 +148,7 @@ function boardPiece(ring: StripRing, layout: StripRingLayout, context: FormConte
       partId: ring.boardPartId,
       borderM: BORDER_M,
       mayTurn: true,
-      areaM2: Math.PI * (R * R - r * r) + w * w,
+      areaM2: Math.max(0, Math.PI * (R * R - r * r)) + w * w,
       shapes: [
         labelled(circle(0, 0, R, 'cut'), 'outer cut'),
         labelled(circle(0, 0, r, 'cut'), 'inner cut'),

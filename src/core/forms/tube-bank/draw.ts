@@ -33,6 +33,8 @@ export function draw(bank: TubeBank, context: FormContext): Drawing {
             'Edge round the tubes',
             [backW / 2, backH / 2],
             [Math.SQRT1_2, Math.SQRT1_2],
+            // The corner moves by the edge both sideways and up.
+            Math.SQRT1_2,
           ),
           ...(bank.tubeCount > 1
             ? [
