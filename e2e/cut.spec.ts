@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import { nightFerry } from '../src/demo/nightFerry';
 import { command, expect, kept, put, reload, rung, stored, test, visit } from './bench';
 
 const file = (ferry: string, build: string, name: string) =>
@@ -225,4 +226,22 @@ test('absurd numbers are answered at the field and lose nothing', async ({ page,
   await page.getByRole('textbox', { name: 'Length', exact: true }).fill('-3 m');
   await page.getByRole('textbox', { name: 'Length', exact: true }).press('Enter');
   await expect(page.getByRole('alert').first()).toBeVisible();
+});
+
+test('a form that is not known here is kept untouched and says so', async ({ page, request }) => {
+  const document = nightFerry();
+  const parameters = { beams: [1, 2, { deep: true }], name: 'from the future' };
+  Object.assign(document.builds[0]!, { form: 'folding-star', parameters });
+  const answer = await request.post('/api/productions', { data: { document } });
+  const { id } = (await answer.json()) as { id: string };
+  await visit(page, `/p/${id}/build?build=clerk-ring`);
+  await expect(page.getByText('It is kept untouched').first()).toBeVisible();
+  await page.keyboard.press('6');
+  await expect(page.locator('h1')).toHaveText('Cut & buy');
+  await expect(page.getByText('It is kept untouched').first()).toBeVisible();
+  await visit(page, `/p/${id}/shot?build=warm-ring`);
+  await put(page, 'ISO', '400');
+  await kept(page);
+  const kept_ = await stored(page, id);
+  expect(kept_.document.builds[0]!.parameters).toEqual(parameters);
 });

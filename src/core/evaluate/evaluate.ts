@@ -58,7 +58,7 @@ export interface Readouts {
 }
 
 /** Cutting plans tried on every change; the Cut & buy station looks longer. */
-const QUICK_STARTS = 5;
+const QUICK_PLAN = { starts: 5, batch: 80 };
 
 export interface EvaluateOptions {
   /** cells along each side of the evenness grid, 2…64 */
@@ -139,7 +139,7 @@ function readoutsOf(
     context.part,
     build.copies,
   );
-  const cuts = planCuts(resolved.pieces, build.copies, context.part, { starts: QUICK_STARTS });
+  const cuts = planCuts(resolved.pieces, build.copies, context.part, QUICK_PLAN);
   const purchase = planPurchase(resolved.needs, build.copies, cuts, shelf);
   const flicker = flickerRung(light, resolved, shot, circuit);
   const findings = collectFindings(

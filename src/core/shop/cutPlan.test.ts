@@ -75,6 +75,20 @@ describe('boards', () => {
     expect(plan([nobody])).toMatchObject({ plans: [], unchosen: [nobody] });
     expect(sawList(plan([nobody]))[0]).toMatchObject({ material: 'not chosen yet' });
   });
+  test('a hundred copies are laid out in batches, every piece once, the shed once', () => {
+    const job = planCuts([board(0.3, 0.2, 'foam-core-5', 4)], 100, context.part, {
+      starts: 2,
+      batch: 80,
+    });
+    const [sheets] = job.plans as [SheetPlan];
+    const placed = sheets.nesting.sheets.flatMap(({ placements }) =>
+      placements.map(({ piece }) => piece),
+    );
+    expect(placed.toSorted((a, b) => a - b)).toEqual(Array.from({ length: 400 }, (_, at) => at));
+    expect(sheets.nesting.sheets.filter(({ onHand }) => onHand)).toHaveLength(1);
+    // Nine of 30 × 20 cm from a sheet of 1 × 0.7 m, and the off-cut.
+    expect(sheets.sheets).toBeLessThanOrEqual(Math.ceil(400 / 9) + 5);
+  });
   test('how many lights from a sheet', () => {
     const mdf = context.part(id('mdf-6')) as PartOf<'sheet'>;
     expect(lightsPerSheet([board(0.6, 0.6)], mdf)).toBe(4);

@@ -2,7 +2,7 @@ import type { ClothPiece, Piece, SheetPiece, StickPiece } from '../forms/resolve
 import type { PartId } from '../ids';
 import type { Part, PartOf } from '../materials/part';
 import { cutCloth, type ClothCut } from './cloth';
-import { nest, type Nesting, type NestOptions, type NestPiece } from './nest';
+import { nest, type Nesting, type NestOptions, type NestPiece, type Stock } from './nest';
 import { cutSticks, type StickCut } from './sticks';
 
 /** Where the pieces of one kind of board lie. */
@@ -48,12 +48,18 @@ export const STICK_KERF_M = 0.002;
 
 type FindPart = (id: PartId | null) => Part | null;
 
+export interface CutOptions extends NestOptions {
+  /** pieces laid out together; a bigger job is laid out in batches of as many, so that it never hangs */
+  batch: number;
+}
+const BATCH = 300;
+
 /** Lays all pieces of some copies of a light on the materials they are cut from. */
 export function planCuts(
   pieces: readonly Piece[],
   copies: number,
   part: FindPart,
-  options: Partial<NestOptions> = {},
+  options: Partial<CutOptions> = {},
 ): CutPlan {
   const single = pieces.flatMap((piece) =>
     Array.from({ length: piece.count * copies }, () => piece),
@@ -78,7 +84,7 @@ const madeFrom = (piece: Piece, { role }: Part): boolean =>
 function planMaterial(
   part: Part,
   pieces: readonly Piece[],
-  options: Partial<NestOptions>,
+  options: Partial<CutOptions>,
 ): MaterialPlan {
   if (part.role === 'sheet') return planSheets(part, pieces as SheetPiece[], options);
   if (part.role === 'stick') return planSticks(part, pieces as StickPiece[]);
@@ -92,21 +98,46 @@ export const nestPiece = ({ widthM, heightM, mayTurn, hole }: SheetPiece): NestP
   ...(hole ? { hole } : {}),
 });
 
+/** Batch after batch, each on what the ones before it left in the shed. */
+function nestInBatches(
+  part: PartOf<'sheet'>,
+  pieces: readonly SheetPiece[],
+  { batch = BATCH, ...options }: Partial<CutOptions>,
+): Nesting {
+  const { widthM, heightM } = part;
+  const shed: Stock[] = [
+    ...part.offCuts.map((offCut) => ({ ...offCut, onHand: true })),
+    { widthM, heightM, count: Math.floor(part.onHand), onHand: true },
+  ];
+  const all: Nesting = { sheets: [], unplaced: [] };
+  for (let from = 0; from < pieces.length; from += batch) {
+    const some = pieces.slice(from, from + batch).map(nestPiece);
+    const stock = [...shed, { widthM, heightM, count: Infinity, onHand: false }];
+    const plan = nest(some, stock, { kerfM: SHEET_KERF_M, ...options });
+    for (const sheet of plan.sheets) {
+      const used = shed.find(
+        (each) =>
+          sheet.onHand &&
+          each.widthM === sheet.widthM &&
+          each.heightM === sheet.heightM &&
+          each.count > 0,
+      );
+      if (used) used.count -= 1;
+      const placements = sheet.placements.map((each) => ({ ...each, piece: each.piece + from }));
+      all.sheets.push({ ...sheet, placements });
+    }
+    all.unplaced.push(...plan.unplaced.map((at) => at + from));
+  }
+  return all;
+}
+
 function planSheets(
   part: PartOf<'sheet'>,
   pieces: SheetPiece[],
-  options: Partial<NestOptions>,
+  options: Partial<CutOptions>,
 ): SheetPlan {
   const { widthM, heightM } = part;
-  const nesting = nest(
-    pieces.map(nestPiece),
-    [
-      ...part.offCuts.map((offCut) => ({ ...offCut, onHand: true })),
-      { widthM, heightM, count: Math.floor(part.onHand), onHand: true },
-      { widthM, heightM, count: Infinity, onHand: false },
-    ],
-    { kerfM: SHEET_KERF_M, ...options },
-  );
+  const nesting = nestInBatches(part, pieces, options);
   const whole = nesting.sheets.filter(
     (sheet) => sheet.widthM === widthM && sheet.heightM === heightM,
   );

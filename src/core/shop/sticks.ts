@@ -19,6 +19,8 @@ export interface StickCut {
 
 /** Up to this many pieces the plan is proved best; beyond, it is heuristic. */
 export const EXACT_PIECES = 12;
+/** Up to this many, bars are also filled by least slack. */
+const SLACK_PIECES = 400;
 const HAIR = 1e-9;
 
 /**
@@ -78,7 +80,11 @@ type SizeOf = (index: number) => number;
 
 function pack(order: readonly number[], sizeOf: SizeOf, room: number): number[][] {
   const bound = lowerBound(order.map(sizeOf), room);
-  const tries = [() => bestFit(order, sizeOf, room), () => minimumSlack(order, sizeOf, room)];
+  const tries = [
+    () => bestFit(order, sizeOf, room),
+    // Bigger jobs are near their bound by best fit alone, and must not keep anybody waiting.
+    ...(order.length <= SLACK_PIECES ? [() => minimumSlack(order, sizeOf, room)] : []),
+  ];
   let best: number[][] | null = null;
   for (const attempt of tries) {
     const found = attempt();

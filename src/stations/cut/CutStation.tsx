@@ -25,6 +25,7 @@ const SHEETS = [
 export function CutStation() {
   const { build, readouts } = useWorkplace();
   if (!build || !readouts) return <NoBuild />;
+  if (!readouts.drawing) return <p className="p-6">{readouts.findings[0]?.message}</p>;
   return <CutSheet build={build} readouts={readouts} />;
 }
 

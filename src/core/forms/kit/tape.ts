@@ -199,6 +199,13 @@ export function tapeFacts(
       ? [
           fact('reels', 'Reels', reels, 'count', `of ${strip.reelLengthM} m each`),
           fact(
+            'reels-full',
+            'Reels that would fill it',
+            Math.ceil(rows.capacityM / strip.reelLengthM - 1e-9),
+            'count',
+            `every ${rowNoun} full`,
+          ),
+          fact(
             'tape-left',
             'Left on the reel',
             reels * strip.reelLengthM - rows.usedM,
