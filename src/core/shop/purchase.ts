@@ -2,6 +2,7 @@ import type { Need } from '../forms/resolved';
 import type { BulbId, PartId, UnitId } from '../ids';
 import { HARDWARE, type HardwareId } from '../materials/hardware';
 import type { Measure, Part } from '../materials/part';
+import { threeFigures } from '../quantity';
 import type { Bulb } from '../units/bulb';
 import type { Unit } from '../units/unit';
 import type { CutPlan, MaterialPlan } from './cutPlan';
@@ -108,6 +109,12 @@ function goodOf({ item }: Need, shelf: Shelf): Good | null {
     }
   }
 }
+
+/** "3", "5.20 m": an amount as a list writes it; whole things are not given decimals. */
+export const amountText = (value: number, measure: Measure): string => {
+  const figure = Number.isInteger(value) ? String(value) : threeFigures(value);
+  return measure === 'piece' ? figure : `${figure} ${measure}`;
+};
 
 /** What the cutting plan takes from the shop, as needs of all copies together. */
 export const cutNeeds = ({ plans }: CutPlan): Need[] => plans.map(materialNeed);

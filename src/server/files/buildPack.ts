@@ -12,6 +12,7 @@ import {
   threeFigures,
 } from '@/core/quantity';
 import { clothView, pieceView, sheetView, sticksView } from '@/core/shop/planView';
+import { amountText } from '@/core/shop/purchase';
 import { sawList } from '@/core/shop/sawList';
 import { PAPERS, plain, type Paper, type Pdf } from './paper';
 import { drawView } from './pdfShapes';
@@ -249,8 +250,6 @@ function shopping(pack: Pack): void {
   const money = moneyFormatter(document.currency);
   page(pack, 'Shopping');
   pdf.y = MARGIN + 32;
-  const amount = (value: number, measure: string) =>
-    measure === 'piece' ? threeFigures(value) : `${threeFigures(value)} ${measure}`;
   writeTable(
     pdf,
     [
@@ -263,8 +262,8 @@ function shopping(pack: Pack): void {
     ],
     purchase.lines.map((line) => [
       line.name,
-      amount(line.needed, line.measure),
-      amount(line.onHand, line.measure),
+      amountText(line.needed, line.measure),
+      amountText(line.onHand, line.measure),
       String(line.packsNow),
       line.priced ? money(line.spentNowMinor) : 'no price',
       line.priced ? money(line.fullMinor) : '',

@@ -1,10 +1,7 @@
 'use client';
-import type { Purchase } from '@/core/shop/purchase';
-import { moneyFormatter, threeFigures } from '@/core/quantity';
+import { amountText, type Purchase } from '@/core/shop/purchase';
+import { moneyFormatter } from '@/core/quantity';
 import { useProduction } from '../store/context';
-
-const amount = (value: number, measure: string) =>
-  measure === 'piece' ? threeFigures(value) : `${threeFigures(value)} ${measure}`;
 
 /** Needed → packs → left over, with what must still be spent and what it would cost from nothing. */
 export default function MoneyTable({ purchase, copies }: { purchase: Purchase; copies: number }) {
@@ -37,12 +34,12 @@ export default function MoneyTable({ purchase, copies }: { purchase: Purchase; c
                   {line.name}
                   <span className="block text-[12.5px] text-ink-soft">{line.why}</span>
                 </td>
-                <td className="num">{amount(line.needed, line.measure)}</td>
-                <td className="num">{amount(line.onHand, line.measure)}</td>
+                <td className="num">{amountText(line.needed, line.measure)}</td>
+                <td className="num">{amountText(line.onHand, line.measure)}</td>
                 <td className="num">
-                  {line.packsNow} of {amount(line.packSize, line.measure)}
+                  {line.packsNow} of {amountText(line.packSize, line.measure)}
                 </td>
-                <td className="num">{amount(line.leftOver, line.measure)}</td>
+                <td className="num">{amountText(line.leftOver, line.measure)}</td>
                 <td className="num">{line.priced ? money(line.spentNowMinor) : 'no price'}</td>
                 <td className="num">{line.priced ? money(line.fullMinor) : '–'}</td>
               </tr>

@@ -1,0 +1,433 @@
+import { nightFerry } from '@/demo/nightFerry';
+import { sceneOf } from '../../evaluate/context';
+import { REGIONS } from '../../power/region';
+import { HARDWARE_IDS } from '../../materials/hardware';
+import type { PartId } from '../../ids';
+import { layerOf, layerParts, notChosen, partOf, stopsFor, typicalLayers, unitOf } from './choices';
+import {
+  apparentVa,
+  cordMassKg,
+  fromPart,
+  hardware,
+  mainsNeeds,
+  mainsOpen,
+  wiringSlots,
+} from './needs';
+import { bulbLamps, bulbLoads, bulbMassKg, bulbNeeds, pointsAlong, unitLamps } from './lamps';
+import {
+  choice,
+  count,
+  defineParameters,
+  degrees,
+  finish,
+  length,
+  part,
+  share,
+  unit,
+} from './parameters';
+import { boardMassKg, fact, resolved } from './build';
+import { polygonAreaM2, polygonPiece, rectanglePiece, sheetPiece, stickPiece } from './pieces';
+import {
+  box,
+  circle,
+  extentOf,
+  knob,
+  labelled,
+  line,
+  measure,
+  shapesExtent,
+  view,
+  words,
+} from './shapes';
+import { finishSteps, step, wireMains } from './steps';
+import { wiringView } from './wiringView';
+
+const document = nightFerry();
+const { context } = sceneOf(document, document.builds[0]!);
+const warm = sceneOf(document, document.builds[1]!).context;
+const id = (name: string) => name as PartId;
+
+describe('parameters, said once', () => {
+  const made = defineParameters({
+    widthM: length('Width', 'Board', { start: 0.5, min: 0.1, max: 2 }),
+    rows: count('Rows', 'Board', { start: 3, min: 1, max: 9 }),
+    level: share('Level', 'Lamp', { start: 1, min: 0, max: 1 }),
+    tilt: degrees('Tilt', 'Lamp', { start: 0, min: 0, max: 1 }),
+    kind: choice('Kind', 'Lamp', [
+      ['a', 'first'],
+      ['b', 'second'],
+    ]),
+    turns: choice(
+      'Turns',
+      'Lamp',
+      [
+        [1, 'one'],
+        [2, 'two'],
+      ],
+      { start: 2 },
+    ),
+    inside: finish('Inside', 'Lamp', 'foil'),
+    boardPartId: part('Sheet', 'Board', 'sheet'),
+    stripId: unit('Tape', 'Lamp', 'strip'),
+  });
+  test('defaults are what was said, fresh every time', () => {
+    expect(made.defaults()).toEqual({
+      widthM: 0.5,
+      rows: 3,
+      level: 1,
+      tilt: 0,
+      kind: 'a',
+      turns: 2,
+      inside: 'foil',
+      boardPartId: null,
+      stripId: null,
+    });
+    expect(made.defaults()).not.toBe(made.defaults());
+  });
+  test('the schema takes them and their ends, nothing past them', () => {
+    const takes = (change: object) =>
+      made.schema.safeParse({ ...made.defaults(), ...change }).success;
+    for (const good of [
+      {},
+      { widthM: 0.1 },
+      { widthM: 2 },
+      { rows: 9 },
+      { kind: 'b' },
+      { turns: 1 },
+      { boardPartId: 'mdf-6' },
+    ])
+      expect([good, takes(good)]).toEqual([good, true]);
+    for (const wrong of [
+      { widthM: 0.09 },
+      { widthM: 2.01 },
+      { widthM: NaN },
+      { widthM: '1' },
+      { rows: 2.5 },
+      { rows: 10 },
+      { kind: 'c' },
+      { turns: 3 },
+      { inside: 'velvet' },
+      { boardPartId: 'with space' },
+    ])
+      expect([wrong, takes(wrong)]).toEqual([wrong, false]);
+  });
+  test('fields carry the same ends, in the order said', () => {
+    expect(made.fields.map(({ parameter }) => parameter)).toEqual(Object.keys(made.defaults()));
+    expect(made.fields[0]).toMatchObject({
+      kind: 'quantity',
+      dimension: 'length',
+      min: 0.1,
+      max: 2,
+      assumedUnit: 'cm',
+    });
+    expect(made.fields[1]).toMatchObject({ dimension: 'count', step: 1 });
+    expect(made.fields[4]).toMatchObject({
+      kind: 'choice',
+      options: [
+        { value: 'a', label: 'first' },
+        { value: 'b', label: 'second' },
+      ],
+    });
+    expect(made.fields[7]).toMatchObject({ kind: 'part', role: 'sheet', optional: false });
+    expect(made.fields[8]).toMatchObject({ kind: 'unit', category: 'strip' });
+  });
+});
+
+describe('choices', () => {
+  test('a part of another role is none', () => {
+    expect(partOf(context, id('mdf-6'), 'sheet')?.name).toContain('MDF');
+    expect(partOf(context, id('mdf-6'), 'cord')).toBeNull();
+    expect(partOf(context, null, 'sheet')).toBeNull();
+    expect(partOf(context, id('gone'), 'sheet')).toBeNull();
+    expect(unitOf(context, 'panel-20' as never, 'strip')).toBeNull();
+  });
+  test('what is not chosen is an open question, once each', () => {
+    const found = notChosen('f', [
+      ['lamp', null, 'lampId', 'seat-0', 'Choose one.'],
+      ['back sheet', 'x', 'back', 'board', 'Choose.'],
+    ]);
+    expect(found.map(({ id: name, severity }) => `${name} ${severity}`)).toEqual([
+      'f.no-lamp unknown',
+    ]);
+  });
+  test('problems become stops that point at their field', () => {
+    expect(
+      stopsFor('f', [{ code: 'wide', path: 'widthM', message: 'Too wide.' }], 'board'),
+    ).toEqual([
+      expect.objectContaining({
+        id: 'f.wide',
+        severity: 'stop',
+        where: { field: 'widthM', drawing: 'board' },
+      }),
+    ]);
+  });
+  test('layers from the lamps outwards; gaps are skipped', () => {
+    const ids = { layer1PartId: null, layer2PartId: id('silk'), layer3PartId: id('parchment') };
+    expect(layerParts(ids, context).map((each) => layerOf(each).transmittance)).toEqual([
+      0.7, 0.62,
+    ]);
+    expect(typicalLayers('f', layerParts(ids, context))[0]!.message).toContain('Two-minute test');
+    const metered = layerParts(ids, context).map((each) => ({
+      ...each,
+      origin: 'metered' as const,
+    }));
+    expect(typicalLayers('f', metered)).toEqual([]);
+  });
+});
+
+describe('needs', () => {
+  const mains = {
+    cordPartId: id('cord-075'),
+    plugPartId: id('plug-16'),
+    dimmerPartId: null,
+    tailLengthM: 3,
+  };
+  test('nothing of nothing', () => {
+    expect(fromPart(null, 3, 'piece', '')).toEqual([]);
+    expect(fromPart(id('mdf-6'), 0, 'piece', '')).toEqual([]);
+    expect(hardware('screw', 0, '')).toEqual([]);
+  });
+  test('cord with 5 % for joints, plug, no dimmer', () => {
+    const needs = mainsNeeds(mains, 10);
+    expect(needs.map(({ quantity }) => quantity)).toEqual([10.5, 1]);
+    expect(wiringSlots(mains).dimmer).toEqual({ partId: null, field: 'dimmerPartId' });
+    expect(cordMassKg(mains, 10, context)).toBeCloseTo(
+      10 * partOf(context, id('cord-075'), 'cord')!.massKgPerM,
+      12,
+    );
+    expect(
+      mainsOpen({ ...mains, cordPartId: null }).map(([what, chosen]) => [what, chosen]),
+    ).toEqual([
+      ['cord', null],
+      ['plug', 'plug-16'],
+    ]);
+  });
+  test('every kind of small thing has a name and a measure', () => {
+    for (const kind of HARDWARE_IDS) {
+      const [need] = hardware(kind, 2, 'test');
+      expect(['piece', 'm']).toContain(need!.measure);
+    }
+  });
+  test('apparent power: 48 W at a power factor of 0.6 is 80 VA', () =>
+    expect(apparentVa(48, 0.6)).toBeCloseTo(80, 12));
+});
+
+describe('lamps', () => {
+  const groups = [
+    { bulbId: 'globe-g45-3' as never, level: 1 },
+    { bulbId: null, level: 1 },
+  ];
+  const seats = [0, 1, 0].map((group, x) => ({
+    positionM: [x, 0, 0.05] as const,
+    axis: [0, 0, 1] as const,
+    group,
+  }));
+  test('a seat without a bulb keeps its place in the dark', () => {
+    const { emitters, groups: lit } = bulbLamps(groups, seats, context);
+    expect(emitters.map(({ luminousFluxLm }) => luminousFluxLm)).toEqual([250, 0, 250]);
+    expect(lit.map(({ count: many, emitters: own }) => [many, own])).toEqual([[2, [0, 2]]]);
+  });
+  test('loads in wiring order, needs and mass by the seat', () => {
+    const loads = bulbLoads(groups, seats, (k) => k + 1, context);
+    expect(loads.map(({ cordM }) => cordM)).toEqual([1, 2, 3]);
+    expect(loads[1]!.apparentVa).toBe(0);
+    expect(loads[0]!.apparentVa).toBeCloseTo(3 / 0.6, 9);
+    expect(bulbNeeds(groups, seats, context)).toEqual([expect.objectContaining({ quantity: 2 })]);
+    expect(bulbMassKg(groups, seats, context)).toBeCloseTo(0.06, 12);
+  });
+  test('points along a line stand for equal shares of it', () => {
+    const points = pointsAlong([0, 0, 0], [1, 0, 0], 4, [0, 0, 1]);
+    expect(points.map(({ positionM }) => positionM[0])).toEqual([0.125, 0.375, 0.625, 0.875]);
+  });
+  test('no unit, no group, no light', () => {
+    const dark = unitLamps(null, null, 2, 1, { class: 'lambert' }, [
+      { positionM: [0, 0, 0], axis: [0, 0, 1] },
+    ]);
+    expect(dark).toMatchObject({ groups: [], emitters: [{ luminousFluxLm: 0 }] });
+  });
+});
+
+describe('pieces', () => {
+  test('are moved so that their lower left corner is the origin, a border left round', () => {
+    const piece = sheetPiece(
+      {
+        name: 'Disc',
+        partId: id('mdf-6'),
+        shapes: [circle(3, -2, 0.5, 'cut'), circle(3, -2, 0.01, 'drill')],
+        areaM2: 0.785,
+        borderM: 0.02,
+      },
+      context,
+    );
+    expect([piece.widthM, piece.heightM]).toEqual([
+      expect.closeTo(1.04, 12),
+      expect.closeTo(1.04, 12),
+    ]);
+    expect(piece.shapes[1]).toMatchObject({
+      x: expect.closeTo(0.52, 12),
+      y: expect.closeTo(0.52, 12),
+    });
+    expect(piece.thicknessM).toBe(0.006);
+  });
+  test('grain keeps its way unless the piece says otherwise', () => {
+    expect(rectanglePiece('A', id('corrugated-4'), 1, 0.5, context).mayTurn).toBe(false);
+    expect(rectanglePiece('A', id('mdf-6'), 1, 0.5, context).mayTurn).toBe(true);
+  });
+  test('areas: shoelace of a triangle and an L', () => {
+    expect(
+      polygonAreaM2([
+        [0, 0],
+        [3, 0],
+        [0, 4],
+      ]),
+    ).toBe(6);
+    expect(
+      polygonAreaM2([
+        [0, 0],
+        [2, 0],
+        [2, 1],
+        [1, 1],
+        [1, 2],
+        [0, 2],
+      ]),
+    ).toBe(3);
+    expect(
+      polygonPiece(
+        'T',
+        null,
+        [
+          [0, 0],
+          [3, 0],
+          [0, 4],
+        ],
+        context,
+      ).areaM2,
+    ).toBe(6);
+  });
+  test('mass of boards and sticks by hand', () => {
+    const sheet = rectanglePiece('A', id('mdf-6'), 1, 0.5, context, { count: 2 });
+    const stick = stickPiece('S', id('pipe-20'), 2, 3);
+    expect(boardMassKg([sheet, stick], context)).toBeCloseTo(2 * 0.5 * 0.006 * 750 + 6 * 0.15, 9);
+    expect(boardMassKg([rectanglePiece('A', null, 1, 1, context)], context)).toBe(0);
+  });
+});
+
+describe('shapes', () => {
+  test('an arc reaches its ends and the quarter points it passes', () => {
+    const quarter = {
+      kind: 'arc',
+      x: 0,
+      y: 0,
+      r: 1,
+      from: Math.PI / 4,
+      to: (3 * Math.PI) / 4,
+      layer: 'cut',
+    } as const;
+    const { left, right, top, bottom } = shapesExtent([quarter]);
+    expect([left, right]).toEqual([
+      expect.closeTo(-Math.SQRT1_2, 12),
+      expect.closeTo(Math.SQRT1_2, 12),
+    ]);
+    expect(top).toBeCloseTo(1, 12);
+    expect(bottom).toBeCloseTo(Math.SQRT1_2, 12);
+  });
+  test('a view’s paper holds shapes, dimension lines on their side, and knobs', () => {
+    const paper = (offset: number) =>
+      view('v', 'View', [box(0, 0, 1, 1, 'cut')], [measure([-0.5, -0.5], [0.5, -0.5], offset, 'w')])
+        .bounds;
+    expect(paper(-0.3)[1]).toBeLessThan(-0.8);
+    expect(paper(0.3)[1]).toBeGreaterThan(-0.6);
+    expect(
+      view('v', 'View', [box(0, 0, 1, 1, 'cut')], [], [knob('a', 'A', [3, 0], [1, 0])]).bounds[2],
+    ).toBeGreaterThan(3);
+  });
+  test('labels, words and extents', () => {
+    expect(labelled(circle(0, 0, 1, 'drill'), 'bolt').label).toBe('bolt');
+    expect(words(1, 2, 'plug')).toMatchObject({ kind: 'text', anchor: 'middle', layer: 'mark' });
+    expect(
+      extentOf([
+        [0, 1],
+        [2, -3],
+      ]),
+    ).toEqual({ left: 0, bottom: -3, right: 2, top: 1 });
+  });
+});
+
+describe('steps', () => {
+  test('whole minutes, rounded up', () => expect(step('a', 'b', 'c', 2.1, 'd').minutes).toBe(3));
+  test('wire colours of the circuit’s region', () => {
+    expect(wireMains(context, 10).check).toContain(REGIONS['eu-230-50'].wires.live);
+    expect(wireMains(warm, 10).check).toContain(REGIONS['na-120-60'].wires.live);
+    expect(wireMains(context, 10).hazard).toContain('Mains can kill');
+  });
+  test('layers go on after the lamps are known to be good', () => {
+    const titles = finishSteps(2).map(({ title }) => title);
+    expect(titles.indexOf('Fit the 2 layers')).toBeGreaterThan(titles.indexOf('Warm checks'));
+    expect(finishSteps(0).map(({ title }) => title)).not.toContain('Fit the layer');
+  });
+});
+
+describe('the wiring view', () => {
+  const given = {
+    outline: [box(0, 0, 1, 1, 'hidden')],
+    terminals: [
+      [0.4, 0],
+      [0, 0],
+      [-0.4, 0],
+    ] as const,
+    terminalM: 0.05,
+  };
+  const texts = (over: object = {}) =>
+    wiringView({ ...given, ...over }, context).shapes.flatMap((shape) =>
+      shape.kind === 'text' ? [shape.text] : [],
+    );
+  test('plug, dimmer and supply in the order the current takes', () => {
+    expect(texts({ dimmer: true, supply: true }).slice(0, 3)).toEqual(['plug', 'dimmer', 'supply']);
+    expect(texts().slice(0, 2)).toEqual(['plug', 'live brown']);
+  });
+  test('low voltage is told from mains', () => {
+    expect(texts({ supply: true }).join(' ')).toContain('+ to +');
+    expect(texts().join(' ')).not.toContain('+ to +');
+  });
+  test('a thousand terminals are not all drawn', () => {
+    const many = Array.from({ length: 1000 }, (_, k) => [k / 1000, 0] as const);
+    expect(wiringView({ ...given, terminals: many }, context).shapes.length).toBeLessThan(120);
+  });
+  test('no terminals, still a plug', () => expect(texts({ terminals: [] })).toContain('plug'));
+});
+
+test('a resolved build leaves empty what most forms leave empty, and weighs board and the rest', () => {
+  const sheet = rectanglePiece('A', id('mdf-6'), 1, 1, context);
+  const build = resolved(
+    {
+      emitters: [],
+      groups: [],
+      lampsAt: { drawing: 'x', field: 'y' },
+      wiring: {
+        ...wiringSlots({ cordPartId: null, plugPartId: null, dimmerPartId: null, tailLengthM: 0 }),
+        loads: [],
+      },
+      pieces: [sheet],
+      needs: [],
+      steps: [],
+      facts: [fact('a', 'A', 1, 'as set')],
+      findings: [],
+      apparent: { widthM: 1, heightM: 1 },
+      frontM: 0,
+      folded: { widthM: 1, heightM: 1, depthM: 0 },
+    },
+    0.5,
+    context,
+  );
+  expect(build).toMatchObject({ surfaces: [], mouth: null, enclosure: null, flammables: [] });
+  expect(build.massKg).toBeCloseTo(0.006 * 750 + 0.5, 9);
+  expect(
+    line(
+      [
+        [0, 0],
+        [1, 1],
+      ],
+      'tape',
+    ).layer,
+  ).toBe('tape');
+});
