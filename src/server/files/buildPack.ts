@@ -3,14 +3,7 @@ import type { Readouts } from '@/core/evaluate/evaluate';
 import type { Readout } from '@/core/evaluate/readout';
 import type { View } from '@/core/forms/drawing';
 import type { SheetPiece } from '@/core/forms/resolved';
-import {
-  editText,
-  formatMoney,
-  moneyFormatter,
-  show,
-  showText,
-  threeFigures,
-} from '@/core/quantity';
+import { editText, formatMoney, moneyFormatter, show, showText } from '@/core/quantity';
 import { clothView, pieceView, sheetView, sticksView } from '@/core/shop/planView';
 import { amountText } from '@/core/shop/purchase';
 import { sawList } from '@/core/shop/sawList';
