@@ -27,7 +27,6 @@ import {
 
 const document = nightFerry();
 const { context } = sceneOf(document, document.builds[0]!);
-const warm = sceneOf(document, document.builds[1]!).context;
 const id = (name: string) => name as PartId;
 
 describe('parameters, said once', () => {
