@@ -223,7 +223,6 @@ export const MORE_BUILDS = [
       cordPartId: 'cord-15-3',
       plugPartId: 'plug-16',
     }),
-    { accessories: [carried('deck-hoist', 'pulley-set', { points: 6 })] },
   ),
   build(
     'cabin-box',
@@ -255,6 +254,7 @@ export const MORE_BUILDS = [
       layer1PartId: 'silk',
       ...cord,
     }),
+    { accessories: [carried('bounce-hoist', 'pulley-set', { points: 4 })] },
   ),
   build('dusk-window', 'Dusk window', 'cabin', null, made('plain-source', { source: 'window' })),
 ];

@@ -6,7 +6,7 @@ import type { Attachment } from './accessory';
 import { ACCESSORIES } from './index';
 
 /** Title of the step before which accessories are fitted. */
-const BEFORE = /^Mount/;
+const BEFORE = /^(Mount|Hoist it)/;
 
 /** A build with its accessories; one that is unknown here or does not fit is left out and said. */
 export function attachAll(

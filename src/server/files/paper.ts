@@ -28,11 +28,12 @@ const SAID: Record<string, string> = {
   τ: 'tau',
   ρ: 'rho',
   η: 'eta',
+  '⁴': '^4',
   '₂': '2',
   '₁': '1',
 };
 export const plain = (text: string): string =>
-  text.replace(/[√≤≥π→−Δ≈τρη₁₂]/g, (sign) => SAID[sign] ?? sign);
+  text.replace(/[√≤≥π→−Δ≈τρη⁴₁₂]/g, (sign) => SAID[sign] ?? sign);
 
 /** A new document on one paper with the application's own type in it. */
 export function newPdf(paper: Paper, title: string): Pdf {

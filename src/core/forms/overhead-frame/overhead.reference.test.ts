@@ -85,6 +85,15 @@ describe('people are under it', () => {
       'nobody underneath',
     );
   });
+  test('it hangs, so it is hoisted after its cloth and never put on a stand', () => {
+    const titles = frame().resolved.steps.map(({ title }) => title);
+    expect(titles.slice(-3)).toEqual(['Fit the layer', 'Hoist it', 'Meter it']);
+    expect(titles.filter((title) => /stand|tip it/.test(title))).toEqual([]);
+  });
+  test('the rows stand evenly about the middle: first row + 4 pitches + first row is the depth', () => {
+    const { fact } = frame({ rows: 5, rowPitchM: 0.3, heightM: 2 });
+    expect(2 * fact('first-row')! + 4 * fact('pitch')!).toBeCloseTo(2, 9);
+  });
 });
 
 describe('tape in rows', () => {

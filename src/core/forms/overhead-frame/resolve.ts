@@ -15,7 +15,19 @@ import {
 import { pointsAlong, unitLamps } from '../kit/lamps';
 import { cordMassKg, hardware, mainsNeeds, mainsOpen, wiringSlots } from '../kit/needs';
 import { clothPiece, stickMassKg, stickPiece } from '../kit/pieces';
-import { checkTape, finishSteps, joinTape, layTape, step, sticks, wireMains } from '../kit/steps';
+import {
+  addLayers,
+  checkTape,
+  joinTape,
+  layTape,
+  lookOver,
+  meterIt,
+  powerUp,
+  step,
+  sticks,
+  warmChecks,
+  wireMains,
+} from '../kit/steps';
 import { tapeFacts, tapeFindings, tapeLoads, tapeNeeds, tapeUnit } from '../kit/tape';
 import type { Piece, ResolvedBuild } from '../resolved';
 import { layoutFrame, sagM, type FrameLayout } from './layout';
@@ -38,7 +50,9 @@ export function resolveFrame(frame: Overhead, context: FormContext): ResolvedBui
     ),
   );
   const poles = layout.pipes.map(({ name, lengthM, count }) =>
-    stickPiece(name, frame.pipePartId, lengthM, count),
+    stickPiece(name, frame.pipePartId, lengthM, count, [
+      'Centre to centre of its joints: take off what the fittings swallow at both ends.',
+    ]),
   );
   const joints = 2 * rows.rowsM.length;
   const clothM2 = (frame.widthM + 0.1) * (frame.heightM + 0.1);
@@ -149,6 +163,13 @@ function steps(frame: Overhead, layout: FrameLayout, layers: number, context: Fo
       'diagonals equal',
     ),
     layTape(rows.usedM, rows.rowsM.length),
+    step(
+      'Tie the rows across the bars',
+      'Tape hung on its own stretches and tears its joints',
+      'cord or thin profile a row, cable ties',
+      5 + 2 * rows.rowsM.length,
+      'every row carried by its cord, tied at both sides and every bar',
+    ),
     joinTape(2 * rows.rowsM.length),
     step(
       'Light it row by row',
@@ -158,7 +179,10 @@ function steps(frame: Overhead, layout: FrameLayout, layers: number, context: Fo
       'every row lights, none dimmer than its neighbours',
     ),
     wireMains(context, 25),
-    ...finishSteps(layers),
+    lookOver(),
+    powerUp(),
+    warmChecks(),
+    ...addLayers(layers),
     step(
       'Hoist it',
       'Evenly, a hand a rope',
@@ -167,6 +191,7 @@ function steps(frame: Overhead, layout: FrameLayout, layers: number, context: Fo
       'every rope made off twice, every bond closed, level',
       'Rated points and a competent rigger only. Two people or more; nobody underneath until the bonds are closed.',
     ),
+    meterIt(),
   ];
 }
 
@@ -178,6 +203,14 @@ function facts(frame: Overhead, layout: FrameLayout, massKg: number, context: Fo
   const cloth = bolt ? cutCloth(frame.widthM, frame.heightM, bolt, frame.seamM, frame.hemM) : null;
   return [
     ...tapeFacts(rows, strip, 'row'),
+    fact('row', 'Row cut to', rows.rowsM[0] ?? 0, 'width less 50 mm a side, down to a cut mark'),
+    fact('pitch', 'Row pitch', frame.rowPitchM, 'centre to centre, as chosen'),
+    fact(
+      'first-row',
+      'First row from the side',
+      frame.heightM / 2 - (layout.rowsY[0] ?? 0),
+      'depth / 2 − (rows − 1) · pitch / 2',
+    ),
     fact('pipe', 'Pipe in all', pipeM, '2 · width + (2 + bars) · depth'),
     fact(
       'pieces',

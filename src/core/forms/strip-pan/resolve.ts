@@ -87,6 +87,8 @@ export function resolve(pan: StripPan, context: FormContext): ResolvedBuild {
               ),
             ]),
         ...tapeFacts(rows, strip, pan.tapeOn === 'rim' ? 'turn' : 'circle'),
+        fact('pitch', 'Row pitch', pan.rowPitchM, 'centre to centre, as chosen'),
+        fact('gap', 'Gap left for the clamp', pan.clampGapM, 'off every row'),
         fact('disc', 'Diffusion disc Ø', pan.diameterM + 2 * pan.tabM, 'Ø + 2 × tab'),
       ],
       findings: [
