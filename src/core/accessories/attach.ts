@@ -5,8 +5,8 @@ import type { ResolvedBuild } from '../forms/resolved';
 import type { Attachment } from './accessory';
 import { ACCESSORIES } from './index';
 
-/** Title of the step before which accessories are fitted. */
-const BEFORE = /^(Mount|Hoist it)/;
+/** Titles of the steps before which accessories are fitted; what is not put up is metered. */
+const BEFORE = /^(Mount|Hoist it|Meter it)/;
 
 /** A build with its accessories; one that is unknown here or does not fit is left out and said. */
 export function attachAll(
