@@ -2,6 +2,8 @@ import { expose } from 'comlink';
 import type { Production } from '@/core/document/production';
 import { findBuild, resolveScene, sceneOf } from '@/core/evaluate/context';
 import { galleryFor } from '@/core/evaluate/gallery';
+import type { RungId } from '@/core/evaluate/readout';
+import { sensitivities } from '@/core/evaluate/sensitivity';
 import { lightsPerSheet, planCuts, type CutPlan } from '@/core/shop/cutPlan';
 
 /** Starts of the nesting when there is time for it. */
@@ -9,6 +11,8 @@ const THOROUGH_STARTS = 60;
 
 const engine = {
   gallery: (document: Production, shotId: string) => galleryFor(document, shotId),
+  sensitivities: (document: Production, buildId: string, rung: RungId) =>
+    sensitivities(document, buildId, rung),
   /** The cutting plan with every order and rule tried, and how many lights one sheet gives. */
   cutPlan: (
     document: Production,

@@ -4,7 +4,7 @@ import { FORMS } from '../forms';
 import { edit } from '../document/edit';
 import type { Production } from '../document/production';
 import { evaluate, type Readouts } from './evaluate';
-import { RUNGS } from './readout';
+import { RUNGS, type RungId } from './readout';
 import { sensitivities } from './sensitivity';
 
 const demo = nightFerry();
@@ -121,4 +121,41 @@ test('what would change it most: distance leads for light; the wanted lux leads 
   expect(knobs[0]).toMatchObject({ label: 'Distance to the subject' });
   expect(knobs[0]!.after).toBeLessThan(knobs[0]!.before);
   expect(sensitivities(demo, 'stamp-ring', 'light')).toEqual([]);
+});
+
+describe('what is taken from the shelf is turned as well', () => {
+  const every = (buildId: string, id: RungId, document = demo) =>
+    sensitivities(document, buildId, id, 100);
+  const growth = (buildId: string, id: RungId, knob: RegExp) => {
+    const found = every(buildId, id).find(({ label }) => knob.test(label));
+    return found && found.after / found.before;
+  };
+  test('a tenth more lumens per metre is a tenth more light, of bulbs as of tape', () => {
+    expect(growth('clerk-pan', 'light', /: lumens per metre$/)).toBeCloseTo(1.1, 6);
+    expect(growth('clerk-ring', 'light', /: lumens$/)).toBeCloseTo(1.1, 6);
+  });
+  test('a clearer layer lets more out, and less than in proportion from a bright cavity', () => {
+    const more = growth('cabin-box', 'light', /: transmittance$/)!;
+    expect(more).toBeGreaterThan(1.02);
+    expect(more).toBeLessThan(1.15);
+  });
+  test('price moves with what is bought for the form and for its accessories', () => {
+    const labels = every('cabin-box', 'cost').map(({ label }) => label);
+    const named = (id: string) => demo.shelf.parts.find((part) => part.id === id)!.name;
+    expect(labels).toEqual(
+      expect.arrayContaining([`${named('foam-core-5')}: price`, `${named('alu-1')}: price`]),
+    );
+  });
+  test('what a label does not say is no knob', () => {
+    const silent = changed((draft) => {
+      for (const unit of draft.shelf.units)
+        if (unit.category === 'strip') {
+          unit.lumensPerM = null;
+          unit.cctK = null;
+        }
+    });
+    const labels = every('clerk-pan', 'light', silent).map(({ label }) => label);
+    expect(labels.filter((label) => label.endsWith('lumens per metre'))).toEqual([]);
+    expect(labels.some((label) => label.endsWith('watts per metre'))).toBe(true);
+  });
 });

@@ -66,7 +66,7 @@ function knobs(document: Production, buildId: string): Knob[] {
   return [
     ...own,
     ...shotKnobs(build.shotId),
-    ...bulbKnobs(document, JSON.stringify(build.parameters)),
+    ...shelfKnobs(document, JSON.stringify([build.parameters, build.accessories])),
   ];
 }
 
@@ -86,22 +86,38 @@ const shotKnobs = (shotId: string): Knob[] =>
     },
   }));
 
-const BULB_KNOBS = [
+/** Figures of what is taken from the shelf; a label's silence has none to turn. */
+const SHELF_KNOBS: readonly (readonly [field: string, label: string])[] = [
   ['luminousFluxLm', 'lumens'],
+  ['lumensPerM', 'lumens per metre'],
   ['wattsW', 'watts'],
+  ['wattsPerM', 'watts per metre'],
   ['cctK', 'colour temperature'],
+  ['transmittance', 'transmittance'],
   ['priceMinor', 'price'],
-] as const;
+];
 
-function bulbKnobs(document: Production, parameters: string): Knob[] {
-  const used = document.shelf.bulbs.filter(({ id }) => parameters.includes(`"${id}"`));
-  return used.flatMap((bulb) =>
-    BULB_KNOBS.map(([field, label]) => ({
-      label: `${bulb.name}: ${label}`,
-      turn: (draft: Production) => {
-        const target = draft.shelf.bulbs.find(({ id }) => id === bulb.id)!;
-        target[field] = (target[field] ?? 0) * TENTH_MORE;
-      },
-    })),
+function shelfKnobs(document: Production, parameters: string): Knob[] {
+  return (['bulbs', 'units', 'parts'] as const).flatMap((kind) =>
+    document.shelf[kind]
+      .filter(({ id }) => parameters.includes(`"${id}"`))
+      .flatMap(({ id, name }) =>
+        SHELF_KNOBS.filter(
+          ([field]) => typeof figuresOf(document, kind, id)[field] === 'number',
+        ).map(([field, label]) => ({
+          label: `${name}: ${label}`,
+          turn: (draft: Production) => {
+            (figuresOf(draft, kind, id)[field] as number) *= TENTH_MORE;
+          },
+        })),
+      ),
   );
 }
+
+/** A record of the shelf as what it is to a knob: figures by name. */
+const figuresOf = (
+  { shelf }: Production,
+  kind: 'bulbs' | 'units' | 'parts',
+  id: string,
+): Record<string, unknown> =>
+  (shelf[kind] as readonly Record<string, unknown>[]).find((each) => each.id === id)!;

@@ -1,7 +1,5 @@
 'use client';
-import { useMemo } from 'react';
 import type { RungId } from '@/core/evaluate/readout';
-import { sensitivities } from '@/core/evaluate/sensitivity';
 import type { Origin } from '@/core/origin';
 import { showText } from '@/core/quantity';
 import { useDevice } from '@/ui/device';
@@ -9,6 +7,7 @@ import { Dialog } from '@/ui/Dialog';
 import { SeverityMark } from '@/ui/Severity';
 import { useProduction } from '../store/context';
 import { shown, shownReadout } from './showReadout';
+import { useEngine } from './useEngine';
 import { useWorkplace } from './useWorkplace';
 
 const ORIGIN_WORDS: Record<Origin, string> = {
@@ -26,8 +25,8 @@ export default function WorkingDialog({ rung, onClose }: { rung: RungId; onClose
   const document = useProduction((state) => state.document);
   const writing = { system: units, currency: document.currency };
   const readout = readouts?.rungs.find(({ id }) => id === rung);
-  const knobs = useMemo(
-    () => (build ? sensitivities(document, build.id, rung) : []),
+  const { answer: knobs, busy } = useEngine(
+    async (engine) => (build ? engine.sensitivities(document, build.id, rung) : []),
     [document, build, rung],
   );
   if (!readout) return null;
@@ -67,9 +66,13 @@ export default function WorkingDialog({ rung, onClose }: { rung: RungId; onClose
         </tbody>
       </table>
       <h3 className="mt-3 text-ink-soft">What would change it most</h3>
-      {knobs.length === 0 && <p className="text-sm">Nothing that can be turned up by a tenth.</p>}
-      <ul className="text-sm">
-        {knobs.map((knob) => (
+      <p role="status" className="text-sm">
+        {busy
+          ? 'Turning each figure up by a tenth…'
+          : knobs?.length === 0 && 'Nothing that can be turned up by a tenth.'}
+      </p>
+      <ul className="text-sm" aria-busy={busy}>
+        {knobs?.map((knob) => (
           <li key={knob.label}>
             {knob.label}, a tenth more:{' '}
             <span className="figure">
