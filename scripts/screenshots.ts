@@ -51,7 +51,10 @@ const PICTURES: Picture[] = [
   {
     name: 'working',
     route: '/p/night-ferry/build?build=clerk-pan',
-    before: (page) => page.locator('[data-rung=light]').click(),
+    before: async (page) => {
+      await page.locator('[data-rung=light]').click();
+      await page.getByText('a tenth more').first().waitFor();
+    },
   },
   { name: 'verdict', route: '/p/night-ferry/verdict?build=clerk-ring' },
   { name: 'phone', route: '/p/night-ferry/build?build=clerk-ring', width: 390 },
