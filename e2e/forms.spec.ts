@@ -11,6 +11,8 @@ const FILL_DRAWER: Record<string, string> = {
 
 async function pull(page: Page, by: readonly [number, number]) {
   const handle = page.locator('[data-handle]').first();
+  // The drawing is measured, then drawn again to fit; a knob may be replaced in between.
+  await expect.poll(async () => (await handle.boundingBox()) !== null).toBe(true);
   const box = (await handle.boundingBox())!;
   const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
   await page.mouse.move(x, y);

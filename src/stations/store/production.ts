@@ -13,7 +13,7 @@ import {
   type PendingEdit,
 } from './history';
 import { readJournal, writeJournal, type Journal } from './journal';
-import { sendEdits, type Newer } from './saving';
+import { fetchStored, sendEdits, type Newer } from './saving';
 
 export type SaveState =
   | { kind: 'saved' }
@@ -161,11 +161,16 @@ export function createProductionStore(initial: Initial) {
         if (recalled) return;
         recalled = true;
         const journal = await readJournal(id);
-        const { revision, history, document } = get();
-        if (!journal || history.past.length || history.pending.length) return;
-        const found = reconcile(journal, initial);
-        const restored = found && applyForeignPatches(document, patchesOf(found.pending));
-        if (!found || !restored || revision !== initial.revision) return;
+        if (!journal) return;
+        // A page left while a save was under way may be handed the state from before that save.
+        const stored = journal.revision > initial.revision ? await fetchStored(id) : initial;
+        const { revision, history } = get();
+        const untouched = revision === initial.revision && !history.past.length;
+        if (!stored || !untouched || history.pending.length) return;
+        if (stored !== initial) set({ document: stored.document, revision: stored.revision });
+        const found = reconcile(journal, stored);
+        const restored = found && applyForeignPatches(get().document, patchesOf(found.pending));
+        if (!found || !restored) return;
         set({ document: restored, history: found });
         if (found.pending.length) {
           set({ save: { kind: 'waiting' } });

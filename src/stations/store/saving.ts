@@ -7,6 +7,22 @@ export interface Newer {
   document: Production;
 }
 
+const storedSchema = z.object({
+  revision: z.number(),
+  document: z.unknown(),
+  lastEditIds: z.array(z.string()),
+});
+
+/** The production as it is stored now; null when the server does not answer with one. */
+export async function fetchStored(id: string): Promise<(Newer & { lastEditIds: string[] }) | null> {
+  try {
+    const answer = await fetch(`/api/productions/${id}`, { cache: 'no-store' });
+    return storedSchema.parse(await answer.json()) as Newer & { lastEditIds: string[] };
+  } catch {
+    return null;
+  }
+}
+
 export type SendOutcome =
   | { kind: 'saved'; revision: number }
   | { kind: 'stale'; newer: Newer }
