@@ -7,11 +7,11 @@ import {
   cutRows,
   supplyCount,
   tapeFacts,
-  tapeFindings,
   toCutMark,
   type TapeChoice,
   type TapeRows,
 } from './tape';
+import { tapeFindings } from './tapeFindings';
 
 const document = nightFerry();
 const { context } = sceneOf(document, document.builds[0]!);

@@ -16,7 +16,8 @@ import {
   step,
   wireMains,
 } from '../kit/steps';
-import { tapeFacts, tapeFindings, tapeLoads, tapeNeeds, tapeUnit } from '../kit/tape';
+import { tapeFacts, tapeLoads, tapeNeeds, tapeUnit } from '../kit/tape';
+import { tapeFindings } from '../kit/tapeFindings';
 import type { ResolvedBuild } from '../resolved';
 import { WASHER_M, BOLT_RADIUS_M, COUNTERSINK_RADIUS_M, type Sandwich } from './parameters';
 import { layout, bolts, problems } from './layout';

@@ -5,7 +5,8 @@ import { layerOf, layerParts, look, notChosen, stopsFor, typicalLayers } from '.
 import { unitLamps } from '../kit/lamps';
 import { cordMassKg, fromPart, hardware, mainsNeeds, mainsOpen, wiringSlots } from '../kit/needs';
 import { checkTape, cutBoard, finishSteps, joinTape, layTape, step, wireMains } from '../kit/steps';
-import { tapeFacts, tapeFindings, tapeLoads, tapeNeeds, tapeUnit } from '../kit/tape';
+import { tapeFacts, tapeLoads, tapeNeeds, tapeUnit } from '../kit/tape';
+import { tapeFindings } from '../kit/tapeFindings';
 import type { ResolvedBuild } from '../resolved';
 import { layoutPan, panProblems } from './layout';
 import { type StripPan } from './parameters';

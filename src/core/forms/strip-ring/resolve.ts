@@ -17,7 +17,8 @@ import {
   step,
   wireMains,
 } from '../kit/steps';
-import { stripOf, tapeFacts, tapeFindings, tapeLoads, tapeNeeds, tapeUnit } from '../kit/tape';
+import { stripOf, tapeFacts, tapeLoads, tapeNeeds, tapeUnit } from '../kit/tape';
+import { tapeFindings } from '../kit/tapeFindings';
 import type { ResolvedBuild, SheetPiece } from '../resolved';
 import { layoutStripRing, stripRingProblems, type StripRingLayout } from './layout';
 import type { StripRing } from './parameters';
