@@ -3,18 +3,16 @@ import { HARDWARE } from '@/core/materials/hardware';
 import type { Part } from '@/core/materials/part';
 import { CORDS } from '@/core/power/cord';
 import { show, showText, type UnitSystem } from '@/core/quantity';
-import { useState } from 'react';
-import { removeFromShelfInPlace } from '@/core/document/commands';
 import { useDevice } from '@/ui/device';
 import { ChoiceField } from '@/ui/fields/ChoiceField';
 import { QuantityField } from '@/ui/fields/QuantityField';
 import { MoneyField } from '@/ui/fields/TextField';
-import { useSession } from '../shell/Workbench';
-import { useProduction, useProductionStore } from '../store/context';
+import { useProduction } from '../store/context';
 import { copiedPart, newPart } from './newRecords';
 import { hasOffCuts, OffCuts } from './OffCuts';
 import RecordEditor from './RecordEditor';
 import { PART_FIELDS } from './recordFields';
+import { useShelfRecords } from './useShelfRecords';
 
 const ROLE_NAMES: Record<Part['role'], string> = {
   sheet: 'Board',
@@ -70,30 +68,11 @@ function keyFigure(part: Part, system: UnitSystem): string {
 
 /** Everything bought for a build that gives no light itself: price, pack and what is on hand. */
 export default function PartTable() {
-  const store = useProductionStore();
-  const { say } = useSession();
-  const [openId, setOpenId] = useState<string | null>(null);
   const { units } = useDevice();
   const shelf = useProduction((state) => state.document.shelf);
-  const open = shelf.parts.find(({ id }) => id === openId);
   const { parts } = shelf;
+  const { open, openRecord, close, put, change, remove } = useShelfRecords('parts', parts);
   const currency = useProduction((state) => state.document.currency);
-  const change = (part: Part, label: string, set: (target: Part) => void) =>
-    store.getState().change(`${label} of ${part.name}`, (draft) => {
-      const target = draft.shelf.parts.find(({ id }) => id === part.id);
-      if (target) set(target);
-    });
-  const put = (part: Part, label: string) => {
-    store.getState().change(label, (draft) => void draft.shelf.parts.push(part));
-    setOpenId(part.id);
-  };
-  const remove = (part: Part) => {
-    setOpenId(null);
-    store
-      .getState()
-      .change(`delete ${part.name}`, (draft) => removeFromShelfInPlace(draft, 'parts', part.id));
-    say(`Deleted ${part.name}. Undo brings it back.`);
-  };
   return (
     <>
       <table className="rows w-full text-[13.5px]">
@@ -113,7 +92,7 @@ export default function PartTable() {
                 <button
                   type="button"
                   className="text-left underline decoration-line-strong underline-offset-2"
-                  onClick={() => setOpenId(part.id)}
+                  onClick={() => openRecord(part)}
                 >
                   {part.name}
                 </button>
@@ -180,7 +159,7 @@ export default function PartTable() {
           onChange={(field, label, value) =>
             change(open, label, (target) => void Object.assign(target, { [field]: value }))
           }
-          onClose={() => setOpenId(null)}
+          onClose={close}
           onDuplicate={() => put(copiedPart(shelf, open), `duplicate ${open.name}`)}
           onDelete={() => remove(open)}
         >

@@ -1,7 +1,5 @@
 'use client';
-import { useState } from 'react';
 import { mired } from '@/core/colour/mired';
-import { removeFromShelfInPlace } from '@/core/document/commands';
 import { worst } from '@/core/findings/finding';
 import { moneyFormatter, threeFigures } from '@/core/quantity';
 import { effectiveTape, effectiveUnit } from '@/core/units/effectiveUnit';
@@ -9,11 +7,11 @@ import type { Unit } from '@/core/units/unit';
 import { unitFindings } from '@/core/units/unitSanity';
 import { ChoiceField } from '@/ui/fields/ChoiceField';
 import { SeverityMark } from '@/ui/Severity';
-import { useSession } from '../shell/Workbench';
-import { useProduction, useProductionStore } from '../store/context';
+import { useProduction } from '../store/context';
 import { copiedUnit, newUnit } from './newRecords';
 import RecordEditor from './RecordEditor';
 import { UNIT_FIELDS } from './recordFields';
+import { useShelfRecords } from './useShelfRecords';
 
 export const CATEGORY_NAMES: Record<Unit['category'], string> = {
   strip: 'LED tape',
@@ -40,33 +38,17 @@ const oneOf = (unit: Unit) =>
 
 /** Tape, tubes, work lights and panels: what they give, cost and hide. */
 export default function UnitTable({ shotCctK }: { shotCctK: number | null }) {
-  const store = useProductionStore();
-  const { say } = useSession();
   const document = useProduction((state) => state.document);
-  const [openId, setOpenId] = useState<string | null>(null);
   const { units } = document.shelf;
-  const open = units.find(({ id }) => id === openId);
+  const { open, openRecord, close, put, change, remove } = useShelfRecords('units', units);
   const money = moneyFormatter(document.currency);
-  const put = (unit: Unit, label: string) => {
-    store.getState().change(label, (draft) => void draft.shelf.units.push(unit));
-    setOpenId(unit.id);
-  };
-  const change = (unit: Unit, field: string, label: string, value: unknown) =>
-    store.getState().change(`${label} of ${unit.name}`, (draft) => {
-      const target = draft.shelf.units.find(({ id }) => id === unit.id);
-      if (!target) return;
+  const setField = (unit: Unit, field: string, label: string, value: unknown) =>
+    change(unit, label, (target) => {
       Object.assign(target, { [field]: value });
       // A figure typed here is the user's, not the label's or the class's any more.
       const origin = ORIGIN_OF[field];
       if (origin) target.origins[origin] = 'user';
     });
-  const remove = (unit: Unit) => {
-    setOpenId(null);
-    store
-      .getState()
-      .change(`delete ${unit.name}`, (draft) => removeFromShelfInPlace(draft, 'units', unit.id));
-    say(`Deleted ${unit.name}. Undo brings it back.`);
-  };
   return (
     <>
       <table className="rows w-full text-[13.5px]">
@@ -106,7 +88,7 @@ export default function UnitTable({ shotCctK }: { shotCctK: number | null }) {
                       <button
                         type="button"
                         className="text-left underline decoration-line-strong underline-offset-2"
-                        onClick={() => setOpenId(unit.id)}
+                        onClick={() => openRecord(unit)}
                       >
                         {unit.name}
                       </button>
@@ -176,8 +158,8 @@ export default function UnitTable({ shotCctK }: { shotCctK: number | null }) {
           record={open}
           fields={UNIT_FIELDS[open.category]}
           findings={unitFindings(open)}
-          onChange={(field, label, value) => change(open, field, label, value)}
-          onClose={() => setOpenId(null)}
+          onChange={(field, label, value) => setField(open, field, label, value)}
+          onClose={close}
           onDuplicate={() => put(copiedUnit(document.shelf, open), `duplicate ${open.name}`)}
           onDelete={() => remove(open)}
         />
