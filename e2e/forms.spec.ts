@@ -11,10 +11,16 @@ const FILL_DRAWER: Record<string, string> = {
 
 async function pull(page: Page, by: readonly [number, number]) {
   const handle = page.locator('[data-handle]').first();
-  // The drawing is measured, then drawn again to fit; a knob may be replaced in between.
-  await expect.poll(async () => (await handle.boundingBox()) !== null).toBe(true);
-  const box = (await handle.boundingBox())!;
-  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  // A light just begun is drawn, then drawn again at its own address: wait until its knob lies still.
+  let box: Awaited<ReturnType<typeof handle.boundingBox>> = null;
+  await expect(async () => {
+    const before = await handle.boundingBox();
+    await page.waitForTimeout(80);
+    box = await handle.boundingBox();
+    expect(box).not.toBeNull();
+    expect(box).toEqual(before);
+  }).toPass();
+  const [x, y] = [box!.x + box!.width / 2, box!.y + box!.height / 2];
   await page.mouse.move(x, y);
   await page.mouse.down();
   await page.mouse.move(x + by[0], y + by[1], { steps: 5 });
