@@ -1,0 +1,463 @@
+import {
+  EMITTER_STRIDE,
+  MAP_CELLS,
+  MATTER,
+  PLANES,
+  SURFACE_STRIDE,
+  TYPE,
+  ZONES,
+  type PackedArrangement,
+} from './pack';
+import { BUFFER, fillUniform, MARGIN, streamFor } from './random';
+import type { Tally } from './tally';
+
+/** Bounces after which a photon is given up; at ρ = 0.98 one in 10¹⁷ gets that far. */
+export const BOUNCE_CAP = 2000;
+// Plain numbers: a property read in the innermost loop is not always folded away.
+const { polygon: POLYGON, disc: DISC, coneZ: CONE_Z, coneX: CONE_X, cap: CAP } = TYPE;
+const { wall: WALL, through: THROUGH } = MATTER;
+const LAMBERT = 4;
+const TAN_15 = Math.tan(Math.PI / 12);
+const TAN_30 = Math.tan(Math.PI / 6);
+
+/**
+ * Directions that are not Lambertian, seldom enough to be drawn outside the loop: out[0…2] is set from
+ * random numbers of the buffer; returns how many it took.
+ * @param kind class of emission, or 5 for a density of cos^m about the axis
+ */
+function drawInto(
+  out: Float64Array,
+  buffer: Float64Array,
+  at: number,
+  kind: number,
+  ax: number,
+  ay: number,
+  az: number,
+  exponent: number,
+): number {
+  let i = at;
+  let u, v, s;
+  if (kind === 5) {
+    const cosine = Math.pow(buffer[i++]!, 1 / (exponent + 1));
+    const sine = Math.sqrt(Math.max(0, 1 - cosine * cosine));
+    do {
+      u = 2 * buffer[i++]! - 1;
+      v = 2 * buffer[i++]! - 1;
+      s = u * u + v * v;
+    } while ((s >= 1 || s < 1e-12) && i < BUFFER - 2);
+    const by = sine / Math.sqrt(s);
+    // A frame round the axis without a special case at the pole [Duff and others 2017; from memory].
+    const sign = az >= 0 ? 1 : -1;
+    const a = -1 / (sign + az);
+    const b = ax * ay * a;
+    u *= by;
+    v *= by;
+    out[0] = u * (1 + sign * ax * ax * a) + v * b + cosine * ax;
+    out[1] = u * sign * b + v * (sign + ay * ay * a) + cosine * ay;
+    out[2] = -u * sign * ax - v * ay + cosine * az;
+    return i - at;
+  }
+  for (;;) {
+    do {
+      u = 2 * buffer[i++]! - 1;
+      v = 2 * buffer[i++]! - 1;
+      s = u * u + v * v;
+    } while (s >= 1 && i < BUFFER - 3);
+    // A point on the unit sphere, by rejection from the disc [Marsaglia 1972; from memory].
+    const root = 2 * Math.sqrt(Math.max(0, 1 - s));
+    out[0] = u * root;
+    out[1] = v * root;
+    out[2] = 1 - 2 * s;
+    if (kind === 0 || i >= BUFFER - 3) return i - at;
+    const cosine = out[0] * ax + out[1] * ay + out[2] * az;
+    const sine = Math.sqrt(Math.max(0, 1 - cosine * cosine));
+    const wanted = kind === 1 ? (1 + cosine) / 2 : kind === 2 ? 0.35 + 0.65 * sine : sine;
+    if (buffer[i++]! < wanted) return i - at;
+  }
+}
+
+/** What one chunk's run needs besides the arrangement. */
+interface Chance {
+  state: Int32Array;
+  buffer: Float64Array;
+  /** the next number to take */
+  at: number;
+}
+
+/**
+ * Photons at a call: short, so that the engine calls an optimised function often instead of swapping
+ * code inside one long run.
+ */
+const BATCH = 250;
+/** Cosines of the zones' outer edges, 5° apart. */
+const ZONE_EDGES = Float64Array.from({ length: ZONES }, (_, k) =>
+  Math.cos(((k + 1) * Math.PI) / 2 / ZONES),
+);
+const [BOUNCES, STOPPED, LOST] = [0, 1, 2];
+
+/**
+ * Follows `count` photons of one chunk's own stream through the arrangement and adds what became of
+ * them to the tally [handbook 11]. The same bits come out in Node, in a worker and on the main thread.
+ */
+export function traceChunkInPlace(
+  tally: Tally,
+  packed: PackedArrangement,
+  seed: number,
+  chunk: number,
+  count: number,
+): void {
+  const chance: Chance = {
+    state: streamFor(seed, chunk),
+    buffer: new Float64Array(BUFFER),
+    at: BUFFER,
+  };
+  const counts = new Int32Array(3);
+  for (let done = 0; done < count; done += BATCH)
+    chance.at = traceBatchInPlace(tally, counts, packed, chance, Math.min(BATCH, count - done));
+  tally.emitted += count;
+  tally.bounces += counts[BOUNCES]!;
+  tally.stopped += counts[STOPPED]!;
+  tally.lost += counts[LOST]!;
+}
+
+/**
+ * One long loop on purpose: a call that is not inlined hands its numbers over on the heap, and everything
+ * here runs millions of times a second. The Lambertian draw, the commonest, stands once at the loop's head.
+ * @returns place of the next random number
+ */
+function traceBatchInPlace(
+  tally: Tally,
+  counts: Int32Array,
+  packed: PackedArrangement,
+  chance: Chance,
+  count: number,
+): number {
+  const { surfaces, surfaceCount, edges, emitters, emitterCount, keep, alias, epsilonM } = packed;
+  const { absorbed, left, map, directions } = tally;
+  const { state, buffer } = chance;
+  const zoneEdges = ZONE_EDGES;
+  const out = new Float64Array(3);
+  let at = chance.at;
+  let bounces = 0;
+  let stopped = 0;
+  let lost = 0;
+  for (let photon = 0; photon < count; photon++) {
+    if (at > BUFFER - MARGIN) {
+      fillUniform(buffer, state);
+      at = 0;
+    }
+    let e = (buffer[at]! * emitterCount) | 0;
+    if (buffer[at + 1]! >= keep[e]!) e = alias[e]!;
+    at += 2;
+    const from = e * EMITTER_STRIDE;
+    let px = emitters[from]!;
+    let py = emitters[from + 1]!;
+    let pz = emitters[from + 2]!;
+    // The normal a Lambertian direction is drawn about; for an emitter of that class, its axis.
+    let nx = emitters[from + 3]!;
+    let ny = emitters[from + 4]!;
+    let nz = emitters[from + 5]!;
+    let dx = 0;
+    let dy = 0;
+    let dz = 0;
+    let scatter = true;
+    if (emitters[from + 6]! !== LAMBERT) {
+      at += drawInto(out, buffer, at, emitters[from + 6]!, nx, ny, nz, emitters[from + 7]!);
+      dx = out[0]!;
+      dy = out[1]!;
+      dz = out[2]!;
+      scatter = false;
+    }
+    let surface = -1;
+    let exit = -1;
+    let bounce = 0;
+    for (;;) {
+      if (scatter) {
+        let x = 0;
+        let y = 0;
+        let z = 0;
+        let squared = 0;
+        do {
+          let u = 0;
+          let v = 0;
+          let s = 0;
+          do {
+            u = 2 * buffer[at]! - 1;
+            v = 2 * buffer[at + 1]! - 1;
+            at += 2;
+            s = u * u + v * v;
+          } while (s >= 1 && at < BUFFER - 3);
+          // A point on the sphere that touches the surface at its normal: Lambert's law.
+          const root = 2 * Math.sqrt(s < 1 ? 1 - s : 0);
+          x = u * root + nx;
+          y = v * root + ny;
+          z = 1 - 2 * s + nz;
+          squared = x * x + y * y + z * z;
+        } while (squared < 1e-12);
+        const by = 1 / Math.sqrt(squared);
+        dx = x * by;
+        dy = y * by;
+        dz = z * by;
+      }
+      if (exit >= 0) {
+        left[exit] = left[exit]! + 1;
+        if (exit > 0) break;
+        const o = surface * SURFACE_STRIDE;
+        const type = surfaces[o]!;
+        const x = px - surfaces[o + 12]!;
+        const y = py - surfaces[o + 13]!;
+        const z = pz - surfaces[o + 14]!;
+        let u = x * surfaces[o + 15]! + y * surfaces[o + 16]! + z * surfaces[o + 17]!;
+        const v = x * surfaces[o + 18]! + y * surfaces[o + 19]! + z * surfaces[o + 20]!;
+        if (type === CONE_X) u = (Math.atan2(pz, py) + Math.PI) / (2 * Math.PI);
+        if (type === CONE_Z) u = (Math.atan2(py, px) + Math.PI) / (2 * Math.PI);
+        const column = u <= 0 ? 0 : u >= 1 ? MAP_CELLS - 1 : (u * MAP_CELLS) | 0;
+        const row = v <= 0 ? 0 : v >= 1 ? MAP_CELLS - 1 : (v * MAP_CELLS) | 0;
+        const cell = row * MAP_CELLS + column;
+        map[cell] = map[cell]! + 1;
+        const cosine = Math.abs(dx * nx + dy * ny + dz * nz);
+        let zone = 0;
+        while (zone < ZONES - 1 && cosine < zoneEdges[zone]!) zone++;
+        // Planes of 15°, three to an octant, from +x round: comparisons cost less than an arc tangent.
+        const across = Math.abs(dx);
+        const up = Math.abs(dy);
+        const low = up < across ? up : across;
+        const high = up < across ? across : up;
+        const third = low < TAN_15 * high ? 0 : low < TAN_30 * high ? 1 : 2;
+        let plane = up < across ? third : 5 - third;
+        if (dx < 0) plane = 11 - plane;
+        if (dy < 0) plane = 23 - plane;
+        const bin = zone * PLANES + plane;
+        directions[bin] = directions[bin]! + 1;
+        break;
+      }
+      if (++bounce > BOUNCE_CAP) {
+        stopped++;
+        break;
+      }
+      if (at > BUFFER - MARGIN) {
+        fillUniform(buffer, state);
+        at = 0;
+      }
+      let best = Infinity;
+      let found = -1;
+      for (let k = 0, o = 0; k < surfaceCount; k++, o += SURFACE_STRIDE) {
+        const type = surfaces[o]!;
+        if (type === POLYGON) {
+          // A plane is not met twice in a row.
+          if (k === surface) continue;
+          const a = surfaces[o + 6]!;
+          const b = surfaces[o + 7]!;
+          const c = surfaces[o + 8]!;
+          const t = (surfaces[o + 9]! - a * px - b * py - c * pz) / (a * dx + b * dy + c * dz);
+          if (!(t > epsilonM && t < best)) continue;
+          const x = px + t * dx;
+          const y = py + t * dy;
+          const z = pz + t * dz;
+          let i = surfaces[o + 10]!;
+          const end = surfaces[o + 11]!;
+          while (
+            i < end &&
+            edges[i]! * x + edges[i + 1]! * y + edges[i + 2]! * z >= edges[i + 3]! - epsilonM
+          )
+            i += 4;
+          if (i < end) continue;
+          best = t;
+          found = k;
+        } else if (type === DISC) {
+          if (k === surface) continue;
+          const t = (surfaces[o + 6]! - pz) / dz;
+          if (!(t > epsilonM && t < best)) continue;
+          const x = px + t * dx;
+          const y = py + t * dy;
+          const squared = x * x + y * y;
+          if (squared < surfaces[o + 7]! || squared > surfaces[o + 8]!) continue;
+          best = t;
+          found = k;
+        } else if (type === CAP) {
+          const t = meetsCap(surfaces, o, px, py, pz, dx, dy, dz, epsilonM);
+          if (t < best) {
+            best = t;
+            found = k;
+          }
+        } else {
+          // A cone about its own axis w: u² + v² = (r0 + slope·(w − w0))².
+          const alongZ = type === CONE_Z;
+          const u = alongZ ? px : py;
+          const v = alongZ ? py : pz;
+          const w = alongZ ? pz : px;
+          const du = alongZ ? dx : dy;
+          const dv = alongZ ? dy : dz;
+          const dw = alongZ ? dz : dx;
+          const slope = surfaces[o + 9]!;
+          const least = surfaces[o + 6]! - epsilonM;
+          const reach = surfaces[o + 7]! + epsilonM;
+          const r = surfaces[o + 8]! + slope * (w - surfaces[o + 6]!);
+          const a = du * du + dv * dv - slope * slope * dw * dw;
+          const b = u * du + v * dv - slope * r * dw;
+          let near = 0;
+          let far = 0;
+          if (k === surface) {
+            // One root is where it stands.
+            near = far = (-2 * b) / a;
+          } else {
+            const c = u * u + v * v - r * r;
+            const inside = b * b - a * c;
+            if (inside < 0) continue;
+            // The root without cancellation first, the other from their product.
+            const q = b > 0 ? -b - Math.sqrt(inside) : -b + Math.sqrt(inside);
+            near = q / a;
+            far = c / q;
+            if (near > far) {
+              const swap = near;
+              near = far;
+              far = swap;
+            }
+          }
+          let t = near;
+          let along = w + t * dw;
+          if (!(t > epsilonM && along >= least && along <= reach && r + slope * t * dw >= 0)) {
+            t = far;
+            along = w + t * dw;
+            if (!(t > epsilonM && along >= least && along <= reach && r + slope * t * dw >= 0))
+              continue;
+          }
+          if (t < best) {
+            best = t;
+            found = k;
+          }
+        }
+      }
+      if (found < 0) {
+        lost++;
+        break;
+      }
+      surface = found;
+      px += best * dx;
+      py += best * dy;
+      pz += best * dz;
+      const o = surface * SURFACE_STRIDE;
+      const type = surfaces[o]!;
+      if (type === DISC) {
+        nx = 0;
+        ny = 0;
+        nz = 1;
+      } else if (type === POLYGON) {
+        nx = surfaces[o + 6]!;
+        ny = surfaces[o + 7]!;
+        nz = surfaces[o + 8]!;
+      } else if (type === CAP) {
+        const by = 1 / surfaces[o + 7]!;
+        nx = px * by;
+        ny = py * by;
+        nz = (pz - surfaces[o + 6]!) * by;
+      } else {
+        const slope = surfaces[o + 9]!;
+        const lean = 1 / Math.sqrt(1 + slope * slope);
+        if (type === CONE_Z) {
+          const by = lean / Math.sqrt(px * px + py * py);
+          nx = px * by;
+          ny = py * by;
+          nz = -slope * lean;
+        } else {
+          const by = lean / Math.sqrt(py * py + pz * pz);
+          nx = -slope * lean;
+          ny = py * by;
+          nz = pz * by;
+        }
+      }
+      let facing = nx * dx + ny * dy + nz * dz;
+      if (facing > 0) {
+        nx = -nx;
+        ny = -ny;
+        nz = -nz;
+        facing = -facing;
+      }
+      const matter = surfaces[o + 1]!;
+      const draw = buffer[at++]!;
+      scatter = true;
+      if (matter === WALL) {
+        if (draw >= surfaces[o + 2]!) {
+          absorbed[surface] = absorbed[surface]! + 1;
+          break;
+        }
+        bounces++;
+        // Part of what is kept goes on like from a mirror.
+        if (draw < surfaces[o + 3]!) {
+          scatter = false;
+          dx -= 2 * facing * nx;
+          dy -= 2 * facing * ny;
+          dz -= 2 * facing * nz;
+        }
+        continue;
+      }
+      const exponent = surfaces[o + 4]!;
+      if (draw >= surfaces[o + 3]!) {
+        absorbed[surface] = absorbed[surface]! + 1;
+        break;
+      }
+      if (draw >= surfaces[o + 2]!) {
+        bounces++;
+        // A clear sheet sends back like a mirror, all others by Lambert's law.
+        if (exponent === 0) {
+          scatter = false;
+          dx -= 2 * facing * nx;
+          dy -= 2 * facing * ny;
+          dz -= 2 * facing * nz;
+        }
+        continue;
+      }
+      nx = -nx;
+      ny = -ny;
+      nz = -nz;
+      if (exponent >= 0) {
+        scatter = false;
+        if (exponent > 0) {
+          at += drawInto(out, buffer, at, 5, dx, dy, dz, exponent);
+          dx = out[0]!;
+          dy = out[1]!;
+          dz = out[2]!;
+          // What the deflection would turn back has passed all the same.
+          const back = dx * nx + dy * ny + dz * nz;
+          if (back < 0) {
+            dx -= 2 * back * nx;
+            dy -= 2 * back * ny;
+            dz -= 2 * back * nz;
+          }
+        }
+      }
+      if (matter !== THROUGH) exit = surfaces[o + 5]! | 0;
+    }
+  }
+  counts[BOUNCES]! += bounces;
+  counts[STOPPED]! += stopped;
+  counts[LOST]! += lost;
+  return at;
+}
+
+/** Way to a part of a sphere about the z axis, Infinity when missed. */
+function meetsCap(
+  data: Float64Array,
+  o: number,
+  px: number,
+  py: number,
+  pz: number,
+  dx: number,
+  dy: number,
+  dz: number,
+  epsilonM: number,
+): number {
+  const z0 = pz - data[o + 6]!;
+  const b = px * dx + py * dy + z0 * dz;
+  const c = px * px + py * py + z0 * z0 - data[o + 7]! * data[o + 7]!;
+  const inside = b * b - c;
+  if (inside < 0) return Infinity;
+  const root = Math.sqrt(inside);
+  for (let side = -1; side <= 1; side += 2) {
+    const t = -b + side * root;
+    const z = pz + t * dz;
+    if (t > epsilonM && z >= data[o + 8]! - epsilonM && z <= data[o + 9]! + epsilonM) return t;
+  }
+  return Infinity;
+}
+

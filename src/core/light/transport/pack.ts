@@ -1,0 +1,221 @@
+import { prepareSpread, type Spread } from '../../units/spread';
+import type { Emitter, Vector } from '../emitter';
+import { FULL_SPREAD_DEG, type Arrangement, type CavitySurface, type SurfaceShape } from './arrangement';
+
+export const SURFACE_STRIDE = 24;
+export const EMITTER_STRIDE = 8;
+/** Cells along each side of the exit map. */
+export const MAP_CELLS = 32;
+/** Directions from the mouth's normal in 5° zones, and round it in 15° planes. */
+export const ZONES = 18;
+export const PLANES = 24;
+
+export const TYPE = { polygon: 0, disc: 1, coneZ: 2, coneX: 3, cap: 4 } as const;
+export const MATTER = { wall: 0, out: 1, through: 2 } as const;
+const FULL = -1;
+const CLASS: Record<Spread['class'], number> = {
+  omni: 0,
+  forward: 1,
+  side: 2,
+  tube: 3,
+  lambert: 4,
+  reflector: 5,
+};
+
+/**
+ * An arrangement laid out for the kernel.
+ *
+ * One surface takes 24 numbers:
+ *   0 type · 1 matter · 2 ρ, or τ · 3 ρ·s, or τ + ρd · 4 exponent of the deflection (−1 full, 0 none)
+ *   5 exit index or −1 · 6… geometry: polygon: normal 6–8, offset 9, edges from 10 to 11;
+ *   disc: z 6, inner r² 7, outer r² 8; cone: from 6, to 7, r0 8, slope 9; cap: centre 6, R 7, from 8, to 9
+ *   12–23 map of an exit: origin 12–14, u axis/|u|² 15–17, v axis/|v|² 18–20
+ * One edge of a polygon takes four: inward normal and offset. One emitter takes eight: position, axis,
+ * class and exponent.
+ */
+export interface PackedArrangement {
+  surfaces: Float64Array;
+  surfaceCount: number;
+  edges: Float64Array;
+  emitters: Float64Array;
+  emitterCount: number;
+  /** alias table: chance of keeping the drawn emitter, and the one taken instead */
+  keep: Float64Array;
+  alias: Uint32Array;
+  exitCount: number;
+  /** shorter ways than this are rounding, metres */
+  epsilonM: number;
+}
+
+/** Lays an arrangement out for the kernel. Emitters without light are left out. */
+export function packArrangement({ surfaces, emitters }: Arrangement): PackedArrangement {
+  const data = new Float64Array(surfaces.length * SURFACE_STRIDE);
+  const edges: number[] = [];
+  let exitCount = 0;
+  surfaces.forEach((surface, k) => {
+    const at = k * SURFACE_STRIDE;
+    packMatter(data, at, surface);
+    const exit = data[at + 1] === MATTER.out ? exitCount++ : -1;
+    data[at + 5] = exit;
+    packShape(data, at, surface.shape, edges);
+    if (exit >= 0) packMap(data, at, surface.shape);
+  });
+  const lit = emitters.filter(({ luminousFluxLm }) => luminousFluxLm > 0);
+  const packed = new Float64Array(lit.length * EMITTER_STRIDE);
+  lit.forEach(({ positionM, axis, spread }, k) => {
+    const at = k * EMITTER_STRIDE;
+    packed.set(positionM, at);
+    packed.set(axis, at + 3);
+    packed[at + 6] = CLASS[spread.class];
+    packed[at + 7] = prepareSpread(spread).exponent;
+  });
+  return {
+    surfaces: data,
+    surfaceCount: surfaces.length,
+    edges: Float64Array.from(edges),
+    emitters: packed,
+    emitterCount: lit.length,
+    ...aliasTable(lit),
+    exitCount,
+    epsilonM: 1e-7 * sizeOf(surfaces),
+  };
+}
+
+function packMatter(data: Float64Array, at: number, { matter }: CavitySurface): void {
+  if (matter.kind === 'wall') {
+    data[at + 1] = MATTER.wall;
+    data[at + 2] = matter.reflectance;
+    data[at + 3] = matter.reflectance * matter.mirrorShare;
+    return;
+  }
+  data[at + 1] = matter.leads === 'out' ? MATTER.out : MATTER.through;
+  data[at + 2] = matter.transmittance;
+  data[at + 3] = matter.transmittance + matter.backReflectance;
+  data[at + 4] = deflection(matter.spreadDeg);
+}
+
+/** Exponent m of the cos^m round a photon's own way whose full width at half the peak is the spread. */
+function deflection(spreadDeg: number): number {
+  if (spreadDeg >= FULL_SPREAD_DEG) return FULL;
+  if (spreadDeg < 0.5) return 0;
+  return Math.log(0.5) / Math.log(Math.cos((spreadDeg * Math.PI) / 360));
+}
+
+function packShape(data: Float64Array, at: number, shape: SurfaceShape, edges: number[]): void {
+  switch (shape.kind) {
+    case 'polygon':
+      data[at] = TYPE.polygon;
+      return packPolygon(data, at, shape.points, edges);
+    case 'disc':
+      data[at] = TYPE.disc;
+      data[at + 6] = shape.zM;
+      data[at + 7] = shape.innerRadiusM ** 2;
+      data[at + 8] = shape.outerRadiusM ** 2 * (1 + 1e-9);
+      return;
+    case 'cone':
+      data[at] = shape.axis === 'z' ? TYPE.coneZ : TYPE.coneX;
+      data[at + 6] = shape.fromM;
+      data[at + 7] = shape.toM;
+      data[at + 8] = shape.fromRadiusM;
+      data[at + 9] = (shape.toRadiusM - shape.fromRadiusM) / (shape.toM - shape.fromM);
+      return;
+    case 'cap':
+      data[at] = TYPE.cap;
+      data.set([shape.centreZM, shape.radiusM, shape.fromZM, shape.toZM], at + 6);
+  }
+}
+
+function packPolygon(
+  data: Float64Array,
+  at: number,
+  points: readonly Vector[],
+  edges: number[],
+): void {
+  const normal = unit(polygonNormal(points));
+  data.set(normal, at + 6);
+  data[at + 9] = dot(normal, points[0]!);
+  data[at + 10] = edges.length;
+  data[at + 11] = edges.length + 4 * points.length;
+  points.forEach((from, k) => {
+    const along = minus(points[(k + 1) % points.length]!, from);
+    const inward = unit(cross(normal, along));
+    edges.push(...inward, dot(inward, from));
+  });
+}
+
+/** Newell's normal: twice the polygon's area vector, whatever its corners. */
+function polygonNormal(points: readonly Vector[]): Vector {
+  return points.reduce<Vector>(
+    (sum, from, k) => plus(sum, cross(from, points[(k + 1) % points.length]!)),
+    [0, 0, 0],
+  );
+}
+
+/** Plane exits map by two axes, cones by angle and height; a disc lies in its bounding square. */
+function packMap(data: Float64Array, at: number, shape: SurfaceShape): void {
+  const set = (origin: Vector, u: Vector, v: Vector) => {
+    data.set(origin, at + 12);
+    data.set(scaled(u, 1 / dot(u, u)), at + 15);
+    data.set(scaled(v, 1 / dot(v, v)), at + 18);
+  };
+  if (shape.kind === 'polygon') {
+    const [a, b, , d] = shape.points as readonly [Vector, Vector, Vector, Vector];
+    set(a, minus(b, a), minus(d ?? b, a));
+  }
+  if (shape.kind === 'disc') {
+    const r = shape.outerRadiusM;
+    set([-r, -r, shape.zM], [2 * r, 0, 0], [0, 2 * r, 0]);
+  }
+  if (shape.kind === 'cone') {
+    // Round it the kernel counts by angle; along its axis by this second one.
+    const along: Vector = shape.axis === 'z' ? [0, 0, 1] : [1, 0, 0];
+    set(scaled(along, shape.fromM), along, scaled(along, shape.toM - shape.fromM));
+  }
+}
+
+/** Walker's alias method, so that any number of emitters costs one draw [Walker 1977; from memory]. */
+function aliasTable(emitters: readonly Emitter[]) {
+  const count = emitters.length;
+  const total = emitters.reduce((sum, { luminousFluxLm }) => sum + luminousFluxLm, 0);
+  const keep = new Float64Array(count).fill(1);
+  const alias = new Uint32Array(count);
+  const share = emitters.map(({ luminousFluxLm }) => (luminousFluxLm * count) / total);
+  const small = share.flatMap((value, k) => (value < 1 ? [k] : []));
+  const large = share.flatMap((value, k) => (value >= 1 ? [k] : []));
+  while (small.length && large.length) {
+    const low = small.pop()!;
+    const high = large.at(-1)!;
+    keep[low] = share[low]!;
+    alias[low] = high;
+    share[high] = share[high]! - (1 - share[low]!);
+    if (share[high] < 1) small.push(large.pop()!);
+  }
+  return { keep, alias };
+}
+
+function sizeOf(surfaces: readonly CavitySurface[]): number {
+  const reach = surfaces.map(({ shape }) => {
+    switch (shape.kind) {
+      case 'polygon':
+        return Math.max(...shape.points.flat().map(Math.abs));
+      case 'disc':
+        return Math.max(shape.outerRadiusM, Math.abs(shape.zM));
+      case 'cone':
+        return Math.max(shape.fromRadiusM, shape.toRadiusM, Math.abs(shape.toM));
+      case 'cap':
+        return shape.radiusM + Math.abs(shape.centreZM);
+    }
+  });
+  return Math.max(1e-3, ...reach);
+}
+
+const dot = (a: Vector, b: Vector): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
+const plus = (a: Vector, b: Vector): Vector => [a[0] + b[0], a[1] + b[1], a[2] + b[2]];
+const minus = (a: Vector, b: Vector): Vector => [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
+const scaled = (a: Vector, by: number): Vector => [a[0] * by, a[1] * by, a[2] * by];
+const unit = (a: Vector): Vector => scaled(a, 1 / Math.hypot(...a));
+const cross = (a: Vector, b: Vector): Vector => [
+  a[1] * b[2] - a[2] * b[1],
+  a[2] * b[0] - a[0] * b[2],
+  a[0] * b[1] - a[1] * b[0],
+];

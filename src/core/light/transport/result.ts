@@ -1,0 +1,106 @@
+import type { Arrangement } from './arrangement';
+import { MAP_CELLS, PLANES, ZONES } from './pack';
+import type { Tally } from './tally';
+
+/** Outcome of a run, as shares of the emitted light; plain data. */
+export interface Transported {
+  photons: number;
+  seed: number;
+  /** share of the lamps' light that leaves by the mouth, and its standard error */
+  efficiency: number;
+  standardError: number;
+  /** share that leaves elsewhere: open edges, sides of a drape */
+  spilled: number;
+  /** share taken by each surface, in the arrangement's order */
+  absorbed: { name: string; share: number }[];
+  /** share given up at the bounce cap or flown off */
+  unaccounted: number;
+  meanBounces: number;
+  /** relative exitance of the mouth's cells, mean of the whole cells 1; −1 outside the mouth */
+  map: number[];
+  mapCells: number;
+  /** min/mean over whole cells of an 8 × 8 aggregation, 0…1 */
+  uniformity: number;
+  /** intensity per lumen out of the mouth, cd/lm, in 5° zones from its normal */
+  zonesCdPerLm: number[];
+  /** the same, by zone and 15° plane from +x round */
+  planesCdPerLm: number[][];
+}
+
+/** Uniformity is told on this many cells a side: finer is biased low by counting noise. */
+const UNIFORMITY_CELLS = 8;
+
+export function readTally(tally: Tally, arrangement: Arrangement, seed: number): Transported {
+  const n = Math.max(1, tally.emitted);
+  const through = tally.left[0] ?? 0;
+  const efficiency = through / n;
+  const mouth = arrangement.surfaces.find(
+    ({ matter }) => matter.kind === 'layer' && matter.leads === 'out',
+  );
+  const round = mouth?.shape.kind === 'disc';
+  return {
+    photons: tally.emitted,
+    seed,
+    efficiency,
+    standardError: Math.sqrt((efficiency * (1 - efficiency)) / n),
+    spilled: tally.left.slice(1).reduce((sum, count) => sum + count, 0) / n,
+    absorbed: arrangement.surfaces.map(({ name }, k) => ({ name, share: tally.absorbed[k]! / n })),
+    unaccounted: (tally.stopped + tally.lost) / n,
+    meanBounces: tally.bounces / n,
+    map: relativeMap(tally.map, MAP_CELLS, round),
+    mapCells: MAP_CELLS,
+    uniformity: uniformityOf(tally.map, round),
+    zonesCdPerLm: zonesOf(tally.directions, Math.max(1, through)),
+    planesCdPerLm: planesOf(tally.directions, Math.max(1, through)),
+  };
+}
+
+/** Whether cell k of a row of n lies wholly inside the circle in its square. */
+export function wholeCell(column: number, row: number, cells: number, round: boolean): boolean {
+  if (!round) return true;
+  const far = (k: number) => Math.max(Math.abs((2 * k) / cells - 1), Math.abs((2 * (k + 1)) / cells - 1));
+  return Math.hypot(far(column), far(row)) <= 1 + 1e-12;
+}
+
+function relativeMap(counts: Uint32Array, cells: number, round: boolean): number[] {
+  const inside = Array.from(counts, (_, k) =>
+    wholeCell(k % cells, Math.floor(k / cells), cells, round),
+  );
+  const whole = Array.from(counts).filter((_, k) => inside[k]);
+  const mean = whole.reduce((sum, count) => sum + count, 0) / Math.max(1, whole.length);
+  return Array.from(counts, (count, k) => (!inside[k] ? -1 : mean > 0 ? count / mean : 0));
+}
+
+function uniformityOf(counts: Uint32Array, round: boolean): number {
+  const by = MAP_CELLS / UNIFORMITY_CELLS;
+  const coarse = new Uint32Array(UNIFORMITY_CELLS ** 2);
+  counts.forEach((count, k) => {
+    const column = Math.floor((k % MAP_CELLS) / by);
+    const row = Math.floor(Math.floor(k / MAP_CELLS) / by);
+    coarse[row * UNIFORMITY_CELLS + column]! += count;
+  });
+  const whole = relativeMap(coarse, UNIFORMITY_CELLS, round).filter((value) => value >= 0);
+  return whole.length ? Math.min(...whole) : 0;
+}
+
+/** Solid angle of a 5° zone: 2π·(cos θ0 − cos θ1) [handbook 11]. */
+export const zoneSr = (zone: number): number => {
+  const edge = (k: number) => Math.cos((k * Math.PI) / 2 / ZONES);
+  return 2 * Math.PI * (edge(zone) - edge(zone + 1));
+};
+
+function zonesOf(directions: Uint32Array, through: number): number[] {
+  return Array.from({ length: ZONES }, (_, zone) => {
+    const row = directions.subarray(zone * PLANES, (zone + 1) * PLANES);
+    return row.reduce((sum, count) => sum + count, 0) / through / zoneSr(zone);
+  });
+}
+
+function planesOf(directions: Uint32Array, through: number): number[][] {
+  return Array.from({ length: ZONES }, (_, zone) =>
+    Array.from(
+      { length: PLANES },
+      (_, plane) => (directions[zone * PLANES + plane]! / through / zoneSr(zone)) * PLANES,
+    ),
+  );
+}
