@@ -1,13 +1,21 @@
 import type * as z from 'zod/mini';
 import type { View } from '../forms/drawing';
 import type { Field, FormContext } from '../forms/form';
+import type { Control } from '../light/controls';
+import type { Mouth } from '../light/mouth';
 import type { ResolvedBuild } from '../forms/resolved';
 
 /** What an accessory adds to the build that carries it. */
 export type Attachment = Pick<
   ResolvedBuild,
   'pieces' | 'needs' | 'steps' | 'facts' | 'findings' | 'massKg'
-> & { view: View };
+> & {
+  view: View;
+  /** what it puts into the light's way */
+  controls?: readonly Control[];
+  /** the front it makes of the build's own */
+  mouth?: Mouth;
+};
 
 /**
  * A part any form may carry. It reads the resolved build, never the form behind it, and only adds:

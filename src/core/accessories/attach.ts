@@ -42,6 +42,8 @@ function merged(base: ResolvedBuild, added: Attachment, id: string): ResolvedBui
   const before = at < 0 ? base.steps.length : at;
   return {
     ...base,
+    mouth: added.mouth ?? base.mouth,
+    controls: [...base.controls, ...(added.controls ?? [])],
     pieces: [...base.pieces, ...added.pieces],
     needs: [...base.needs, ...added.needs],
     steps: [...base.steps.slice(0, before), ...added.steps, ...base.steps.slice(before)],

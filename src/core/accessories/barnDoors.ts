@@ -2,7 +2,7 @@ import { fact } from '../forms/kit/build';
 import { look, stop } from '../forms/kit/choices';
 import { doorLeaf } from '../forms/kit/development';
 import { hardware } from '../forms/kit/needs';
-import { choice, defineParameters, length, part } from '../forms/kit/parameters';
+import { choice, defineParameters, degrees, length, part } from '../forms/kit/parameters';
 import { polygonPiece, sheetMassKg } from '../forms/kit/pieces';
 import {
   circle,
@@ -15,6 +15,7 @@ import {
   type XY,
 } from '../forms/kit/shapes';
 import { cutMetal, step } from '../forms/kit/steps';
+import type { Plate } from '../light/controls';
 import type { FormContext } from '../forms/form';
 import type { SheetPiece } from '../forms/resolved';
 import type { AccessoryDefinition } from './accessory';
@@ -40,6 +41,13 @@ export const doorParameters = (group: string) => ({
     min: 0.01,
     max: 1.5,
     step: 0.005,
+  }),
+  openedRad: degrees('Opened', group, {
+    start: Math.PI / 4,
+    min: 0,
+    max: (100 * Math.PI) / 180,
+    step: Math.PI / 36,
+    help: '0° straight ahead, 90° flat back',
   }),
   hingeOverlayM: length('Hinge overlay', group, { start: 0.012, min: 0, max: 0.1, step: 0.001 }),
   foldFirst: choice('Folds first', group, [
@@ -157,6 +165,31 @@ export function doorFindings(doors: Doors, faceW: number, faceH: number) {
   ];
 }
 
+/**
+ * The leaves as they stand in the light, hinged on the face's edges in the plane z and swung outwards
+ * from straight ahead.
+ */
+export function doorPlates(doors: Doors, faceW: number, faceH: number, zM: number): Plate[] {
+  const [out, on] = [Math.sin(doors.openedRad), Math.cos(doors.openedRad)];
+  const top = doorLeaf(faceW, doors.topFreeM, doors.leafLengthM, doors.cornerM);
+  const side = doorLeaf(doors.sideHingeM, doors.sideFreeM, doors.leafLengthM, 0);
+  const plate = (
+    name: string,
+    leaf: readonly XY[],
+    place: (along: number, outM: number, zM: number) => readonly [number, number, number],
+  ): Plate => ({
+    kind: 'plate',
+    name: `${name} leaf`,
+    points: leaf.map(([along, length]) => place(along, length * out, zM + length * on)),
+  });
+  return [
+    plate('top', top, (x, y, z) => [x, faceH / 2 + y, z]),
+    plate('bottom', top, (x, y, z) => [x, -faceH / 2 - y, z]),
+    plate('right', side, (y, x, z) => [faceW / 2 + x, y, z]),
+    plate('left', side, (y, x, z) => [-faceW / 2 - x, y, z]),
+  ];
+}
+
 /** The lamp with its leaves folded out, from the front. */
 export function doorShapes(doors: Doors, faceW: number, faceH: number) {
   const top = doorLeaf(faceW, doors.topFreeM, doors.leafLengthM, doors.cornerM);
@@ -197,17 +230,9 @@ export const barnDoors: AccessoryDefinition<Doors> = {
       needs: doorNeeds,
       steps: doorSteps(),
       facts: doorFacts(doors, widthM, heightM),
-      findings: [
-        ...doorFindings(doors, widthM, heightM),
-        look(
-          'doors.light',
-          'The doors are not in the lux yet',
-          'Opened wide they change little on the axis; closed in, they cut the beam. The figures above are without them.',
-          { field: 'leafLengthM', drawing: 'doors' },
-          'This version’s light estimate',
-        ),
-      ],
+      findings: [...doorFindings(doors, widthM, heightM)],
       massKg: sheetMassKg(pieces, context),
+      controls: doorPlates(doors, widthM, heightM, base.frontM),
       view: view(
         'doors',
         'Barn doors, folded out',

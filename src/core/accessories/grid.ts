@@ -1,5 +1,5 @@
 import { fact } from '../forms/kit/build';
-import { look, stop } from '../forms/kit/choices';
+import { stop } from '../forms/kit/choices';
 import { defineParameters, length, part } from '../forms/kit/parameters';
 import { rectanglePiece, sheetMassKg } from '../forms/kit/pieces';
 import { knob, line, measure, rectangle, view } from '../forms/kit/shapes';
@@ -84,15 +84,9 @@ export const grid: AccessoryDefinition<Grid> = {
               ),
             ]
           : []),
-        look(
-          'grid.light',
-          'The grid is not in the lux yet',
-          `On the axis it keeps ${Math.round(open * 100)} % of an evenly lit front; the figures above are without it.`,
-          { field: 'cellM', drawing: 'grid' },
-          'This version’s light estimate',
-        ),
       ],
       massKg: sheetMassKg(pieces, context),
+      controls: [{ kind: 'grid', name: 'grid', zM: base.frontM, cellM, depthM, openShare: open }],
       view: view(
         'grid',
         'Grid, from the front',

@@ -1,5 +1,5 @@
 import { fact } from '../forms/kit/build';
-import { look, stop } from '../forms/kit/choices';
+import { stop } from '../forms/kit/choices';
 import { coneBlank, type ConeBlank } from '../forms/kit/development';
 import { hardware } from '../forms/kit/needs';
 import { choice, defineParameters, length, part } from '../forms/kit/parameters';
@@ -9,6 +9,7 @@ import { step } from '../forms/kit/steps';
 import type { Shape } from '../forms/drawing';
 import type { FormContext } from '../forms/form';
 import type { SheetPiece } from '../forms/resolved';
+import { hoodLight } from './hoodLight';
 import type { AccessoryDefinition } from './accessory';
 
 const { schema, fields, defaults } = defineParameters({
@@ -31,7 +32,7 @@ const { schema, fields, defaults } = defineParameters({
     ['black', 'Black, cuts spill'],
   ]),
 });
-type Hood = ReturnType<typeof defaults>;
+export type Hood = ReturnType<typeof defaults>;
 
 /** A cylinder or cone before the front, cut from one flat blank. */
 export const hood: AccessoryDefinition<Hood> = {
@@ -102,15 +103,9 @@ export const hood: AccessoryDefinition<Hood> = {
               ),
             ]
           : []),
-        look(
-          'hood.light',
-          'The hood is not in the lux yet',
-          'It narrows the spill; a white or foil lining gives some of it back forwards. The figures above are without it.',
-          { field: 'lining', drawing: 'hood' },
-          'This version’s light estimate',
-        ),
       ],
       massKg: sheetMassKg([blank], context),
+      ...hoodLight(given, base, mouth),
       view: view(
         'hood',
         'Hood, from the side',

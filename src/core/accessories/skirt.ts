@@ -5,6 +5,7 @@ import { choice, defineParameters, length, part } from '../forms/kit/parameters'
 import { clothPiece } from '../forms/kit/pieces';
 import { knob, line, measure, view } from '../forms/kit/shapes';
 import { step } from '../forms/kit/steps';
+import { rectangularSkirt } from '../light/controls';
 import type { AccessoryDefinition } from './accessory';
 
 const { schema, fields, defaults } = defineParameters({
@@ -76,6 +77,14 @@ export const skirt: AccessoryDefinition<Skirt> = {
           ]
         : [],
       massKg: long * depthM * 0.2,
+      controls: rectangularSkirt(
+        'skirt',
+        widthM,
+        heightM,
+        base.frontM,
+        depthM,
+        sides === 'all' ? undefined : [sides],
+      ),
       view: view(
         'skirt',
         'Skirt, from the side',

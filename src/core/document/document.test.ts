@@ -71,7 +71,7 @@ describe('reading', () => {
   });
 });
 
-test('migrations are gapless, and the kept sample of version 1 still opens', () => {
+test('migrations are gapless, and the kept samples of older versions still open', () => {
   expect(MIGRATIONS).toHaveLength(DOCUMENT_VERSION - 1);
   const kept = readFileSync('src/core/document/fixtures/version-1.json', 'utf8');
   const read = readDocumentText(kept);
@@ -80,6 +80,23 @@ test('migrations are gapless, and the kept sample of version 1 still opens', () 
     'warm-ring',
     'stamp-ring',
   ]);
+});
+
+describe('from version 2 to 3', () => {
+  const kept = JSON.parse(readFileSync('src/core/document/fixtures/version-2.json', 'utf8'));
+  const read = readDocument(structuredClone(kept));
+  if (!read.ok) throw new Error(read.problems[0]!.message);
+  test('doors stand open at 45°, a bounced lamp 1 m from its surface; all else is kept', () => {
+    const lifted = read.value.builds;
+    expect(lifted).toHaveLength(kept.builds.length);
+    for (const [at, build] of kept.builds.entries()) {
+      expect(lifted[at]!.parameters).toMatchObject(build.parameters);
+      const doors = lifted[at]!.accessories.find(({ kind }) => kind === 'barn-doors');
+      const holder = build.form === 'work-light' ? lifted[at]! : doors!;
+      expect(holder.parameters.openedRad).toBeCloseTo(Math.PI / 4, 12);
+      if (build.form === 'work-light') expect(lifted[at]!.parameters.bounceDistanceM).toBe(1);
+    }
+  });
 });
 
 describe('from version 1 to 2', () => {

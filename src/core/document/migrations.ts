@@ -5,7 +5,7 @@ import { DOCUMENT_VERSION } from './production';
 export type Migration = (document: Record<string, unknown>) => Record<string, unknown>;
 
 /** Numbered and gapless: one entry for each version before the newest. */
-export const MIGRATIONS: readonly Migration[] = [toVersion2];
+export const MIGRATIONS: readonly Migration[] = [toVersion2, toVersion3];
 
 type Json = Record<string, unknown>;
 /** Lifts the objects of a list; anything else is left for the schema to refuse. */
@@ -34,6 +34,25 @@ function toVersion2(document: Json): Json {
       parts: lifted(shelf.parts, part),
     },
     builds: lifted(document.builds, (build) => ({ accessories: [], ...build })),
+  };
+}
+
+/** Version 3: barn doors stand at an angle, a bounced lamp at a distance from its surface. */
+function toVersion3(document: Json): Json {
+  const doors = { openedRad: Math.PI / 4 };
+  const given = (holder: Json, more: Json): Json => ({
+    ...holder,
+    parameters: { ...more, ...((holder.parameters ?? {}) as Json) },
+  });
+  return {
+    ...document,
+    version: 3,
+    builds: lifted(document.builds, (build) => ({
+      ...(build.form === 'work-light' ? given(build, { ...doors, bounceDistanceM: 1 }) : build),
+      accessories: lifted(build.accessories, (accessory) =>
+        accessory.kind === 'barn-doors' ? given(accessory, doors) : accessory,
+      ),
+    })),
   };
 }
 

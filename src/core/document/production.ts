@@ -16,7 +16,7 @@ import { circuitSchema } from './circuit';
 import { shotSchema } from './shot';
 
 export const DOCUMENT_FORMAT = 'lantern-jar-production';
-export const DOCUMENT_VERSION = 2;
+export const DOCUMENT_VERSION = 3;
 
 /**
  * One design. Its parameters belong to its form; a form this version does not know is kept

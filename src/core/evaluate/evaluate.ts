@@ -4,6 +4,10 @@ import type { Drawing, View } from '../forms/drawing';
 import type { ResolvedBuild } from '../forms/resolved';
 import { fallOffCurve, type FallOffPoint } from '../light/falloff';
 import { illuminanceLx } from '../light/illuminance';
+import type { Arrangement } from '../light/transport/arrangement';
+import { arrangementKey } from '../light/transport/key';
+import type { Transported } from '../light/transport/result';
+import { glowOf, type Glow } from './glow';
 import type { Evenness } from '../light/evenness';
 import { dimmerFindings } from '../power/dimmerFindings';
 import { heatFindings } from '../power/heat';
@@ -42,6 +46,10 @@ export interface Readouts {
   steps: ResolvedBuild['steps'];
   cuts: CutPlan;
   purchase: Purchase;
+  /** what the Glow station says; null unless it is asked for, or without light */
+  glow: Glow | null;
+  /** the closed room behind the build's mouth, for the transport engine; null when there is none */
+  room: Room | null;
   evenness: Evenness | null;
   fallOff: FallOffPoint[];
   comparisons: Comparison[];
@@ -65,6 +73,16 @@ export interface EvaluateOptions {
   gridCells?: number;
   /** kept between evaluations of one document, so that unchanged neighbours are not worked out again */
   loads?: LoadCache;
+  /** what the transport engine has found for a room so far */
+  transported?: (room: Room) => Transported | null;
+  /** the Glow station's readouts too */
+  glow?: boolean;
+}
+
+/** A room as the transport engine takes it, under a key of its content. */
+export interface Room {
+  key: string;
+  arrangement: Arrangement;
 }
 
 /**
@@ -112,6 +130,8 @@ function unresolved({ build }: Scene): Readouts {
       fullPerLightMinor: 0,
       unpriced: 0,
     },
+    glow: null,
+    room: null,
     evenness: null,
     fallOff: [],
     comparisons: [],
@@ -131,7 +151,11 @@ function readoutsOf(
   options: EvaluateOptions,
 ): Readouts {
   const { document, build, shot, circuit, context, shelf } = scene;
-  const light = evaluateLight(resolved, shot, options.gridCells);
+  const room = roomOf(resolved);
+  const light = evaluateLight(resolved, shot, {
+    gridCells: options.gridCells,
+    transported: (room && options.transported?.(room)) ?? null,
+  });
   const plan = planPower(
     resolved,
     circuit,
@@ -175,6 +199,8 @@ function readoutsOf(
     steps: resolved.steps,
     cuts,
     purchase,
+    glow: options.glow ? glowOf(light, resolved, shot, circuit) : null,
+    room,
     evenness: light.totalLx > 0 ? light.evenness : null,
     fallOff: light.totalLx > 0 ? fallOffCurve(light.field, resolved.frontM, 0.3, farthest) : [],
     comparisons: document.fixtures.map((fixture) => compare(contender, fixture, shot, document)),
@@ -186,6 +212,13 @@ function readoutsOf(
     drawing: drawn(form.draw(parameters, context), views),
     parameters: parameters as Build['parameters'],
   };
+}
+
+/** The room of a lit build with one. */
+export function roomOf({ mouth, emitters }: ResolvedBuild): Room | null {
+  const arrangement = mouth?.room;
+  if (!arrangement || !emitters.some(({ luminousFluxLm }) => luminousFluxLm > 0)) return null;
+  return { key: arrangementKey(arrangement), arrangement };
 }
 
 const drawn = (drawing: Drawing, more: readonly View[]): Drawing => ({

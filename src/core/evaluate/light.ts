@@ -2,9 +2,12 @@ import { mixedCctK, type MixPart } from '../colour/mix';
 import type { Shot } from '../document/shot';
 import type { ResolvedBuild } from '../forms/resolved';
 import { returnedLight } from '../light/returned';
-import { extraction, mouthPatches, stackLayers } from '../light/mouth';
+import { passes, prepareControls, type Passage } from '../light/controls';
+import { extraction, stackLayers } from '../light/mouth';
+import { mouthPatches } from '../light/patches';
+import type { Transported } from '../light/transport/result';
 import { mired } from '../colour/mired';
-import { packEmitters, type Emitter, type EmitterField } from '../light/emitter';
+import { packEmitters, type EmitterField, type Source, type Vector } from '../light/emitter';
 import { evennessOver, type Evenness } from '../light/evenness';
 import { exposureTimeS, stopsBetween, targetIlluminanceLx } from '../light/exposure';
 import { illuminanceLx } from '../light/illuminance';
@@ -20,11 +23,15 @@ export interface LightResult {
   returnedLx: number;
   /** share of the lamps' light that leaves by the mouth; null for an open array */
   extraction: number | null;
+  /** the run the extraction is from; null for the instant estimate or an open array */
+  transported: Transported | null;
   totalLx: number;
   targetLx: number;
   exposureTimeS: number;
   /** against the shot's target; −∞ with no light */
   marginStops: number;
+  /** what doors, flags and hoods leave open of the source, from the subject */
+  seen: { widthM: number; heightM: number };
   angleDeg: number;
   noseHalfShadowM: number;
   shadows: SeparateShadows;
@@ -48,20 +55,61 @@ export function shotTargetLx(shot: Shot): number {
   return metered * 2 ** shot.offsetStops;
 }
 
-/**
- * Evaluates a resolved build at its shot.
- * @param gridCells cells along each side of the evenness grid
- */
-export function evaluateLight(resolved: ResolvedBuild, shot: Shot, gridCells = 16): LightResult {
-  const { surfaces, apparent, array, frontM, mouth } = resolved;
-  const sentLm = resolved.emitters.reduce((sum, emitter) => sum + emitter.luminousFluxLm, 0);
-  const eta = mouth && extraction(mouth);
-  const emitters = mouth ? mouthPatches(mouth, sentLm * extraction(mouth)) : resolved.emitters;
-  const returned = mouth ? [] : returnedLight(emitters, surfaces);
-  const field = packEmitters([...emitters, ...returned]);
+export interface LightOptions {
+  /** cells along each side of the evenness grid */
+  gridCells?: number;
+  /** what the transport engine found for the build's room; null for the instant estimate */
+  transported?: Transported | null;
+}
+
+/** Every source of light of a build as the lit point sees it, and what stands in its way. */
+export interface Sources {
+  direct: Source[];
+  /** by way of the build's own surfaces */
+  returned: Source[];
+  passages: Passage[];
+  sentLm: number;
+  /** share of the lamps' light that leaves by the mouth; null for an open array */
+  extraction: number | null;
+}
+
+/** The build's light as small sources: simulated where a run is handed in, estimated otherwise. */
+export function sourcesOf(resolved: ResolvedBuild, transported: Transported | null): Sources {
+  const { emitters, mouth, surfaces, controls } = resolved;
+  const sentLm = emitters.reduce((sum, { luminousFluxLm }) => sum + luminousFluxLm, 0);
+  const passages = prepareControls(controls);
+  if (!mouth)
+    return {
+      direct: emitters,
+      returned: returnedLight(emitters, surfaces),
+      passages,
+      sentLm,
+      extraction: null,
+    };
+  const found = mouth.room ? transported : null;
+  const eta = found ? found.efficiency : extraction(mouth);
+  return {
+    direct: mouthPatches(mouth, sentLm * eta, found),
+    returned: [],
+    passages,
+    sentLm,
+    extraction: eta,
+  };
+}
+
+/** Evaluates a resolved build at its shot. */
+export function evaluateLight(
+  resolved: ResolvedBuild,
+  shot: Shot,
+  { gridCells = 16, transported = null }: LightOptions = {},
+): LightResult {
+  const { frontM, mouth } = resolved;
+  const { direct, returned, passages, sentLm, extraction: eta } = sourcesOf(resolved, transported);
+  const field = packEmitters([...direct, ...returned], passages);
   const subject = [0, 0, frontM + shot.distanceM] as const;
-  const lux = (some: readonly Emitter[]) => illuminanceLx(packEmitters(some), subject, FACING);
-  const directLx = lux(emitters);
+  const lux = (some: readonly Source[]) =>
+    illuminanceLx(packEmitters(some, passages), subject, FACING);
+  const directLx = lux(direct);
   const returnedLx = lux(returned);
   const totalLx = directLx + returnedLx;
   const targetLx = shotTargetLx(shot);
@@ -71,24 +119,22 @@ export function evaluateLight(resolved: ResolvedBuild, shot: Shot, gridCells = 1
     const ownLm = own.reduce((sum, emitter) => sum + emitter.luminousFluxLm, 0);
     return mouth ? (sentLm > 0 ? (directLx * ownLm) / sentLm : 0) : lux(own);
   });
-  const widthM = Math.min(apparent.widthM, apparent.heightM);
+  const seen = seenSize(resolved, direct, passages, subject);
+  const widthM = Math.min(seen.widthM, seen.heightM);
   return {
     field,
     directLx,
     returnedLx,
     extraction: eta,
+    transported: mouth?.room ? transported : null,
     totalLx,
     targetLx,
     exposureTimeS: exposureTimeS(shot.shutterAngleDeg, shot.frameRateHz),
     marginStops: stopsBetween(totalLx, targetLx),
+    seen,
     angleDeg: angularSizeDeg(widthM, shot.distanceM),
     noseHalfShadowM: halfShadowM(widthM, shot.distanceM, NOSE_M),
-    shadows: separateShadows(
-      mouth ? Infinity : array.spacingM,
-      array.emitterWidthM,
-      shot.distanceM,
-      NOSE_M,
-    ),
+    shadows: shadowsOf(resolved, shot),
     evenness: evennessOver(
       field,
       subject[2],
@@ -111,15 +157,39 @@ export function evaluateLight(resolved: ResolvedBuild, shot: Shot, gridCells = 1
   };
 }
 
+const shadowsOf = ({ mouth, array }: ResolvedBuild, shot: Shot): SeparateShadows =>
+  separateShadows(mouth ? Infinity : array.spacingM, array.emitterWidthM, shot.distanceM, NOSE_M);
+
+/** Less of a source than this is not seen past what stands in its way. */
+const SEEN = 0.02;
+
+/** What the subject sees of the source: all of it, or what doors, flags and hoods leave open. */
+function seenSize(
+  { apparent }: ResolvedBuild,
+  direct: readonly Source[],
+  passages: readonly Passage[],
+  subject: Vector,
+): ResolvedBuild['apparent'] {
+  if (passages.length === 0) return apparent;
+  const open = direct.filter(({ positionM }) => passes(passages, positionM, subject) > SEEN);
+  const kept = (axis: 0 | 1) => {
+    const span = (some: readonly Source[]) => {
+      const places = some.map(({ positionM }) => positionM[axis]);
+      return places.length ? Math.max(...places) - Math.min(...places) : 0;
+    };
+    const whole = span(direct);
+    if (open.length === 0) return 0;
+    return whole > 0 ? span(open) / whole : 1;
+  };
+  return { widthM: apparent.widthM * kept(0), heightM: apparent.heightM * kept(1) };
+}
+
 /** Light reached over light wanted at the shot's place; what “enough for the shot” is solved with. */
 export function lightMargin(resolved: ResolvedBuild, shot: Shot): number {
-  const { emitters, mouth, surfaces, frontM } = resolved;
-  const sentLm = emitters.reduce((sum, emitter) => sum + emitter.luminousFluxLm, 0);
-  const all = mouth
-    ? mouthPatches(mouth, sentLm * extraction(mouth))
-    : [...emitters, ...returnedLight(emitters, surfaces)];
-  const subject = [0, 0, frontM + shot.distanceM] as const;
-  return illuminanceLx(packEmitters(all), subject, FACING) / shotTargetLx(shot);
+  const { direct, returned, passages } = sourcesOf(resolved, null);
+  const subject = [0, 0, resolved.frontM + shot.distanceM] as const;
+  const field = packEmitters([...direct, ...returned], passages);
+  return illuminanceLx(field, subject, FACING) / shotTargetLx(shot);
 }
 
 const throughLayers = (cctK: number | null, shiftMired: number): number | null =>

@@ -6,19 +6,11 @@ import { nearestMark } from '../light/softness';
 import type { Origin } from '../origin';
 import { show, showText, stopsInWords, threeFigures } from '../quantity';
 import type { LightResult } from './light';
-import { leastSure, unknownReadout, type Readout, type WorkingInput } from './readout';
+import { given, leastSure, unknownReadout, type Readout, type WorkingInput } from './readout';
 
 const NO_LIGHT = 'choose a lamp first';
 
-const given = (
-  symbol: string,
-  name: string,
-  value: number,
-  dimension: WorkingInput['dimension'],
-  origin: Origin = 'user',
-): WorkingInput => ({ symbol, name, value, dimension, origin });
-
-const fluxOrigin = ({ groups }: ResolvedBuild): Origin =>
+export const fluxOrigin = ({ groups }: ResolvedBuild): Origin =>
   leastSure(groups.map(({ unit }) => unit.luminousFluxLm.origin));
 
 export function lightRung(light: LightResult, resolved: ResolvedBuild, shot: Shot): Readout {
@@ -41,8 +33,7 @@ export function lightRung(light: LightResult, resolved: ResolvedBuild, shot: Sho
       ...inputsOf(resolved),
     ],
     source: 'Photometric law of distance; boards and mouths as even Lambertian surfaces',
-    leavesOut:
-      'Lamps shading one another, hot spots behind thin layers, the room’s walls, dust and voltage. Expect ± 20 %, ± 40 % behind layers; a lux meter settles it.',
+    leavesOut: `Lamps shading one another, the room’s walls, dust and voltage. Expect ± ${light.extraction !== null && !light.transported ? 40 : 20} %; a lux meter settles it.`,
   };
   if (totalLx <= 0) return unknownReadout(id, label, dimension, NO_LIGHT, working);
   return {
@@ -54,7 +45,7 @@ export function lightRung(light: LightResult, resolved: ResolvedBuild, shot: Sho
     words:
       light.extraction === null
         ? `${Math.round(boardShare * 100)} % by way of the board`
-        : `estimate: ${Math.round(light.extraction * 100)} % of the light gets out`,
+        : `${light.transported ? 'simulated' : 'estimate'}: ${Math.round(light.extraction * 100)} % of the light gets out`,
     state: light.marginStops < -0.25 ? 'look' : 'ok',
     origin: leastSure([fluxOrigin(resolved), 'computed']),
     working,
@@ -66,11 +57,21 @@ const openFormula = (directLx: number, returnedLx: number) => ({
   substituted: `${threeFigures(directLx)} lx + ${threeFigures(returnedLx)} lx = ${threeFigures(directLx + returnedLx)} lx`,
 });
 
-const mouthFormula = (light: LightResult, eta: number) => ({
-  formula:
-    'E = Σ Φ·η/(n·π) · cos α · cos β / d² over n patches of the mouth,  η = τ·a / (1 − ρd·ρ·p)',
-  substituted: `η = ${threeFigures(eta)}: ${threeFigures(light.luminousFluxLm)} lm become ${threeFigures(light.luminousFluxLm * eta)} lm at the mouth, ${threeFigures(light.totalLx)} lx at the subject`,
-});
+function mouthFormula(light: LightResult, eta: number) {
+  const lumens = `${threeFigures(light.luminousFluxLm)} lm become ${threeFigures(light.luminousFluxLm * eta)} lm at the mouth, ${threeFigures(light.totalLx)} lx at the subject`;
+  const run = light.transported;
+  return run
+    ? {
+        formula:
+          'E = Σ Φ·η·w · I(α) · cos β / d² over the mouth’s patches; η, w and I from a simulation',
+        substituted: `η = ${run.efficiency.toFixed(4)} ± ${run.standardError.toFixed(4)} of ${run.photons} photons, seed ${run.seed}: ${lumens}`,
+      }
+    : {
+        formula:
+          'E = Σ Φ·η/(n·π) · cos α · cos β / d² over n patches of the mouth,  η = τ·a / (1 − ρd·ρ·p)',
+        substituted: `η = ${threeFigures(eta)}: ${lumens}`,
+      };
+}
 
 function inputsOf({ mouth, surfaces, emitters }: ResolvedBuild): WorkingInput[] {
   if (!mouth) {

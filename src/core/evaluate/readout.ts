@@ -37,8 +37,8 @@ export interface Working {
   leavesOut?: string;
 }
 
-export interface Readout {
-  id: RungId;
+export interface Readout<Id extends string = RungId> {
+  id: Id;
   label: string;
   /** SI, minor units for money; null while it cannot be known */
   value: number | null;
@@ -72,12 +72,21 @@ export const leastSure = (origins: readonly Origin[]): Origin =>
   );
 
 /** A rung that cannot be worked out yet, and what is missing. */
-export function unknownReadout(
-  id: RungId,
+export function unknownReadout<Id extends string = RungId>(
+  id: Id,
   label: string,
   dimension: ReadoutDimension,
   words: string,
   working: Working,
-): Readout {
+): Readout<Id> {
   return { id, label, value: null, dimension, words, state: 'unknown', origin: 'user', working };
 }
+
+/** One figure that went into a working. */
+export const given = (
+  symbol: string,
+  name: string,
+  value: number,
+  dimension: ReadoutDimension,
+  origin: Origin = 'user',
+): WorkingInput => ({ symbol, name, value, dimension, origin });

@@ -1,5 +1,7 @@
 import type { Finding } from '../findings/finding';
 import type { BulbId, PartId, UnitId } from '../ids';
+import type { Dots } from '../light/ripple';
+import type { Control } from '../light/controls';
 import type { Mouth } from '../light/mouth';
 import type { Emitter, ReflectingSurface } from '../light/emitter';
 import type { HardwareId } from '../materials/hardware';
@@ -142,6 +144,8 @@ export interface ResolvedBuild {
   surfaces: ReflectingSurface[];
   /** a closed or covered front through which all light leaves; null for an open array */
   mouth: Mouth | null;
+  /** what stands in the way of the light outside the mouth */
+  controls: readonly Control[];
   enclosure: Enclosure | null;
   groups: LampGroup[];
   /** where findings about the lamps point */
@@ -156,6 +160,8 @@ export interface ResolvedBuild {
   apparent: { widthM: number; heightM: number };
   /** neighbouring emitters: centre spacing and one emitter's width */
   array: { spacingM: number; emitterWidthM: number };
+  /** bare diodes behind layers; null where none could show through */
+  dots: Dots | null;
   /** plane the shot's distance is measured from */
   frontM: number;
   /** things that burn, with the distance from the nearest lamp's glowing centre */

@@ -1,6 +1,13 @@
 import { prepareSpread, type Spread } from '../units/spread';
+import type { Passage } from './controls';
 
 export type Vector = readonly [x: number, y: number, z: number];
+
+/** A measured or simulated distribution: cd per lumen at equal steps of cos θ from 0 to 1. */
+export interface SpreadTable {
+  class: 'table';
+  cdPerLm: readonly number[];
+}
 
 /** One light-giving point of a resolved build; metres, build axes (light goes to +z). */
 export interface Emitter {
@@ -9,6 +16,11 @@ export interface Emitter {
   axis: Vector;
   luminousFluxLm: number;
   spread: Spread;
+}
+
+/** What the kernels sum up: a lamp, or a patch that sends out by a table. */
+export interface Source extends Omit<Emitter, 'spread'> {
+  spread: Spread | SpreadTable;
 }
 
 /** A ring in the plane z = heightM, facing +z, that gives light back evenly by Lambert's law. */
@@ -34,11 +46,15 @@ export type ReflectingSurface = AnnulusSurface | RectangleSurface;
 /**
  * Emitters laid out for the kernel, ten numbers each:
  * x, y, z, axis x, axis y, axis z, then I(θ) = constant + linear·cos θ + sine·sin θ in cd, and an
- * exponent m. Where m > 0 the light goes to the front only and is linear·cos^m θ.
+ * exponent m. Where m > 0 the light goes to the front only and is linear·cos^m θ; where it is −1 − k it
+ * goes to the front and is linear·tables[k].
  */
 export interface EmitterField {
   data: Float64Array;
   count: number;
+  tables: Float64Array[];
+  /** what stands in the way of every emitter */
+  controls: readonly Passage[];
 }
 
 export const STRIDE = 10;
@@ -62,17 +78,40 @@ function coefficients(spread: Spread): Coefficients {
   }
 }
 
-export function packEmitters(emitters: readonly Emitter[]): EmitterField {
+export function packEmitters(
+  emitters: readonly Source[],
+  controls: readonly Passage[] = [],
+): EmitterField {
   const data = new Float64Array(emitters.length * STRIDE);
+  const tables = new Map<SpreadTable, number>();
   emitters.forEach(({ positionM, axis, luminousFluxLm, spread }, i) => {
-    const [constant, linear, sine, exponent] = coefficients(spread);
     const at = i * STRIDE;
     data.set(positionM, at);
     data.set(axis, at + 3);
+    if (spread.class === 'table') {
+      const table = tables.get(spread) ?? tables.size;
+      tables.set(spread, table);
+      data[at + 7] = luminousFluxLm;
+      data[at + 9] = -1 - table;
+      return;
+    }
+    const [constant, linear, sine, exponent] = coefficients(spread);
     data[at + 6] = constant * luminousFluxLm;
     data[at + 7] = linear * luminousFluxLm;
     data[at + 8] = sine * luminousFluxLm;
     data[at + 9] = exponent;
   });
-  return { data, count: emitters.length };
+  return {
+    data,
+    count: emitters.length,
+    tables: [...tables.keys()].map(({ cdPerLm }) => Float64Array.from(cdPerLm)),
+    controls,
+  };
+}
+
+/** Value of a table at a cosine of 0…1. */
+export function tableAt(table: Float64Array, cosine: number): number {
+  const place = cosine * (table.length - 1);
+  const low = Math.min(table.length - 2, Math.floor(place));
+  return table[low]! + (table[low + 1]! - table[low]!) * (place - low);
 }

@@ -1,23 +1,20 @@
 import fc from 'fast-check';
 import { packEmitters } from './emitter';
 import { illuminanceLx } from './illuminance';
-import {
-  extraction,
-  mouthAreaM2,
-  mouthPatches,
-  stackLayers,
-  type Layer,
-  type Mouth,
-} from './mouth';
+import { extraction, mouthAreaM2, stackLayers, type Layer, type Mouth } from './mouth';
+import { mouthPatches } from './patches';
 import { returnedLight } from './returned';
 
 const layer = (transmittance: number, backReflectance: number, shiftMired = 0): Layer => ({
   name: 'sheet',
   transmittance,
   backReflectance,
+  spreadDeg: 120,
   shiftMired,
   limitC: 100,
 });
+/** Area of the mouth below, Ø 30 cm. */
+const DISC_M2 = Math.PI * 0.15 ** 2;
 const mouth = (over: Partial<Mouth> = {}): Mouth => ({
   shape: 'disc',
   widthM: 0.3,
@@ -25,13 +22,19 @@ const mouth = (over: Partial<Mouth> = {}): Mouth => ({
   heightOverBackM: 0.08,
   layers: [],
   cavity: null,
+  room: null,
   directShare: 1,
   ...over,
 });
 
 describe('layers with air between (handbook 02, adding rule)', () => {
   test('none passes all', () => {
-    expect(stackLayers([])).toEqual({ transmittance: 1, backReflectance: 0, shiftMired: 0 });
+    expect(stackLayers([])).toEqual({
+      transmittance: 1,
+      backReflectance: 0,
+      spreadDeg: 0,
+      shiftMired: 0,
+    });
   });
   test('two of parchment by hand: 0.62²/(1 − 0.3²) = 0.4224', () => {
     const two = stackLayers([layer(0.62, 0.3, 6), layer(0.62, 0.3, 6)]);
@@ -77,12 +80,20 @@ describe('extraction', () => {
     for (const layers of [[], [layer(0.4, 0.6)], [layer(0.7, 0.3), layer(0.5, 0.5)]])
       for (const directShare of [0, 0.3, 1])
         expect(
-          extraction(mouth({ layers, directShare, cavity: { areaM2: 0.4, reflectance: 1 } })),
+          extraction(
+            mouth({
+              layers,
+              directShare,
+              cavity: { mouthM2: DISC_M2, areaM2: 0.4, reflectance: 1 },
+            }),
+          ),
         ).toBeCloseTo(1, 9);
   });
   test('a black box lets out what goes straight', () => {
     expect(
-      extraction(mouth({ directShare: 0.37, cavity: { areaM2: 0.3, reflectance: 0 } })),
+      extraction(
+        mouth({ directShare: 0.37, cavity: { mouthM2: DISC_M2, areaM2: 0.3, reflectance: 0 } }),
+      ),
     ).toBeCloseTo(0.37, 12);
   });
   test('sphere with a cap port: η = τ·f/(1 − f·ρd − (1−f)·ρ) for light that first meets the wall (handbook 11)', () => {
@@ -93,7 +104,7 @@ describe('extraction', () => {
       mouth({
         directShare: 0,
         layers: [layer(tau, back)],
-        cavity: { areaM2: area / f, reflectance: rho },
+        cavity: { mouthM2: DISC_M2, areaM2: area / f, reflectance: rho },
       }),
     );
     const p = f / (1 - rho * (1 - f));
@@ -106,7 +117,7 @@ describe('extraction', () => {
     const [R, H] = [0.15, 0.08];
     const discM2 = Math.PI * R * R;
     const pan = {
-      cavity: { areaM2: 2 * discM2 + 2 * Math.PI * R * H, reflectance: 0.92 },
+      cavity: { mouthM2: DISC_M2, areaM2: 2 * discM2 + 2 * Math.PI * R * H, reflectance: 0.92 },
       // Half way up, a Lambertian point on the rim sends this to the mouth.
       directShare: 0.5 * (1 - 0.04 / Math.hypot(0.04, 0.3)),
     };
@@ -123,7 +134,9 @@ describe('extraction', () => {
         fc.double({ min: 0.08, max: 2, noNaN: true }),
         (reflectance, directShare, areaM2) => {
           const at = (rho: number) =>
-            extraction(mouth({ directShare, cavity: { areaM2, reflectance: rho } }));
+            extraction(
+              mouth({ directShare, cavity: { mouthM2: DISC_M2, areaM2, reflectance: rho } }),
+            );
           expect(at(reflectance)).toBeLessThanOrEqual(1 + 1e-12);
           expect(at(Math.min(1, reflectance + 0.02))).toBeGreaterThanOrEqual(
             at(reflectance) - 1e-12,

@@ -1,24 +1,34 @@
-import type { Emitter } from './emitter';
+import { bouncePatches, type Bounce } from './bounce';
+import { OPEN, type Arrangement, type LayerMatter } from './transport/arrangement';
 
 /** A diffusing layer: transmittance, what it sends back, and the colour it adds. */
 export interface Layer {
   name: string;
   transmittance: number;
   backReflectance: number;
+  /** half-peak full width of a collimated beam after it, degrees; ≥ 110 scatters fully */
+  spreadDeg: number;
   shiftMired: number;
   limitC: number;
 }
 
 /** The front all light of a covered or closed build leaves by. */
 export interface Mouth {
-  shape: 'disc' | 'rectangle';
+  /** a tube glows all round, width being its diameter and height its length along y */
+  shape: 'disc' | 'rectangle' | 'tube';
   widthM: number;
   heightM: number;
-  /** its plane, facing +z */
+  /** its plane, facing +z; a tube's axis */
   heightOverBackM: number;
   layers: readonly Layer[];
   /** the box behind it; null when the lamps shine through freely hung layers */
   cavity: Cavity | null;
+  /** the same as the transport engine takes it; null where nothing is known of it */
+  room: Arrangement | null;
+  /** the mouth is a surface that other lamps light; its own cavity and room are null then */
+  bounce?: Bounce;
+  /** a hood before the layers: the mouth is the hood's own then, and this share gets out by it */
+  hood?: { passes: number };
   /** share of the lamps' light that reaches the mouth without touching a wall, 0…1 */
   directShare: number;
 }
@@ -26,6 +36,8 @@ export interface Mouth {
 export interface Cavity {
   /** all inner surfaces, mouth included */
   areaM2: number;
+  /** the opening its layers close */
+  mouthM2: number;
   /** mean reflectance of the walls */
   reflectance: number;
 }
@@ -42,15 +54,26 @@ export function stackLayers(layers: readonly Layer[]) {
         transmittance: (stack.transmittance * layer.transmittance) / between,
         backReflectance:
           stack.backReflectance + (stack.transmittance ** 2 * layer.backReflectance) / between,
+        // Spreads of sheets one behind the other add like errors do [handbook 11].
+        spreadDeg: Math.hypot(stack.spreadDeg, layer.spreadDeg),
         shiftMired: stack.shiftMired + layer.shiftMired,
       };
     },
-    { transmittance: 1, backReflectance: 0, shiftMired: 0 },
+    { transmittance: 1, backReflectance: 0, spreadDeg: 0, shiftMired: 0 },
   );
 }
 
-export const mouthAreaM2 = ({ shape, widthM, heightM }: Mouth): number =>
-  shape === 'disc' ? (Math.PI / 4) * widthM * heightM : widthM * heightM;
+export function mouthAreaM2({ shape, widthM, heightM }: Mouth): number {
+  if (shape === 'tube') return Math.PI * widthM * heightM;
+  return shape === 'disc' ? (Math.PI / 4) * widthM * heightM : widthM * heightM;
+}
+
+/** What stands in a closed build's mouth: its layers as one, or nothing at all. */
+export function mouthMatter(layers: readonly Layer[]): LayerMatter {
+  if (layers.length === 0) return OPEN;
+  const { transmittance, backReflectance, spreadDeg } = stackLayers(layers);
+  return { kind: 'layer', transmittance, backReflectance, spreadDeg, leads: 'out' };
+}
 
 /**
  * Share of the lamps' light that leaves by the mouth, 0…1; the instant estimate of handbook 04:
@@ -60,38 +83,20 @@ export const mouthAreaM2 = ({ shape, widthM, heightM }: Mouth): number =>
 export function extraction(mouth: Mouth): number {
   const { transmittance, backReflectance } = stackLayers(mouth.layers);
   const { cavity, directShare } = mouth;
-  if (!cavity) return directShare * transmittance;
-  const f = Math.min(1, mouthAreaM2(mouth) / cavity.areaM2);
+  if (mouth.bounce) return bouncedShare(mouth, mouth.bounce);
+  const onward = mouth.hood?.passes ?? 1;
+  if (!cavity) return directShare * transmittance * onward;
+  const f = Math.min(1, cavity.mouthM2 / cavity.areaM2);
   const rho = cavity.reflectance;
   const p = f / (1 - rho * (1 - f));
   const arriving = directShare + (1 - directShare) * rho * p;
-  return (transmittance * arriving) / (1 - backReflectance * rho * p);
+  return (onward * transmittance * arriving) / (1 - backReflectance * rho * p);
 }
 
-/** Patches along the longer side; enough that 1/d² holds for each at half a mouth's distance. */
-const PATCHES = 12;
-
-/**
- * The mouth's outgoing light as Lambertian patches of equal area. An even exitance is assumed: hot
- * spots behind thin layers are not in it.
- * @param outgoingLm flux that leaves the mouth
- */
-export function mouthPatches(mouth: Mouth, outgoingLm: number): Emitter[] {
-  const { widthM, heightM, heightOverBackM } = mouth;
-  const columns =
-    widthM >= heightM ? PATCHES : Math.max(2, Math.round((PATCHES * widthM) / heightM));
-  const rows = widthM >= heightM ? Math.max(2, Math.round((PATCHES * heightM) / widthM)) : PATCHES;
-  const centres: [number, number][] = [];
-  for (let row = 0; row < rows; row++)
-    for (let column = 0; column < columns; column++) {
-      const [x, y] = [(column + 0.5) / columns - 0.5, (row + 0.5) / rows - 0.5];
-      if (mouth.shape === 'rectangle' || x * x + y * y <= 0.25)
-        centres.push([x * widthM, y * heightM]);
-    }
-  return centres.map(([x, y]) => ({
-    positionM: [x, y, heightOverBackM],
-    axis: [0, 0, 1],
-    luminousFluxLm: outgoingLm / centres.length,
-    spread: { class: 'lambert' },
-  }));
+/** Share of the lamps' light that the lit surface gives back. */
+function bouncedShare(mouth: Mouth, bounce: Bounce): number {
+  const sum = (emitters: Bounce['lamps']) =>
+    emitters.reduce((total, { luminousFluxLm }) => total + luminousFluxLm, 0);
+  const sent = sum(bounce.lamps);
+  return sent > 0 ? sum(bouncePatches(mouth, bounce)) / sent : 0;
 }

@@ -72,6 +72,11 @@ export const DIMENSIONS = {
     { symbol: 'lx', factor: 1, aliases: ['lux'] },
     { symbol: 'fc', factor: 1 / 0.09290304, aliases: ['footcandle', 'footcandles'] },
   ],
+  luminousIntensity: [
+    { symbol: 'cd', factor: 1, aliases: ['candela', 'candelas'] },
+    { symbol: 'kcd', factor: 1000 },
+  ],
+  luxPerWatt: [{ symbol: 'lx/W', factor: 1 }],
   ratio: [
     { symbol: '%', factor: 0.01, aliases: ['percent'] },
     { symbol: '', factor: 1 },

@@ -59,6 +59,8 @@ function defaultUnit(dimension: Dimension): string {
     frequency: 'Hz',
     luminousFlux: 'lm',
     illuminance: 'lx',
+    luminousIntensity: 'cd',
+    luxPerWatt: 'lx/W',
     stops: 'stops',
   };
   return plain[dimension] ?? '';

@@ -1,3 +1,4 @@
+import { rectangularSkirt } from '../../light/controls';
 import { FINISHES } from '../../materials/finish';
 import type { Shape } from '../drawing';
 import type { FormContext } from '../form';
@@ -13,6 +14,13 @@ import type { ResolvedBuild, SheetPiece } from '../resolved';
 import { boardProblems, layoutBoard, type BoardLayout } from './layout';
 import { type BulbBoard } from './parameters';
 import { DRILL_M, standing } from './shared';
+
+const FLAGS = {
+  none: [],
+  sides: ['left', 'right'],
+  ends: ['top', 'bottom'],
+  all: ['left', 'right', 'top', 'bottom'],
+} as const;
 
 export function resolve(board: BulbBoard, context: FormContext): ResolvedBuild {
   const layout = layoutBoard(board, context);
@@ -46,6 +54,9 @@ export function resolve(board: BulbBoard, context: FormContext): ResolvedBuild {
           reflectance: FINISHES[board.finish].reflectance,
         },
       ],
+      controls: flagged
+        ? rectangularSkirt('flag', w, h, 0, board.flagDepthM, FLAGS[board.flags])
+        : [],
       lampsAt: { drawing: 'seat-0', field: 'groups' },
       wiring: {
         ...wiringSlots(board),

@@ -2,6 +2,7 @@ import type { FormContext } from '../form';
 import { bulbLamps, bulbLoads } from '../kit/lamps';
 import { wiringSlots } from '../kit/needs';
 import type { ResolvedBuild, Flammable } from '../resolved';
+import type { Control } from '../../light/controls';
 import type { ReflectingSurface } from '../../light/emitter';
 import { FINISHES } from '../../materials/finish';
 import { ringFindings } from './findings';
@@ -10,6 +11,22 @@ import { ringFacts, ringPieces } from './marks';
 import { linkLengthM, ringMassKg, ringNeeds } from './needs';
 import type { BulbRing } from './parameters';
 import { ringSteps } from './steps';
+
+/** A skirt hangs from the rim towards the subject. */
+function skirtOf({ skirtDepthM, outerDiameterM }: BulbRing): Control[] {
+  if (skirtDepthM <= 0) return [];
+  const radius = outerDiameterM / 2;
+  return [
+    {
+      kind: 'round',
+      name: 'skirt',
+      fromM: 0,
+      toM: skirtDepthM,
+      fromRadiusM: radius,
+      toRadiusM: radius,
+    },
+  ];
+}
 
 /** Turns a ring's parameters into the one shape every engine reads. */
 export function resolveRing(ring: BulbRing, context: FormContext): ResolvedBuild {
@@ -24,6 +41,8 @@ export function resolveRing(ring: BulbRing, context: FormContext): ResolvedBuild
     ...bulbLamps(ring.groups, seats, context),
     surfaces: [boardFront(ring, layout)],
     mouth: null,
+    dots: null,
+    controls: skirtOf(ring),
     enclosure: null,
     lampsAt: { drawing: 'seat-0', field: 'groups' },
     wiring: {

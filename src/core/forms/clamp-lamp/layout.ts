@@ -7,6 +7,10 @@ import { type ClampLamp } from './parameters';
 
 /** Reflectance of a spun aluminium reflector [typ]. */
 export const REFLECTOR = 0.75;
+/** Share of that which goes on like from a mirror: spun, not polished [typ]. */
+export const REFLECTOR_MIRROR = 0.5;
+/** The shade's neck at the socket over its mouth [typ]. */
+export const NECK = 0.35;
 export const CORD_M = 1.8;
 /** Still air over a small shade, W/(m²·K) [common practice estimate, handbook 05]. */
 export const AIR_W_PER_M2_K = 8;

@@ -12,11 +12,13 @@ import {
 import { bulbLamps, bulbLoads, bulbMassKg, bulbNeeds, bulbsOf } from '../kit/lamps';
 import { fromPart, hardware, wiringSlots } from '../kit/needs';
 import { clothPiece } from '../kit/pieces';
+import { roundRoom } from '../kit/rooms';
 import { checkLamps, finishSteps, step } from '../kit/steps';
+import { mouthMatter } from '../../light/mouth';
 import type { Finding } from '../../findings/finding';
 import type { ResolvedBuild } from '../resolved';
 import { type ClampLamp } from './parameters';
-import { REFLECTOR, CORD_M, seats, layerC, layerFindings } from './layout';
+import { REFLECTOR, REFLECTOR_MIRROR, NECK, CORD_M, seats, layerC, layerFindings } from './layout';
 
 export function resolve(lamp: ClampLamp, context: FormContext): ResolvedBuild {
   const shade = partOf(context, lamp.lampPartId, 'clamp-lamp');
@@ -53,16 +55,28 @@ export function resolve(lamp: ClampLamp, context: FormContext): ResolvedBuild {
         ]
       : [];
   });
+  const lamps = bulbLamps(lamp.groups, places, context);
   return resolved(
     {
-      ...bulbLamps(lamp.groups, places, context),
+      ...lamps,
       mouth: {
         shape: 'disc',
         widthM: lamp.reflectorM,
         heightM: lamp.reflectorM,
         heightOverBackM: lamp.depthM + lamp.standoffM,
         layers: layers.map(layerOf),
-        cavity: { areaM2: mouthM2 + wallM2, reflectance: REFLECTOR },
+        cavity: { areaM2: mouthM2 + wallM2, mouthM2, reflectance: REFLECTOR },
+        room: roundRoom(
+          {
+            baseRadiusM: radius * NECK,
+            mouthRadiusM: radius,
+            depthM: lamp.depthM,
+            gapM: lamp.standoffM,
+            wall: { kind: 'wall', reflectance: REFLECTOR, mirrorShare: REFLECTOR_MIRROR },
+            mouth: mouthMatter(layers.map(layerOf)),
+          },
+          lamps.emitters,
+        ),
         // Solid angle of the mouth from the bulb: (1 − cos)/2.
         directShare: (1 - h / Math.hypot(h, radius)) / 2,
       },

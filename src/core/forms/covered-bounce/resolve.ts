@@ -1,4 +1,4 @@
-import { stackLayers } from '../../light/mouth';
+import { mouthMatter, stackLayers } from '../../light/mouth';
 import { FINISHES } from '../../materials/finish';
 import type { FormContext } from '../form';
 import { fact, resolved } from '../kit/build';
@@ -23,6 +23,7 @@ import {
   wiringSlots,
 } from '../kit/needs';
 import { clothPiece, rectanglePiece, stickPiece } from '../kit/pieces';
+import { boxRoom, wallOf } from '../kit/rooms';
 import { circle, labelled } from '../kit/shapes';
 import { checkLamps, cutBoard, finishSteps, markOut, step, wireMains } from '../kit/steps';
 import {
@@ -37,6 +38,9 @@ import {
 import type { ResolvedBuild } from '../resolved';
 import { type Bounce } from './parameters';
 import { layout, problems } from './layout';
+
+/** A tube in a clip-on shade sends its light to one side [typ]. */
+const SHADED = { class: 'lambert' } as const;
 
 export function resolve(bounce: Bounce, context: FormContext): ResolvedBuild {
   const { tube, longM, diameterM, y } = layout(bounce, context);
@@ -82,9 +86,10 @@ export function resolve(bounce: Bounce, context: FormContext): ResolvedBuild {
     h: bounce.heightM + 2 * bounce.drapeOutM + 0.1,
   };
   const cordM = bounce.tailLengthM + bounce.heightM;
+  const lamps = unitLamps(tubeUnit(tube), tube, tubes, bounce.level, spread, points);
   return resolved(
     {
-      ...unitLamps(tubeUnit(tube), tube, tubes, bounce.level, spread, points),
+      ...lamps,
       mouth: {
         shape: 'rectangle',
         widthM: bounce.widthM,
@@ -94,11 +99,28 @@ export function resolve(bounce: Bounce, context: FormContext): ResolvedBuild {
         // The drape's sides are wall that mostly lets go: what leaves by them is spill.
         cavity: {
           areaM2: 2 * faceM2 + sidesM2,
+          mouthM2: faceM2,
           reflectance:
             (faceM2 * FINISHES[bounce.finish].reflectance +
               sidesM2 * stackLayers(layers.map(layerOf)).backReflectance) /
             (faceM2 + sidesM2),
         },
+        room: boxRoom(
+          {
+            back: [bounce.widthM, bounce.heightM],
+            front: [bounce.widthM, bounce.heightM],
+            depthM: bounce.drapeOutM,
+            backMatter: wallOf(FINISHES[bounce.finish]),
+            sideMatter: mouthMatter(layers.map(layerOf)),
+            mouth: mouthMatter(layers.map(layerOf)),
+            names: { back: 'board', side: 'drape’s side' },
+          },
+          lamps.emitters.map((emitter) => ({
+            ...emitter,
+            spread: bounce.facing === 'in' ? SHADED : emitter.spread,
+            axis: bounce.facing === 'in' ? ([0, 0, -1] as const) : emitter.axis,
+          })),
+        ),
         // Round tubes send a third straight at the drape, shaded ones nothing [typ].
         directShare: bounce.facing === 'round' ? 0.35 : 0,
       },

@@ -1,5 +1,6 @@
 import { FINISHES } from '../../materials/finish';
 import type { FormContext } from '../form';
+import { mouthMatter } from '../../light/mouth';
 import { fact, resolved } from '../kit/build';
 import {
   exactMm,
@@ -13,6 +14,7 @@ import {
 } from '../kit/choices';
 import { bulbLamps, bulbLoads, bulbMassKg, bulbNeeds, bulbsOf } from '../kit/lamps';
 import { cordMassKg, fromPart, hardware, mainsNeeds, mainsOpen, wiringSlots } from '../kit/needs';
+import { boxRoom, wallOf } from '../kit/rooms';
 import { socketFindings } from '../kit/sockets';
 import { checkLamps, cutBoard, finishSteps, markOut, step, wireMains } from '../kit/steps';
 import type { ResolvedBuild } from '../resolved';
@@ -34,16 +36,32 @@ export function resolve(box: FoamBox, context: FormContext): ResolvedBuild {
     2 * (layout.backW + layout.backH);
   const sheet = partOf(context, box.boardPartId, 'sheet');
   const limits = [...layers.map(({ limitC }) => limitC), sheet?.burns === 'foam' ? 70 : 120];
+  const lamps = bulbLamps(box.groups, seats, context);
   return resolved(
     {
-      ...bulbLamps(box.groups, seats, context),
+      ...lamps,
       mouth: {
         shape: 'rectangle',
         widthM: box.frontW,
         heightM: box.frontH,
         heightOverBackM: layout.depthM,
         layers: layers.map(layerOf),
-        cavity: { areaM2: frontM2 + backM2 + walls, reflectance: FINISHES[box.finish].reflectance },
+        cavity: {
+          areaM2: frontM2 + backM2 + walls,
+          mouthM2: frontM2,
+          reflectance: FINISHES[box.finish].reflectance,
+        },
+        room: boxRoom(
+          {
+            back: [layout.backW, layout.backH],
+            front: [box.frontW, box.frontH],
+            depthM: layout.depthM,
+            backMatter: wallOf(FINISHES[box.finish]),
+            sideMatter: wallOf(FINISHES[box.finish]),
+            mouth: mouthMatter(layers.map(layerOf)),
+          },
+          lamps.emitters,
+        ),
         directShare: directShare(box, layout),
       },
       enclosure: {

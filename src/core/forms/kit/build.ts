@@ -25,6 +25,8 @@ export function resolved(
   return {
     surfaces: [],
     mouth: null,
+    controls: [],
+    dots: null,
     enclosure: null,
     array: { spacingM: Infinity, emitterWidthM: 0.01 },
     flammables: [],

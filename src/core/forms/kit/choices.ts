@@ -98,6 +98,7 @@ export const layerOf = (part: PartOf<'diffusion'>): Layer => ({
   name: part.name,
   transmittance: part.transmittance,
   backReflectance: part.backReflectance,
+  spreadDeg: part.spreadDeg,
   shiftMired: part.shiftMired,
   limitC: part.limitC,
 });

@@ -1,3 +1,4 @@
+import type { Dots } from '../../light/ripple';
 import type { PartId, UnitId } from '../../ids';
 import { effectiveTape, tapeWattsPerM } from '../../units/effectiveUnit';
 import type { UnitOf } from '../../units/unit';
@@ -220,3 +221,10 @@ export function tapeFacts(
       : []),
   ];
 }
+
+/** Diodes of laid tape behind a layer; null without a tape. */
+export const dotsOf = (
+  strip: UnitOf<'strip'> | null,
+  rowPitchM: number,
+  standOffM: number,
+): Dots | null => strip && { pitchM: 1 / strip.ledsPerM, rowPitchM, standOffM };

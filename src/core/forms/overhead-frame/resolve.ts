@@ -18,14 +18,19 @@ import {
   warmChecks,
   wireMains,
 } from '../kit/steps';
-import { tapeFacts, tapeLoads, tapeNeeds, tapeUnit } from '../kit/tape';
+import { BLACK, boxRoom } from '../kit/rooms';
+import { rectangularSkirt, type Control } from '../../light/controls';
+import { mouthMatter } from '../../light/mouth';
+import { OPEN } from '../../light/transport/arrangement';
+import { dotsOf, tapeFacts, tapeLoads, tapeNeeds, tapeUnit } from '../kit/tape';
 import type { Piece, ResolvedBuild } from '../resolved';
 import { findings, pointLoadKg, sagOf } from './findings';
 import { layoutFrame, type FrameLayout } from './layout';
 import type { Overhead } from './parameters';
 
 const CLOTH_KG_PER_M2 = 0.12;
-const POINTS_PER_ROW = 10;
+/** Under a cloth that hangs near, rows must not be dotted by the reckoning. */
+const POINTS_PER_ROW = { open: 10, covered: 40 };
 
 export function resolveFrame(frame: Overhead, context: FormContext): ResolvedBuild {
   const layout = layoutFrame(frame, context);
@@ -36,7 +41,7 @@ export function resolveFrame(frame: Overhead, context: FormContext): ResolvedBui
     pointsAlong(
       [-rowM / 2, rowsY[row]!, 0],
       [-rowM / 2 + laid, rowsY[row]!, 0],
-      POINTS_PER_ROW,
+      layers.length ? POINTS_PER_ROW.covered : POINTS_PER_ROW.open,
       [0, 0, 1],
     ),
   );
@@ -55,9 +60,17 @@ export function resolveFrame(frame: Overhead, context: FormContext): ResolvedBui
     0.4 +
     cordMassKg(frame, frame.tailLengthM, context);
   const massKg = stickMassKg(poles, context) + extraKg;
+  const lamps = unitLamps(
+    unit,
+    strip,
+    rows.usedM > 0 ? 1 : 0,
+    frame.level,
+    { class: 'lambert' },
+    points,
+  );
   return resolved(
     {
-      ...unitLamps(unit, strip, rows.usedM > 0 ? 1 : 0, frame.level, { class: 'lambert' }, points),
+      ...lamps,
       mouth: layers.length
         ? {
             shape: 'rectangle',
@@ -66,9 +79,27 @@ export function resolveFrame(frame: Overhead, context: FormContext): ResolvedBui
             heightOverBackM: frame.clothDropM,
             layers: layers.map(layerOf),
             cavity: null,
+            room: boxRoom(
+              {
+                back: [frame.widthM, frame.heightM],
+                front: [frame.widthM, frame.heightM],
+                depthM: frame.clothDropM,
+                // Nothing over the tape: what the cloth sends back goes up and is gone.
+                backMatter: OPEN,
+                sideMatter: frame.skirtM > 0 ? BLACK : OPEN,
+                mouth: mouthMatter(layers.map(layerOf)),
+                names: { back: 'open top', side: frame.skirtM > 0 ? 'skirt' : 'open side' },
+              },
+              lamps.emitters.map((emitter) => ({
+                ...emitter,
+                positionM: [emitter.positionM[0], emitter.positionM[1], 0.005] as const,
+              })),
+            ),
             directShare: throughCloth(frame),
           }
         : null,
+      controls: skirt(frame, layers.length > 0),
+      dots: dotsOf(strip, frame.rowPitchM, frame.clothDropM),
       lampsAt: { drawing: 'tape', field: 'stripId' },
       wiring: { ...wiringSlots(frame), loads: tapeLoads(frame, rows.usedM, context) },
       pieces: [...poles, ...cloths(frame, context)],
@@ -101,6 +132,12 @@ export function resolveFrame(frame: Overhead, context: FormContext): ResolvedBui
     extraKg,
     context,
   );
+}
+
+/** What of the black skirt hangs below the cloth, or below the tape where there is none. */
+function skirt({ widthM, heightM, skirtM, clothDropM }: Overhead, covered: boolean): Control[] {
+  const from = covered ? clothDropM : 0;
+  return skirtM > from ? rectangularSkirt('skirt', widthM, heightM, from, skirtM - from) : [];
 }
 
 /** Share of a row's light that lands on the cloth below it: both edges seen under atan(W/2/drop). */

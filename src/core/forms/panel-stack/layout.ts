@@ -5,6 +5,7 @@ import { type Stack } from './parameters';
 
 /** Silvered cloth of a folding softbox [typ]. */
 export const INSIDE = 0.8;
+export const SILVERED_MIRROR = 0.4;
 
 export const panelOf = (stack: Stack, context: FormContext) =>
   unitOf(context, stack.unitId, 'panel');

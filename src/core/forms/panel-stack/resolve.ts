@@ -22,12 +22,13 @@ import {
   wiringSlots,
 } from '../kit/needs';
 import { rectanglePiece } from '../kit/pieces';
+import { boxRoom, roundRoom } from '../kit/rooms';
 import { circle, labelled } from '../kit/shapes';
 import { checkLamps, cutBoard, finishSteps, step, wireMains } from '../kit/steps';
-import { extraction } from '../../light/mouth';
+import { extraction, mouthMatter } from '../../light/mouth';
 import type { ResolvedBuild } from '../resolved';
 import { type Stack } from './parameters';
-import { INSIDE, layout, problems } from './layout';
+import { INSIDE, SILVERED_MIRROR, layout, problems } from './layout';
 
 export function resolve(stack: Stack, context: FormContext): ResolvedBuild {
   const { panel, places, stackW, stackH, w, h } = layout(stack, context);
@@ -41,13 +42,56 @@ export function resolve(stack: Stack, context: FormContext): ResolvedBuild {
       ? (Math.PI * across * Math.hypot(across / 2, stack.boxDepthM)) / 2
       : 2 * across * Math.hypot(across / 2, stack.boxDepthM);
   const ratio = across / 2 / stack.boxDepthM;
+  const lamps = unitLamps(
+    lampUnit,
+    panel,
+    stack.panelCount,
+    stack.level,
+    panel?.spread ?? { class: 'lambert' },
+    places.map(([x, y]) => ({ positionM: [x, y, 0.002] as const, axis: [0, 0, 1] as const })),
+  );
+  const wall = {
+    kind: 'wall',
+    reflectance: softbox?.reflectance ?? INSIDE,
+    mirrorShare: SILVERED_MIRROR,
+  } as const;
+  const inFront = mouthMatter(layers.map(layerOf));
+  const baseRadiusM = Math.min(across / 2, Math.hypot(stackW, stackH) / 2 + 0.02);
+  const room =
+    stack.boxShape === 'disc'
+      ? roundRoom(
+          {
+            baseRadiusM,
+            mouthRadiusM: across / 2,
+            depthM: stack.boxDepthM,
+            wall,
+            mouth: inFront,
+          },
+          lamps.emitters,
+        )
+      : boxRoom(
+          {
+            back: [Math.min(across, stackW + 0.04), Math.min(across, stackH + 0.04)],
+            front: [across, across],
+            depthM: stack.boxDepthM,
+            backMatter: wall,
+            sideMatter: wall,
+            mouth: inFront,
+          },
+          lamps.emitters,
+        );
   const mouth = {
     shape: stack.boxShape,
     widthM: across,
     heightM: across,
     heightOverBackM: stack.boxDepthM,
     layers: layers.map(layerOf),
-    cavity: { areaM2: mouthM2 + wallM2, reflectance: softbox?.reflectance ?? INSIDE },
+    cavity: {
+      areaM2: mouthM2 + wallM2,
+      mouthM2,
+      reflectance: softbox?.reflectance ?? INSIDE,
+    },
+    room,
     // A Lambertian panel on the axis to a coaxial disc: R²/(R² + h²).
     directShare: ratio ** 2 / (1 + ratio ** 2),
   } as const;
@@ -55,14 +99,7 @@ export function resolve(stack: Stack, context: FormContext): ResolvedBuild {
   const cordM = stack.tailLengthM + 0.3 * stack.panelCount;
   return resolved(
     {
-      ...unitLamps(
-        lampUnit,
-        panel,
-        stack.panelCount,
-        stack.level,
-        panel?.spread ?? { class: 'lambert' },
-        places.map(([x, y]) => ({ positionM: [x, y, 0] as const, axis: [0, 0, 1] as const })),
-      ),
+      ...lamps,
       mouth,
       enclosure: {
         areaM2: wallM2 + mouthM2,

@@ -25,6 +25,7 @@ export function resolve(plain: Plain, context: FormContext): ResolvedBuild {
             heightOverBackM: 0,
             layers: [],
             cavity: null,
+            room: null,
             directShare: 1,
           }
         : null,

@@ -1,10 +1,13 @@
 import { FINISHES } from '../../materials/finish';
 import type { FormContext } from '../form';
+import { mouthMatter } from '../../light/mouth';
+import { OPEN } from '../../light/transport/arrangement';
 import { fact, resolved } from '../kit/build';
 import { layerOf, layerParts, look, mm, notChosen, stopsFor, typicalLayers } from '../kit/choices';
 import { pointsAlong, unitLamps } from '../kit/lamps';
 import { cordMassKg, hardware, mainsNeeds, mainsOpen, wiringSlots } from '../kit/needs';
 import { rectanglePiece } from '../kit/pieces';
+import { boxRoom, wallOf } from '../kit/rooms';
 import { circle, labelled } from '../kit/shapes';
 import {
   checkTape,
@@ -16,11 +19,14 @@ import {
   step,
   wireMains,
 } from '../kit/steps';
-import { tapeFacts, tapeLoads, tapeNeeds, tapeUnit } from '../kit/tape';
+import { dotsOf, tapeFacts, tapeLoads, tapeNeeds, tapeUnit } from '../kit/tape';
 import { tapeFindings } from '../kit/tapeFindings';
 import type { ResolvedBuild } from '../resolved';
 import { WASHER_M, BOLT_RADIUS_M, COUNTERSINK_RADIUS_M, type Sandwich } from './parameters';
 import { layout, bolts, problems } from './layout';
+
+/** Near enough to single diodes that the mouth's map is not dotted by the reckoning. */
+const POINTS_PER_ROW = 30;
 
 export function resolve(panel: Sandwich, context: FormContext): ResolvedBuild {
   const { strip, rowM, rows, heights, count } = layout(panel, context);
@@ -31,7 +37,7 @@ export function resolve(panel: Sandwich, context: FormContext): ResolvedBuild {
     pointsAlong(
       [-rowM / 2, heights[row]!, 0.002],
       [-rowM / 2 + laid, heights[row]!, 0.002],
-      8,
+      POINTS_PER_ROW,
       [0, 0, 1],
     ),
   );
@@ -56,16 +62,41 @@ export function resolve(panel: Sandwich, context: FormContext): ResolvedBuild {
   const jumpers = Math.max(0, rows.rowsM.length - 1);
   const joints =
     2 * jumpers + (panel.feed === 'one' ? 1 : panel.feed === 'both' ? 2 : rows.rowsM.length);
+  const lamps = unitLamps(
+    unit,
+    strip,
+    rows.usedM > 0 ? 1 : 0,
+    panel.level,
+    { class: 'lambert' },
+    points,
+  );
   return resolved(
     {
-      ...unitLamps(unit, strip, rows.usedM > 0 ? 1 : 0, panel.level, { class: 'lambert' }, points),
+      ...lamps,
       mouth: {
         shape: 'rectangle',
         widthM: panel.widthM,
         heightM: panel.heightM,
         heightOverBackM: panel.spacerM,
         layers: layers.map(layerOf),
-        cavity: { areaM2: 2 * frontM2 + sidesM2, reflectance: FINISHES[panel.finish].reflectance },
+        // Bolts and washers leave the edges open: what leaves by them is spill.
+        cavity: {
+          areaM2: 2 * frontM2 + sidesM2,
+          mouthM2: frontM2,
+          reflectance: (frontM2 * FINISHES[panel.finish].reflectance) / (frontM2 + sidesM2),
+        },
+        room: boxRoom(
+          {
+            back: [panel.widthM, panel.heightM],
+            front: [panel.widthM, panel.heightM],
+            depthM: panel.spacerM,
+            backMatter: wallOf(FINISHES[panel.finish]),
+            sideMatter: OPEN,
+            mouth: mouthMatter(layers.map(layerOf)),
+            names: { side: 'open edge' },
+          },
+          lamps.emitters,
+        ),
         directShare: frontM2 / (frontM2 + sidesM2),
       },
       enclosure: {
@@ -75,6 +106,7 @@ export function resolve(panel: Sandwich, context: FormContext): ResolvedBuild {
         ref: 'panel',
         field: 'widthM',
       },
+      dots: dotsOf(strip, panel.rowPitchM, panel.spacerM),
       lampsAt: { drawing: 'tape', field: 'stripId' },
       wiring: { ...wiringSlots(panel), loads: tapeLoads(panel, rows.usedM, context) },
       pieces: [sheet('Back sheet', panel.backPartId), sheet('Front sheet', panel.frontPartId)],

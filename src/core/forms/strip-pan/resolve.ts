@@ -1,11 +1,13 @@
 import { FINISHES } from '../../materials/finish';
 import type { FormContext } from '../form';
+import { mouthMatter } from '../../light/mouth';
 import { fact, resolved } from '../kit/build';
 import { layerOf, layerParts, look, notChosen, stopsFor, typicalLayers } from '../kit/choices';
 import { unitLamps } from '../kit/lamps';
 import { cordMassKg, fromPart, hardware, mainsNeeds, mainsOpen, wiringSlots } from '../kit/needs';
+import { roundRoom, wallOf } from '../kit/rooms';
 import { checkTape, cutBoard, finishSteps, joinTape, layTape, step, wireMains } from '../kit/steps';
-import { tapeFacts, tapeLoads, tapeNeeds, tapeUnit } from '../kit/tape';
+import { dotsOf, tapeFacts, tapeLoads, tapeNeeds, tapeUnit } from '../kit/tape';
 import { tapeFindings } from '../kit/tapeFindings';
 import type { ResolvedBuild } from '../resolved';
 import { layoutPan, panProblems } from './layout';
@@ -22,23 +24,38 @@ export function resolve(pan: StripPan, context: FormContext): ResolvedBuild {
   const mouthM2 = Math.PI * layout.radiusM ** 2;
   const rimM2 = layout.circumferenceM * height;
   const needs = pan.panPartId === null ? [] : fromPart(pan.panPartId, 1, 'piece', 'the pan');
+  const lamps = unitLamps(
+    unit,
+    strip,
+    rows.usedM > 0 ? 1 : 0,
+    pan.level,
+    { class: 'lambert' },
+    points(pan, layout),
+  );
   return resolved(
     {
-      ...unitLamps(
-        unit,
-        strip,
-        rows.usedM > 0 ? 1 : 0,
-        pan.level,
-        { class: 'lambert' },
-        points(pan, layout),
-      ),
+      ...lamps,
       mouth: {
         shape: 'disc',
         widthM: pan.diameterM,
         heightM: pan.diameterM,
         heightOverBackM: height,
         layers: layers.map(layerOf),
-        cavity: { areaM2: 2 * mouthM2 + rimM2, reflectance: FINISHES[pan.finish].reflectance },
+        cavity: {
+          areaM2: 2 * mouthM2 + rimM2,
+          mouthM2,
+          reflectance: FINISHES[pan.finish].reflectance,
+        },
+        room: roundRoom(
+          {
+            baseRadiusM: layout.radiusM,
+            mouthRadiusM: layout.radiusM,
+            depthM: height,
+            wall: wallOf(FINISHES[pan.finish]),
+            mouth: mouthMatter(layers.map(layerOf)),
+          },
+          lamps.emitters,
+        ),
         directShare: directShare(pan, layout),
       },
       enclosure: {
@@ -48,6 +65,8 @@ export function resolve(pan: StripPan, context: FormContext): ResolvedBuild {
         ref: 'pan',
         field: 'diameterM',
       },
+      // Rim tape shines across the pan: what shows of it is in the mouth's map.
+      dots: pan.tapeOn === 'base' ? dotsOf(strip, pan.rowPitchM, height) : null,
       lampsAt: { drawing: 'tape', field: 'stripId' },
       wiring: { ...wiringSlots(pan), loads: tapeLoads(pan, rows.usedM, context) },
       pieces: panPieces(pan, context),

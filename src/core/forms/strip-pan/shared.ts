@@ -6,7 +6,7 @@ import type { Piece } from '../resolved';
 import { type PanLayout } from './layout';
 import { type StripPan } from './parameters';
 
-export const POINTS_PER_ROW = 16;
+export const POINTS_PER_ROW = 36;
 
 /** Light of a rim crosses the pan; a base row faces the mouth. */
 export function points(pan: StripPan, { radiiM, heightsM, rows }: PanLayout) {

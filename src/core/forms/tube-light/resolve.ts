@@ -1,13 +1,13 @@
 import type { FormContext } from '../form';
 import { fact, resolved } from '../kit/build';
 import { exactMm, layerOf, look, mm, notChosen, partOf, stopsFor } from '../kit/choices';
-import { pointsAlong, unitLamps } from '../kit/lamps';
+import { unitLamps } from '../kit/lamps';
 import { cordMassKg, hardware, mainsNeeds, mainsOpen, wiringSlots } from '../kit/needs';
 import { clothPiece, stickPiece } from '../kit/pieces';
 import { checkTape, finishSteps, joinTape, layTape, step, sticks, wireMains } from '../kit/steps';
-import { tapeFacts, tapeLoads, tapeNeeds, tapeUnit } from '../kit/tape';
+import { dotsOf, tapeFacts, tapeLoads, tapeNeeds, tapeUnit } from '../kit/tape';
 import { tapeFindings } from '../kit/tapeFindings';
-import { stackLayers } from '../../light/mouth';
+import { linedRoom, lineOf } from './room';
 import type { ResolvedBuild } from '../resolved';
 import { type TubeLight } from './parameters';
 import { layout, problems } from './layout';
@@ -17,26 +17,35 @@ export function resolve(light: TubeLight, context: FormContext): ResolvedBuild {
   const { unit } = tapeUnit(light, rows.usedM, context);
   const liner = partOf(context, light.linerPartId, 'diffusion');
   const layers = liner ? Array.from({ length: light.linerTurns }, () => layerOf(liner)) : [];
-  const { transmittance, backReflectance } = stackLayers(layers);
   const lit = rows.rowsM[0] ?? 0;
-  // A lined tube glows all round; bare tape shines from the side it faces.
-  const spread =
-    liner || light.strands === 2 ? ({ class: 'tube' } as const) : ({ class: 'lambert' } as const);
-  const facing = spread.class === 'tube' ? ([0, 1, 0] as const) : ([0, 0, 1] as const);
-  const z = light.insideDiameterM / 2;
-  const points = pointsAlong([0, -lit / 2, z], [0, lit / 2, z], 24, facing);
-  const lamps = unitLamps(unit, strip, rows.usedM > 0 ? 1 : 0, light.level, spread, points);
+  // Bare strands back to back shine nearly all round, one from the side it faces.
+  const lamps = unitLamps(
+    unit,
+    strip,
+    rows.usedM > 0 ? 1 : 0,
+    light.level,
+    light.strands === 2 ? { class: 'tube' } : { class: 'lambert' },
+    lineOf(light, lit),
+  );
   const dot = 1 / (strip?.ledsPerM ?? 60);
   const linerW = Math.PI * light.insideDiameterM * light.linerTurns + light.overlapM;
   const wallM2 = Math.PI * light.insideDiameterM * light.tubeLengthM;
   return resolved(
     {
-      groups: lamps.groups,
-      // What the liner sends back crosses the tube and meets it again: η = τ/(1 − ρd).
-      emitters: lamps.emitters.map((emitter) => ({
-        ...emitter,
-        luminousFluxLm: (emitter.luminousFluxLm * transmittance) / (1 - backReflectance),
-      })),
+      ...lamps,
+      mouth: liner
+        ? {
+            shape: 'tube',
+            widthM: light.insideDiameterM,
+            heightM: lit,
+            heightOverBackM: light.insideDiameterM / 2,
+            layers,
+            // What the liner sends back crosses the tube and meets it again.
+            cavity: { areaM2: wallM2, mouthM2: wallM2, reflectance: 1 },
+            room: linedRoom(light, lit, strip, layers, lamps.emitters),
+            directShare: 1,
+          }
+        : null,
       enclosure: {
         areaM2: wallM2,
         closed: true,
@@ -44,6 +53,7 @@ export function resolve(light: TubeLight, context: FormContext): ResolvedBuild {
         ref: 'tube',
         field: 'insideDiameterM',
       },
+      dots: dotsOf(strip, Infinity, 0.9 * light.insideDiameterM),
       lampsAt: { drawing: 'tape', field: 'stripId' },
       wiring: { ...wiringSlots(light), loads: tapeLoads(light, rows.usedM, context) },
       pieces: [

@@ -39,6 +39,12 @@ export const parameters = defineParameters({
     max: 8,
     when: { parameter: 'aim', is: 'bounce' },
   }),
+  bounceDistanceM: length('Lamp to the surface', 'Bounce', {
+    start: 1,
+    min: 0.1,
+    max: 10,
+    when: { parameter: 'aim', is: 'bounce' },
+  }),
   bounceFinish: finish('Surface', 'Bounce', 'white-ceiling'),
   ...mainsParameters(2),
 });

@@ -21,20 +21,36 @@ import {
 } from '../kit/needs';
 import { checkLamps, finishSteps, wireMains } from '../kit/steps';
 import { FINISHES } from '../../materials/finish';
+import type { Vector } from '../../light/emitter';
+import { doorPlates } from '../../accessories/barnDoors';
 import type { ResolvedBuild } from '../resolved';
 import { type WorkLight } from './parameters';
 import { lampOf, doorsOf } from './layout';
+
+/** The face as points: near doors it is no point. */
+const FACE_POINTS = 4;
+const facePoints = ({ faceW, faceH }: WorkLight) =>
+  Array.from({ length: FACE_POINTS ** 2 }, (_, k) => ({
+    positionM: [
+      (((k % FACE_POINTS) + 0.5) / FACE_POINTS - 0.5) * faceW,
+      ((Math.floor(k / FACE_POINTS) + 0.5) / FACE_POINTS - 0.5) * faceH,
+      0,
+    ] as const,
+    axis: [0, 0, 1] as const,
+  }));
+
+/** From the lamp's axes into those of the surface it is turned at. */
+const turned = ([x, y, z]: Vector, distanceM: number): Vector => [-x, y, distanceM - z];
 
 export function resolve(light: WorkLight, context: FormContext): ResolvedBuild {
   const lamp = lampOf(light, context);
   const unitNow = lamp && effectiveUnit(lamp);
   const bounced = light.aim === 'bounce';
   const spread = lamp?.spread ?? ({ class: 'lambert' } as const);
-  const lamps = unitLamps(unitNow, lamp, lamp ? 1 : 0, light.level, spread, [
-    { positionM: [0, 0, 0], axis: [0, 0, 1] },
-  ]);
+  const lamps = unitLamps(unitNow, lamp, lamp ? 1 : 0, light.level, spread, facePoints(light));
   const rho = FINISHES[light.bounceFinish].reflectance;
   const doors = doorsOf(light);
+  const plates = doorPlates(doors, light.faceW, light.faceH, 0);
   const hot = lamp?.lamp === 'halogen';
   return resolved(
     {
@@ -48,9 +64,23 @@ export function resolve(light: WorkLight, context: FormContext): ResolvedBuild {
             heightOverBackM: 0,
             layers: [],
             cavity: null,
+            room: null,
             directShare: rho,
+            bounce: {
+              lamps: lamps.emitters.map((emitter) => ({
+                ...emitter,
+                positionM: turned(emitter.positionM, light.bounceDistanceM),
+                axis: [0, 0, -1] as const,
+              })),
+              controls: plates.map((plate) => ({
+                ...plate,
+                points: plate.points.map((point) => turned(point, light.bounceDistanceM)),
+              })),
+              reflectance: rho,
+            },
           }
         : null,
+      controls: bounced ? [] : plates,
       lampsAt: { drawing: 'seat-0', field: 'unitId' },
       wiring: {
         ...wiringSlots(light),
@@ -127,15 +157,17 @@ export function resolve(light: WorkLight, context: FormContext): ResolvedBuild {
               ),
             ]
           : []),
-        look(
-          'work-light.doors',
-          bounced ? 'Bounced light is an estimate' : 'The doors are not in the lux yet',
-          bounced
-            ? 'The lit patch is taken as even and of the size you give; watch what else it lights.'
-            : 'Opened wide they change little on the axis; closed in, they cut the beam. The figures are without them.',
-          { field: 'leafLengthM', drawing: 'doors' },
-          'This version’s light estimate',
-        ),
+        ...(bounced
+          ? [
+              look(
+                'work-light.bounce',
+                'Bounced light lights more than the subject',
+                'Only the patch of the size you give is counted; what the lamp throws past it is lost or lights the room.',
+                { field: 'bounceW', drawing: 'seat-0' },
+                'Two-step transport, Lambertian surface',
+              ),
+            ]
+          : []),
       ],
       apparent: bounced
         ? { widthM: light.bounceW, heightM: light.bounceH }

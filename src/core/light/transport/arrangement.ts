@@ -1,13 +1,20 @@
 import type { Emitter, Vector } from '../emitter';
 
 /**
- * The few shapes every closed build is made of; metres, build axes. Cones turn about +z or +x, a
+ * The few shapes every closed build is made of; metres, build axes. Cones turn about the z or the y axis, a
  * cylinder being a cone of equal radii; a polygon is plane and convex.
  */
 export type SurfaceShape =
   | { kind: 'polygon'; points: readonly Vector[] }
   | { kind: 'disc'; zM: number; innerRadiusM: number; outerRadiusM: number }
-  | { kind: 'cone'; axis: 'z' | 'x'; fromM: number; toM: number; fromRadiusM: number; toRadiusM: number }
+  | {
+      kind: 'cone';
+      axis: 'z' | 'y';
+      fromM: number;
+      toM: number;
+      fromRadiusM: number;
+      toRadiusM: number;
+    }
   | { kind: 'cap'; centreZM: number; radiusM: number; fromZM: number; toZM: number };
 
 /** A wall keeps ρ of what meets it, the share s of that like a mirror, the rest by Lambert's law. */
@@ -45,6 +52,7 @@ export interface Arrangement {
   emitters: readonly Emitter[];
 }
 
+/** Nothing there: what meets it has left. */
 export const OPEN: LayerMatter = {
   kind: 'layer',
   transmittance: 1,

@@ -11,14 +11,17 @@ import {
 import { BUFFER, fillUniform, MARGIN, streamFor } from './random';
 import type { Tally } from './tally';
 
+// Bound once: in the innermost loop a look-up of the global costs as much as the root itself.
+const { abs, atan2, cos, max, min, pow, sqrt, tan } = Math;
+
 /** Bounces after which a photon is given up; at ρ = 0.98 one in 10¹⁷ gets that far. */
 export const BOUNCE_CAP = 2000;
 // Plain numbers: a property read in the innermost loop is not always folded away.
-const { polygon: POLYGON, disc: DISC, coneZ: CONE_Z, coneX: CONE_X, cap: CAP } = TYPE;
+const { polygon: POLYGON, disc: DISC, coneZ: CONE_Z, coneY: CONE_Y, cap: CAP } = TYPE;
 const { wall: WALL, through: THROUGH } = MATTER;
 const LAMBERT = 4;
-const TAN_15 = Math.tan(Math.PI / 12);
-const TAN_30 = Math.tan(Math.PI / 6);
+const TAN_15 = tan(Math.PI / 12);
+const TAN_30 = tan(Math.PI / 6);
 
 /**
  * Directions that are not Lambertian, seldom enough to be drawn outside the loop: out[0…2] is set from
@@ -38,14 +41,14 @@ function drawInto(
   let i = at;
   let u, v, s;
   if (kind === 5) {
-    const cosine = Math.pow(buffer[i++]!, 1 / (exponent + 1));
-    const sine = Math.sqrt(Math.max(0, 1 - cosine * cosine));
+    const cosine = pow(buffer[i++]!, 1 / (exponent + 1));
+    const sine = sqrt(max(0, 1 - cosine * cosine));
     do {
       u = 2 * buffer[i++]! - 1;
       v = 2 * buffer[i++]! - 1;
       s = u * u + v * v;
     } while ((s >= 1 || s < 1e-12) && i < BUFFER - 2);
-    const by = sine / Math.sqrt(s);
+    const by = sine / sqrt(s);
     // A frame round the axis without a special case at the pole [Duff and others 2017; from memory].
     const sign = az >= 0 ? 1 : -1;
     const a = -1 / (sign + az);
@@ -64,13 +67,13 @@ function drawInto(
       s = u * u + v * v;
     } while (s >= 1 && i < BUFFER - 3);
     // A point on the unit sphere, by rejection from the disc [Marsaglia 1972; from memory].
-    const root = 2 * Math.sqrt(Math.max(0, 1 - s));
+    const root = 2 * sqrt(max(0, 1 - s));
     out[0] = u * root;
     out[1] = v * root;
     out[2] = 1 - 2 * s;
     if (kind === 0 || i >= BUFFER - 3) return i - at;
     const cosine = out[0] * ax + out[1] * ay + out[2] * az;
-    const sine = Math.sqrt(Math.max(0, 1 - cosine * cosine));
+    const sine = sqrt(max(0, 1 - cosine * cosine));
     const wanted = kind === 1 ? (1 + cosine) / 2 : kind === 2 ? 0.35 + 0.65 * sine : sine;
     if (buffer[i++]! < wanted) return i - at;
   }
@@ -91,7 +94,7 @@ interface Chance {
 const BATCH = 250;
 /** Cosines of the zones' outer edges, 5° apart. */
 const ZONE_EDGES = Float64Array.from({ length: ZONES }, (_, k) =>
-  Math.cos(((k + 1) * Math.PI) / 2 / ZONES),
+  cos(((k + 1) * Math.PI) / 2 / ZONES),
 );
 const [BOUNCES, STOPPED, LOST] = [0, 1, 2];
 
@@ -113,7 +116,7 @@ export function traceChunkInPlace(
   };
   const counts = new Int32Array(3);
   for (let done = 0; done < count; done += BATCH)
-    chance.at = traceBatchInPlace(tally, counts, packed, chance, Math.min(BATCH, count - done));
+    chance.at = traceBatchInPlace(tally, counts, packed, chance, min(BATCH, count - done));
   tally.emitted += count;
   tally.bounces += counts[BOUNCES]!;
   tally.stopped += counts[STOPPED]!;
@@ -188,13 +191,13 @@ function traceBatchInPlace(
             s = u * u + v * v;
           } while (s >= 1 && at < BUFFER - 3);
           // A point on the sphere that touches the surface at its normal: Lambert's law.
-          const root = 2 * Math.sqrt(s < 1 ? 1 - s : 0);
+          const root = 2 * sqrt(s < 1 ? 1 - s : 0);
           x = u * root + nx;
           y = v * root + ny;
           z = 1 - 2 * s + nz;
           squared = x * x + y * y + z * z;
         } while (squared < 1e-12);
-        const by = 1 / Math.sqrt(squared);
+        const by = 1 / sqrt(squared);
         dx = x * by;
         dy = y * by;
         dz = z * by;
@@ -209,18 +212,18 @@ function traceBatchInPlace(
         const z = pz - surfaces[o + 14]!;
         let u = x * surfaces[o + 15]! + y * surfaces[o + 16]! + z * surfaces[o + 17]!;
         const v = x * surfaces[o + 18]! + y * surfaces[o + 19]! + z * surfaces[o + 20]!;
-        if (type === CONE_X) u = (Math.atan2(pz, py) + Math.PI) / (2 * Math.PI);
-        if (type === CONE_Z) u = (Math.atan2(py, px) + Math.PI) / (2 * Math.PI);
+        if (type === CONE_Y) u = (atan2(pz, px) + Math.PI) / (2 * Math.PI);
+        if (type === CONE_Z) u = (atan2(py, px) + Math.PI) / (2 * Math.PI);
         const column = u <= 0 ? 0 : u >= 1 ? MAP_CELLS - 1 : (u * MAP_CELLS) | 0;
         const row = v <= 0 ? 0 : v >= 1 ? MAP_CELLS - 1 : (v * MAP_CELLS) | 0;
         const cell = row * MAP_CELLS + column;
         map[cell] = map[cell]! + 1;
-        const cosine = Math.abs(dx * nx + dy * ny + dz * nz);
+        const cosine = abs(dx * nx + dy * ny + dz * nz);
         let zone = 0;
         while (zone < ZONES - 1 && cosine < zoneEdges[zone]!) zone++;
         // Planes of 15°, three to an octant, from +x round: comparisons cost less than an arc tangent.
-        const across = Math.abs(dx);
-        const up = Math.abs(dy);
+        const across = abs(dx);
+        const up = abs(dy);
         const low = up < across ? up : across;
         const high = up < across ? across : up;
         const third = low < TAN_15 * high ? 0 : low < TAN_30 * high ? 1 : 2;
@@ -283,12 +286,12 @@ function traceBatchInPlace(
         } else {
           // A cone about its own axis w: u² + v² = (r0 + slope·(w − w0))².
           const alongZ = type === CONE_Z;
-          const u = alongZ ? px : py;
+          const u = px;
           const v = alongZ ? py : pz;
-          const w = alongZ ? pz : px;
-          const du = alongZ ? dx : dy;
+          const w = alongZ ? pz : py;
+          const du = dx;
           const dv = alongZ ? dy : dz;
-          const dw = alongZ ? dz : dx;
+          const dw = alongZ ? dz : dy;
           const slope = surfaces[o + 9]!;
           const least = surfaces[o + 6]! - epsilonM;
           const reach = surfaces[o + 7]! + epsilonM;
@@ -305,7 +308,7 @@ function traceBatchInPlace(
             const inside = b * b - a * c;
             if (inside < 0) continue;
             // The root without cancellation first, the other from their product.
-            const q = b > 0 ? -b - Math.sqrt(inside) : -b + Math.sqrt(inside);
+            const q = b > 0 ? -b - sqrt(inside) : -b + sqrt(inside);
             near = q / a;
             far = c / q;
             if (near > far) {
@@ -353,16 +356,16 @@ function traceBatchInPlace(
         nz = (pz - surfaces[o + 6]!) * by;
       } else {
         const slope = surfaces[o + 9]!;
-        const lean = 1 / Math.sqrt(1 + slope * slope);
+        const lean = 1 / sqrt(1 + slope * slope);
         if (type === CONE_Z) {
-          const by = lean / Math.sqrt(px * px + py * py);
+          const by = lean / sqrt(px * px + py * py);
           nx = px * by;
           ny = py * by;
           nz = -slope * lean;
         } else {
-          const by = lean / Math.sqrt(py * py + pz * pz);
-          nx = -slope * lean;
-          ny = py * by;
+          const by = lean / sqrt(px * px + pz * pz);
+          nx = px * by;
+          ny = -slope * lean;
           nz = pz * by;
         }
       }
@@ -452,7 +455,7 @@ function meetsCap(
   const c = px * px + py * py + z0 * z0 - data[o + 7]! * data[o + 7]!;
   const inside = b * b - c;
   if (inside < 0) return Infinity;
-  const root = Math.sqrt(inside);
+  const root = sqrt(inside);
   for (let side = -1; side <= 1; side += 2) {
     const t = -b + side * root;
     const z = pz + t * dz;
@@ -460,4 +463,3 @@ function meetsCap(
   }
   return Infinity;
 }
-

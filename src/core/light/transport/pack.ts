@@ -1,6 +1,11 @@
 import { prepareSpread, type Spread } from '../../units/spread';
 import type { Emitter, Vector } from '../emitter';
-import { FULL_SPREAD_DEG, type Arrangement, type CavitySurface, type SurfaceShape } from './arrangement';
+import {
+  FULL_SPREAD_DEG,
+  type Arrangement,
+  type CavitySurface,
+  type SurfaceShape,
+} from './arrangement';
 
 export const SURFACE_STRIDE = 24;
 export const EMITTER_STRIDE = 8;
@@ -10,7 +15,7 @@ export const MAP_CELLS = 32;
 export const ZONES = 18;
 export const PLANES = 24;
 
-export const TYPE = { polygon: 0, disc: 1, coneZ: 2, coneX: 3, cap: 4 } as const;
+export const TYPE = { polygon: 0, disc: 1, coneZ: 2, coneY: 3, cap: 4 } as const;
 export const MATTER = { wall: 0, out: 1, through: 2 } as const;
 const FULL = -1;
 const CLASS: Record<Spread['class'], number> = {
@@ -113,7 +118,7 @@ function packShape(data: Float64Array, at: number, shape: SurfaceShape, edges: n
       data[at + 8] = shape.outerRadiusM ** 2 * (1 + 1e-9);
       return;
     case 'cone':
-      data[at] = shape.axis === 'z' ? TYPE.coneZ : TYPE.coneX;
+      data[at] = shape.axis === 'z' ? TYPE.coneZ : TYPE.coneY;
       data[at + 6] = shape.fromM;
       data[at + 7] = shape.toM;
       data[at + 8] = shape.fromRadiusM;
@@ -168,7 +173,7 @@ function packMap(data: Float64Array, at: number, shape: SurfaceShape): void {
   }
   if (shape.kind === 'cone') {
     // Round it the kernel counts by angle; along its axis by this second one.
-    const along: Vector = shape.axis === 'z' ? [0, 0, 1] : [1, 0, 0];
+    const along: Vector = shape.axis === 'z' ? [0, 0, 1] : [0, 1, 0];
     set(scaled(along, shape.fromM), along, scaled(along, shape.toM - shape.fromM));
   }
 }

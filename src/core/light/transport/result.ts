@@ -16,9 +16,10 @@ export interface Transported {
   /** share given up at the bounce cap or flown off */
   unaccounted: number;
   meanBounces: number;
-  /** relative exitance of the mouth's cells, mean of the whole cells 1; −1 outside the mouth */
-  map: number[];
-  mapCells: number;
+  /** share of what leaves by the mouth in each of its cells, row by row from −x, −y */
+  cellShares: number[];
+  /** a round mouth in its bounding square */
+  round: boolean;
   /** min/mean over whole cells of an 8 × 8 aggregation, 0…1 */
   uniformity: number;
   /** intensity per lumen out of the mouth, cd/lm, in 5° zones from its normal */
@@ -47,8 +48,8 @@ export function readTally(tally: Tally, arrangement: Arrangement, seed: number):
     absorbed: arrangement.surfaces.map(({ name }, k) => ({ name, share: tally.absorbed[k]! / n })),
     unaccounted: (tally.stopped + tally.lost) / n,
     meanBounces: tally.bounces / n,
-    map: relativeMap(tally.map, MAP_CELLS, round),
-    mapCells: MAP_CELLS,
+    cellShares: Array.from(tally.map, (count) => count / Math.max(1, through)),
+    round,
     uniformity: uniformityOf(tally.map, round),
     zonesCdPerLm: zonesOf(tally.directions, Math.max(1, through)),
     planesCdPerLm: planesOf(tally.directions, Math.max(1, through)),
@@ -58,29 +59,38 @@ export function readTally(tally: Tally, arrangement: Arrangement, seed: number):
 /** Whether cell k of a row of n lies wholly inside the circle in its square. */
 export function wholeCell(column: number, row: number, cells: number, round: boolean): boolean {
   if (!round) return true;
-  const far = (k: number) => Math.max(Math.abs((2 * k) / cells - 1), Math.abs((2 * (k + 1)) / cells - 1));
+  const far = (k: number) =>
+    Math.max(Math.abs((2 * k) / cells - 1), Math.abs((2 * (k + 1)) / cells - 1));
   return Math.hypot(far(column), far(row)) <= 1 + 1e-12;
 }
 
-function relativeMap(counts: Uint32Array, cells: number, round: boolean): number[] {
-  const inside = Array.from(counts, (_, k) =>
-    wholeCell(k % cells, Math.floor(k / cells), cells, round),
+/**
+ * Exitance by cell relative to the mean of the whole cells; null where a cell is not wholly inside.
+ * @param by cells of the map along a side of one cell here, a divisor of their number
+ */
+export function relativeExitance(
+  shares: ArrayLike<number>,
+  round: boolean,
+  by = 1,
+): (number | null)[] {
+  const cells = MAP_CELLS / by;
+  const coarse = new Float64Array(cells * cells);
+  for (let k = 0; k < shares.length; k++) {
+    const [column, row] = [k % MAP_CELLS, Math.floor(k / MAP_CELLS)];
+    coarse[Math.floor(row / by) * cells + Math.floor(column / by)]! += shares[k]!;
+  }
+  const whole = Array.from(coarse, (share, k) =>
+    wholeCell(k % cells, Math.floor(k / cells), cells, round) ? share : null,
   );
-  const whole = Array.from(counts).filter((_, k) => inside[k]);
-  const mean = whole.reduce((sum, count) => sum + count, 0) / Math.max(1, whole.length);
-  return Array.from(counts, (count, k) => (!inside[k] ? -1 : mean > 0 ? count / mean : 0));
+  const inside = whole.filter((share) => share !== null);
+  const mean = inside.reduce((sum, share) => sum + share, 0) / Math.max(1, inside.length);
+  return whole.map((share) => (share === null ? null : mean > 0 ? share / mean : 0));
 }
 
 function uniformityOf(counts: Uint32Array, round: boolean): number {
-  const by = MAP_CELLS / UNIFORMITY_CELLS;
-  const coarse = new Uint32Array(UNIFORMITY_CELLS ** 2);
-  counts.forEach((count, k) => {
-    const column = Math.floor((k % MAP_CELLS) / by);
-    const row = Math.floor(Math.floor(k / MAP_CELLS) / by);
-    coarse[row * UNIFORMITY_CELLS + column]! += count;
-  });
-  const whole = relativeMap(coarse, UNIFORMITY_CELLS, round).filter((value) => value >= 0);
-  return whole.length ? Math.min(...whole) : 0;
+  const relative = relativeExitance(counts, round, MAP_CELLS / UNIFORMITY_CELLS);
+  const inside = relative.filter((value) => value !== null);
+  return inside.length ? Math.min(...inside) : 0;
 }
 
 /** Solid angle of a 5° zone: 2π·(cos θ0 − cos θ1) [handbook 11]. */

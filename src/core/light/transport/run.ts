@@ -37,7 +37,10 @@ export function tracePart(
 }
 
 /** Why an arrangement cannot be simulated, in words; null when it can. */
-export function cannotRun({ surfaces, emitters }: Arrangement, { photons, seed }: Run): string | null {
+export function cannotRun(
+  { surfaces, emitters }: Arrangement,
+  { photons, seed }: Run,
+): string | null {
   if (!Number.isInteger(photons) || photons < 1 || photons > MOST_PHOTONS)
     return `The photon count is ${photons}: give a whole number from 1 to ${MOST_PHOTONS}.`;
   if (!Number.isInteger(seed)) return `The seed is ${seed}: give a whole number.`;

@@ -1,0 +1,160 @@
+import type { Vector } from './emitter';
+
+/**
+ * What stands in the light's way: opaque plates (leaves, flags, a skirt's sides), opaque walls of
+ * revolution about the light's axis (a hood, a round skirt), and grids; metres, build axes.
+ */
+export type Control =
+  | Plate
+  | {
+      kind: 'round';
+      name: string;
+      fromM: number;
+      toM: number;
+      fromRadiusM: number;
+      toRadiusM: number;
+    }
+  | { kind: 'grid'; name: string; zM: number; cellM: number; depthM: number; openShare: number };
+
+/** Opaque, plane and convex. */
+export interface Plate {
+  kind: 'plate';
+  name: string;
+  points: readonly Vector[];
+}
+
+/** Share of the light that gets from one point to another past a control, 0…1. */
+export type Passage = (
+  ax: number,
+  ay: number,
+  az: number,
+  bx: number,
+  by: number,
+  bz: number,
+) => number;
+
+/** Controls made ready for many rays. */
+export const prepareControls = (controls: readonly Control[]): Passage[] =>
+  controls.map((control) => {
+    switch (control.kind) {
+      case 'plate':
+        return plate(control.points);
+      case 'round':
+        return round(control);
+      case 'grid':
+        return grid(control);
+    }
+  });
+
+/** Share of the light from a that reaches b past all of them. */
+export function passes(passages: readonly Passage[], a: Vector, b: Vector): number {
+  let share = 1;
+  for (const passage of passages) {
+    share *= passage(a[0], a[1], a[2], b[0], b[1], b[2]);
+    if (share === 0) return 0;
+  }
+  return share;
+}
+
+/** A convex plane plate blocks the ways that cross it [shadow plane, handbook 04]. */
+function plate(points: readonly Vector[]): Passage {
+  const normal = points.reduce<Vector>(
+    (sum, from, k) => {
+      const to = points[(k + 1) % points.length]!;
+      return [
+        sum[0] + from[1] * to[2] - from[2] * to[1],
+        sum[1] + from[2] * to[0] - from[0] * to[2],
+        sum[2] + from[0] * to[1] - from[1] * to[0],
+      ];
+    },
+    [0, 0, 0],
+  );
+  const [nx, ny, nz] = normal;
+  const [first] = points;
+  const offset = nx * first![0] + ny * first![1] + nz * first![2];
+  const edges = points.map((from, k) => {
+    const to = points[(k + 1) % points.length]!;
+    const [ex, ey, ez] = [to[0] - from[0], to[1] - from[1], to[2] - from[2]];
+    const inward = [ny * ez - nz * ey, nz * ex - nx * ez, nx * ey - ny * ex] as const;
+    return [...inward, inward[0] * from[0] + inward[1] * from[1] + inward[2] * from[2]] as const;
+  });
+  return (ax, ay, az, bx, by, bz) => {
+    const before = nx * ax + ny * ay + nz * az - offset;
+    const after = nx * bx + ny * by + nz * bz - offset;
+    if (before * after >= 0) return 1;
+    const t = before / (before - after);
+    const [x, y, z] = [ax + t * (bx - ax), ay + t * (by - ay), az + t * (bz - az)];
+    return edges.every(([ex, ey, ez, reach]) => ex * x + ey * y + ez * z >= reach) ? 0 : 1;
+  };
+}
+
+/** A cone about the axis blocks the ways that cross its wall. */
+function round({
+  fromM,
+  toM,
+  fromRadiusM,
+  toRadiusM,
+}: Extract<Control, { kind: 'round' }>): Passage {
+  const slope = (toRadiusM - fromRadiusM) / (toM - fromM);
+  return (ax, ay, az, bx, by, bz) => {
+    const [dx, dy, dz] = [bx - ax, by - ay, bz - az];
+    const r = fromRadiusM + slope * (az - fromM);
+    const a = dx * dx + dy * dy - slope * slope * dz * dz;
+    const b = ax * dx + ay * dy - slope * r * dz;
+    const c = ax * ax + ay * ay - r * r;
+    const inside = b * b - a * c;
+    if (inside < 0 || a === 0) return 1;
+    const root = Math.sqrt(inside);
+    for (const t of [(-b - root) / a, (-b + root) / a]) {
+      const z = az + t * dz;
+      if (t > 1e-9 && t < 1 && z > fromM && z < toM && r + slope * t * dz > 0) return 0;
+    }
+    return 1;
+  };
+}
+
+/**
+ * A grid of square cells passes its open area on the axis and nothing beyond atan(cell/depth) on either
+ * axis; in between the walls of a cell shade it evenly: (1 − depth·tan/cell) each way [handbook 04].
+ */
+function grid({ zM, cellM, depthM, openShare }: Extract<Control, { kind: 'grid' }>): Passage {
+  const ratio = depthM / cellM;
+  return (ax, ay, az, bx, by, bz) => {
+    if (az > zM || bz <= zM) return 1;
+    const dz = bz - az;
+    const across = 1 - (ratio * Math.abs(bx - ax)) / dz;
+    const along = 1 - (ratio * Math.abs(by - ay)) / dz;
+    return across > 0 && along > 0 ? openShare * across * along : 0;
+  };
+}
+
+/** Four plates of equal depth round a rectangle in the plane z, straight forwards. */
+export function rectangularSkirt(
+  name: string,
+  widthM: number,
+  heightM: number,
+  zM: number,
+  depthM: number,
+  sides: readonly ('left' | 'right' | 'top' | 'bottom')[] = ['left', 'right', 'top', 'bottom'],
+): Control[] {
+  const [x, y, far] = [widthM / 2, heightM / 2, zM + depthM];
+  const edges: Record<(typeof sides)[number], readonly [number, number, number, number]> = {
+    left: [-x, -y, -x, y],
+    right: [x, -y, x, y],
+    top: [-x, y, x, y],
+    bottom: [-x, -y, x, -y],
+  };
+  return sides.map((side) => {
+    const [x0, y0, x1, y1] = edges[side];
+    return {
+      kind: 'plate',
+      name: `${name}, ${side}`,
+      points: [
+        [x0, y0, zM],
+        [x1, y1, zM],
+        [x1, y1, far],
+        [x0, y0, far],
+      ],
+    };
+  });
+}
