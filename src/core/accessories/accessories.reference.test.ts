@@ -226,10 +226,14 @@ describe('carrying', () => {
     );
   });
   test('handles and findings wear its id, so that they meet no parameter of the form', () => {
-    const { resolved: carried, views } = attachAll(resolved, [accessory('h1', 'hood')], context);
+    const { resolved: carried, views } = attachAll(
+      resolved,
+      [accessory('h1', 'barn-doors')],
+      context,
+    );
     for (const { parameter } of views[0]!.handles) expect(parameter).toMatch(/^h1\./);
-    expect(carried.findings.find(({ id }) => id === 'hood.light.h1')!.where.field).toBe(
-      'h1.lining',
+    expect(carried.findings.find(({ id }) => id === 'doors.hot.h1')!.where.field).toBe(
+      'h1.leafLengthM',
     );
   });
   test('an unknown one, or one that does not fit, is kept and said', () => {

@@ -150,8 +150,17 @@ describe('barn doors on a 60 × 60 cm front', () => {
     expect(severity('doors.collide', { leafLengthM: 0.9, cornerM: 0 })).toBe('stop');
     expect(severity('doors.collide')).toBeUndefined();
   });
-  test('hot, sharp and not in the lux: said each time', () => {
+  test('hot and sharp: said each time', () => {
     expect(severity('doors.hot')).toBe('look');
-    expect(severity('doors.light')).toBe('look');
+  });
+  test('four plates stand in the light, swung outwards from the front’s edges', () => {
+    const openedRad = Math.PI / 6;
+    const plates = attach({ openedRad, cornerM: 0, leafLengthM: 0.2 }).controls!;
+    expect(plates).toHaveLength(4);
+    const points = plates.flatMap((plate) => (plate.kind === 'plate' ? plate.points : []));
+    const far = (axis: 0 | 1 | 2) => Math.max(...points.map((point) => point[axis]));
+    expect(far(0)).toBeCloseTo(0.3 + 0.2 * Math.sin(openedRad), 9);
+    expect(far(1)).toBeCloseTo(0.3 + 0.2 * Math.sin(openedRad), 9);
+    expect(far(2)).toBeCloseTo(resolved.frontM + 0.2 * Math.cos(openedRad), 9);
   });
 });

@@ -95,7 +95,7 @@ export function bestWash(
   let best: Wash | null = null;
   for (let round = 0; round < ROUNDS; round++) {
     for (const place of placesIn(span, lights)) {
-      const wash = washOver(field, frontM, backdrop, place, 8, 6);
+      const wash = washOver(field, frontM, backdrop, place);
       if (!best || better(wash, best, allowedStops)) best = wash;
     }
     const found = best!;
@@ -112,7 +112,7 @@ export function bestWash(
       toeInRad: nearer('toeInRad'),
     };
   }
-  return washOver(field, frontM, backdrop, best!, 12, 8);
+  return best!;
 }
 
 function placesIn(

@@ -158,3 +158,10 @@ export const pointsAlong = (
       axis,
     };
   });
+
+/** Points that one light is summed from at most, rows and all. */
+const MOST_POINTS = 720;
+
+/** Points of one row, fewer where there are many rows. */
+export const pointsPerRow = (rows: number, wanted: number): number =>
+  Math.min(wanted, Math.max(6, Math.floor(MOST_POINTS / Math.max(1, rows))));

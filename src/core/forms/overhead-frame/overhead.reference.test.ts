@@ -99,9 +99,9 @@ describe('people are under it', () => {
 describe('tape in rows', () => {
   test('as many rows as fit the depth, no more than asked for', () => {
     expect(frame({ rows: 200, rowPitchM: 0.2, tapeLengthM: 400 }).resolved.emitters).toHaveLength(
-      13 * 10,
+      13 * 40,
     );
-    expect(frame({ rows: 5, tapeLengthM: 400 }).resolved.emitters).toHaveLength(5 * 10);
+    expect(frame({ rows: 5, tapeLengthM: 400 }).resolved.emitters).toHaveLength(5 * 40);
   });
   test('stripes when the cloth hangs nearer than the rows are apart', () => {
     expect(frame({ clothDropM: 0.1 }).ids).toContain('overhead.stripes');

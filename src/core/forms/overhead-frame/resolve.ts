@@ -2,7 +2,7 @@ import { cutCloth } from '../../shop/cloth';
 import type { FormContext } from '../form';
 import { fact, resolved } from '../kit/build';
 import { layerOf, layerParts, mm, partOf } from '../kit/choices';
-import { pointsAlong, unitLamps } from '../kit/lamps';
+import { pointsAlong, pointsPerRow, unitLamps } from '../kit/lamps';
 import { cordMassKg, hardware, mainsNeeds, wiringSlots } from '../kit/needs';
 import { clothPiece, stickMassKg, stickPiece } from '../kit/pieces';
 import {
@@ -41,7 +41,7 @@ export function resolveFrame(frame: Overhead, context: FormContext): ResolvedBui
     pointsAlong(
       [-rowM / 2, rowsY[row]!, 0],
       [-rowM / 2 + laid, rowsY[row]!, 0],
-      layers.length ? POINTS_PER_ROW.covered : POINTS_PER_ROW.open,
+      pointsPerRow(rows.rowsM.length, layers.length ? POINTS_PER_ROW.covered : POINTS_PER_ROW.open),
       [0, 0, 1],
     ),
   );

@@ -4,7 +4,7 @@ import { mouthMatter } from '../../light/mouth';
 import { OPEN } from '../../light/transport/arrangement';
 import { fact, resolved } from '../kit/build';
 import { layerOf, layerParts, look, mm, notChosen, stopsFor, typicalLayers } from '../kit/choices';
-import { pointsAlong, unitLamps } from '../kit/lamps';
+import { pointsAlong, pointsPerRow, unitLamps } from '../kit/lamps';
 import { cordMassKg, hardware, mainsNeeds, mainsOpen, wiringSlots } from '../kit/needs';
 import { rectanglePiece } from '../kit/pieces';
 import { boxRoom, wallOf } from '../kit/rooms';
@@ -37,7 +37,7 @@ export function resolve(panel: Sandwich, context: FormContext): ResolvedBuild {
     pointsAlong(
       [-rowM / 2, heights[row]!, 0.002],
       [-rowM / 2 + laid, heights[row]!, 0.002],
-      POINTS_PER_ROW,
+      pointsPerRow(rows.rowsM.length, POINTS_PER_ROW),
       [0, 0, 1],
     ),
   );

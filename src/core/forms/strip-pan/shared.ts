@@ -1,18 +1,20 @@
 import type { FormContext } from '../form';
 import { exactMm, layerParts } from '../kit/choices';
+import { pointsPerRow } from '../kit/lamps';
 import { clothPiece, rectanglePiece, sheetPiece } from '../kit/pieces';
 import { circle, labelled } from '../kit/shapes';
 import type { Piece } from '../resolved';
 import { type PanLayout } from './layout';
 import { type StripPan } from './parameters';
 
-export const POINTS_PER_ROW = 36;
+const POINTS_PER_ROW = 36;
 
 /** Light of a rim crosses the pan; a base row faces the mouth. */
 export function points(pan: StripPan, { radiiM, heightsM, rows }: PanLayout) {
+  const count = pointsPerRow(rows.rowsM.length, POINTS_PER_ROW);
   return rows.rowsM.flatMap((laid, row) =>
-    Array.from({ length: POINTS_PER_ROW }, (_, k) => {
-      const angle = Math.PI / 2 - ((k + 0.5) * (laid / POINTS_PER_ROW)) / radiiM[row]!;
+    Array.from({ length: count }, (_, k) => {
+      const angle = Math.PI / 2 - ((k + 0.5) * (laid / count)) / radiiM[row]!;
       const [x, y] = [Math.cos(angle), Math.sin(angle)];
       return {
         positionM: [radiiM[row]! * x, radiiM[row]! * y, heightsM[row]!] as const,

@@ -1,27 +1,34 @@
 import type { Arrangement } from './arrangement';
 
-/** Digits kept of every number: what differs by less is the same light. */
-const DIGITS = 7;
-
 /**
  * A key of an arrangement's content: equal rooms with equal lamps have equal keys, however bright the
- * lamps are together, since a run only knows shares.
+ * lamps are together, since a run only knows shares. Numbers count to about seven figures.
  */
 export function arrangementKey({ surfaces, emitters }: Arrangement): string {
   const total = emitters.reduce((sum, { luminousFluxLm }) => sum + luminousFluxLm, 0) || 1;
-  const text = JSON.stringify(
-    [
-      surfaces,
-      emitters.map(({ luminousFluxLm, ...rest }) => ({ ...rest, share: luminousFluxLm / total })),
-    ],
-    (_, value: unknown) => (typeof value === 'number' ? Number(value.toPrecision(DIGITS)) : value),
-  );
-  return `${hash(text, 0x811c9dc5)}${hash(text, 0x2545f491)}`;
+  const numbers = new Float32Array(emitters.length * 7);
+  const classes: string[] = [];
+  emitters.forEach(({ positionM, axis, luminousFluxLm, spread }, k) => {
+    numbers.set(positionM, k * 7);
+    numbers.set(axis, k * 7 + 3);
+    numbers[k * 7 + 6] = luminousFluxLm / total;
+    const name =
+      spread.class === 'reflector' ? `${spread.class} ${spread.beamAngleDeg}` : spread.class;
+    if (name !== classes.at(-1)) classes.push(String(k), name);
+  });
+  const words = new Int32Array(numbers.buffer);
+  const text = JSON.stringify([surfaces, classes]);
+  return [0x811c9dc5, 0x2545f491].map((basis) => hash(text, words, basis)).join('');
 }
 
-/** FNV-1a over UTF-16 units, as eight hexadecimal digits [std: Fowler, Noll, Vo]. */
-function hash(text: string, basis: number): string {
+/** FNV-1a over UTF-16 units and 32-bit words, as eight hexadecimal digits [std: Fowler, Noll, Vo]. */
+function hash(text: string, words: Int32Array, basis: number): string {
   let h = basis;
   for (let k = 0; k < text.length; k++) h = Math.imul(h ^ text.charCodeAt(k), 0x01000193);
+  for (let k = 0; k < words.length; k++) {
+    // A word at a time mixes its high bits too little: they are folded down first.
+    const word = words[k]! ^ (words[k]! >>> 15);
+    h = Math.imul(h ^ word, 0x01000193);
+  }
   return (h >>> 0).toString(16).padStart(8, '0');
 }
