@@ -1,50 +1,67 @@
 import { STRIDE, tableAt, type EmitterField, type Vector } from './emitter';
 
 /**
- * Illuminance in lux at a point on a surface with the given unit normal:
- * E = Σ I(θ)·cos β / d² (photometric law of distance, each emitter a point).
- * What stands in the way takes its share of each emitter. Emitters behind the receiver's horizon add nothing. Coincident points add nothing.
+ * Illuminance in lux that one emitter of a field gives at a point on a surface of given unit normal:
+ * E = I(θ)·cos β / d² (photometric law of distance, the emitter a point). Behind the receiver's horizon,
+ * or at the emitter itself, it adds nothing. What stands in the way is not looked at.
+ * @param o place of the emitter in the field's data
  */
+export function emitterLx(
+  { data, tables }: EmitterField,
+  o: number,
+  px: number,
+  py: number,
+  pz: number,
+  nx: number,
+  ny: number,
+  nz: number,
+): number {
+  const dx = px - data[o]!;
+  const dy = py - data[o + 1]!;
+  const dz = pz - data[o + 2]!;
+  const facing = -(dx * nx + dy * ny + dz * nz);
+  if (facing <= 0) return 0;
+  const squared = dx * dx + dy * dy + dz * dz;
+  const along = dx * data[o + 3]! + dy * data[o + 4]! + dz * data[o + 5]!;
+  const exponent = data[o + 9]!;
+  // Lambertian, the commonest by far: both cosines over d² need no root.
+  if (exponent === 1) return along > 0 ? (data[o + 7]! * along * facing) / (squared * squared) : 0;
+  const distance = Math.sqrt(squared);
+  const cosine = along / distance;
+  let intensity = data[o + 6]! + data[o + 7]! * cosine;
+  const sine = data[o + 8]!;
+  if (sine > 0) intensity += sine * Math.sqrt(Math.max(0, 1 - cosine * cosine));
+  if (exponent !== 0) {
+    if (cosine <= 0) return 0;
+    intensity =
+      data[o + 7]! * (exponent > 0 ? cosine ** exponent : tableAt(tables[-1 - exponent]!, cosine));
+  }
+  return (intensity * facing) / (distance * squared);
+}
+
+/** Share of an emitter's light that gets past what stands in the way, 0…1. */
+export function emitterPasses(
+  { data, controls }: EmitterField,
+  o: number,
+  px: number,
+  py: number,
+  pz: number,
+): number {
+  let passed = 1;
+  for (let k = 0; k < controls.length && passed > 0; k++)
+    passed *= controls[k]!(data[o]!, data[o + 1]!, data[o + 2]!, px, py, pz);
+  return passed;
+}
+
+/** Illuminance in lux of a whole field at a point on a surface with the given unit normal. */
 export function illuminanceLx(field: EmitterField, pointM: Vector, normal: Vector): number {
-  const { data, count, tables, controls } = field;
-  const clear = controls.length === 0;
-  const stride = STRIDE;
   const [px, py, pz] = pointM;
   const [nx, ny, nz] = normal;
+  const clear = field.controls.length === 0;
   let total = 0;
-  const share = (o: number): number => {
-    let passed = 1;
-    for (let k = 0; k < controls.length && passed > 0; k++)
-      passed *= controls[k]!(data[o]!, data[o + 1]!, data[o + 2]!, px, py, pz);
-    return passed;
-  };
-  for (let i = 0, o = 0; i < count; i++, o += stride) {
-    const dx = px - data[o]!;
-    const dy = py - data[o + 1]!;
-    const dz = pz - data[o + 2]!;
-    const facing = -(dx * nx + dy * ny + dz * nz);
-    if (facing <= 0) continue;
-    const squared = dx * dx + dy * dy + dz * dz;
-    const along = dx * data[o + 3]! + dy * data[o + 4]! + dz * data[o + 5]!;
-    const exponent = data[o + 9]!;
-    if (exponent === 1) {
-      // Lambertian, the commonest by far: both cosines over d² need no root.
-      if (along > 0)
-        total += ((data[o + 7]! * along * facing) / (squared * squared)) * (clear ? 1 : share(o));
-      continue;
-    }
-    const distance = Math.sqrt(squared);
-    const cosine = along / distance;
-    let intensity = data[o + 6]! + data[o + 7]! * cosine;
-    const sine = data[o + 8]!;
-    if (sine > 0) intensity += sine * Math.sqrt(Math.max(0, 1 - cosine * cosine));
-    if (exponent !== 0) {
-      if (cosine <= 0) continue;
-      intensity =
-        data[o + 7]! *
-        (exponent > 0 ? cosine ** exponent : tableAt(tables[-1 - exponent]!, cosine));
-    }
-    total += ((intensity * facing) / (distance * squared)) * (clear ? 1 : share(o));
+  for (let o = 0; o < field.count * STRIDE; o += STRIDE) {
+    const lx = emitterLx(field, o, px, py, pz, nx, ny, nz);
+    total += clear || lx === 0 ? lx : lx * emitterPasses(field, o, px, py, pz);
   }
   return total;
 }

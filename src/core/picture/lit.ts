@@ -1,0 +1,223 @@
+import { STRIDE } from '../light/emitter';
+import { emitterLx, emitterPasses } from '../light/illuminance';
+import { headShades, type HeadGrid } from './grid';
+import { catchlights } from './catchlight';
+import { CAMERA, eyePart, MATERIALS, type Sight } from './sight';
+import { SKINS, type SkinId } from './skin';
+import { placeLight, type PictureLight, type PlacedLight, type Pose } from './scene';
+import { toByte } from './tone';
+
+/** Light that a dark room sends back everywhere, as a share of the light at the face [typ]. */
+export const ROOM_SHARE = 0.015;
+const SHIRT = [0.07, 0.085, 0.11] as const;
+const WALL = [0.32, 0.31, 0.3] as const;
+const EYE = {
+  white: [0.62, 0.57, 0.54],
+  iris: [0.09, 0.06, 0.035],
+  pupil: [0.004, 0.004, 0.004],
+} as const;
+const LIP = [1.02, 0.62, 0.66] as const;
+/** A slight sheen, Blinn's lobe: strength and exponent [typ]. */
+const SHEEN = { skin: 0.035, power: 22 };
+/** Rays leave the skin by so much; less than a feature, more than the grid's error. */
+const SKIP_M = 0.006;
+const GOLDEN = 0.6180339887498949;
+
+export interface PictureSettings {
+  skin: SkinId;
+  /** light that makes a grey card mid-grey, lux */
+  targetLx: number;
+  /** bring the face to the target, whatever the light's level */
+  matched: boolean;
+}
+
+/**
+ * A picture of the head in one light, refined pass by pass. The light that arrives unshaded is summed from
+ * every source; its shaded share is estimated by rays to sources drawn by their flux, so that only
+ * half-shadows are ever noisy.
+ */
+export class LitPicture {
+  private readonly arriving: Float32Array;
+  private readonly passed: Float32Array;
+  private readonly sheen: Float32Array;
+  private readonly weights: Float32Array;
+  private readonly placed: PlacedLight;
+  private readonly glints: Map<number, number>;
+  private samples = 0;
+
+  constructor(
+    private readonly sight: Sight,
+    private readonly grid: HeadGrid,
+    private readonly light: PictureLight,
+    pose: Pose,
+    private readonly rows: { first: number; every: number },
+  ) {
+    const pixels = sight.size ** 2;
+    this.arriving = new Float32Array(pixels).fill(-1);
+    this.passed = new Float32Array(pixels);
+    this.sheen = new Float32Array(pixels);
+    this.weights = new Float32Array(pixels);
+    this.placed = placeLight(light, pose);
+    this.glints = catchlights(sight, this.placed, light, rows);
+  }
+
+  /** Adds so many rays to every pixel of its rows. */
+  refineInPlace(rays: number): void {
+    const { size } = this.sight;
+    for (let row = this.rows.first; row < size; row += this.rows.every)
+      for (let column = 0; column < size; column++)
+        this.refinePixelInPlace(row * size + column, rays);
+    this.samples += rays;
+  }
+
+  private refinePixelInPlace(at: number, rays: number): void {
+    const { places, normals, materials } = this.sight;
+    const { field, axes, origin, places: lamps, half, shares } = this.placed;
+    const [x, y, z] = [places[at * 3]!, places[at * 3 + 1]!, places[at * 3 + 2]!];
+    const [nx, ny, nz] = [normals[at * 3]!, normals[at * 3 + 1]!, normals[at * 3 + 2]!];
+    // The pixel in the light's own axes.
+    const [ox, oy, oz] = [x - origin[0]!, y - origin[1]!, z - origin[2]!];
+    const qx = ox * axes[0]! + oy * axes[1]! + oz * axes[2]!;
+    const qy = ox * axes[3]! + oy * axes[4]! + oz * axes[5]!;
+    const qz = ox * axes[6]! + oy * axes[7]! + oz * axes[8]!;
+    const mx = nx * axes[0]! + ny * axes[1]! + nz * axes[2]!;
+    const my = nx * axes[3]! + ny * axes[4]! + nz * axes[5]!;
+    const mz = nx * axes[6]! + ny * axes[7]! + nz * axes[8]!;
+    const clear = field.controls.length === 0;
+    if (this.arriving[at]! < 0) {
+      let sum = 0;
+      for (let o = 0; o < field.count * STRIDE; o += STRIDE) {
+        const lx = emitterLx(field, o, qx, qy, qz, mx, my, mz);
+        sum += clear || lx === 0 ? lx : lx * emitterPasses(field, o, qx, qy, qz);
+      }
+      this.arriving[at] = sum;
+    }
+    if (this.arriving[at] === 0) return;
+    const skin = materials[at] === MATERIALS.skin || materials[at] === MATERIALS.lip;
+    const [vx, vy, vz] = unitTo(CAMERA.x - x, CAMERA.y - y, CAMERA.z - z);
+    const [own, other, third] = [hashed(at, 1), hashed(at, 2), hashed(at, 3)];
+    for (let ray = 0; ray < rays; ray++) {
+      const n = this.samples + ray;
+      const k = pick(shares, fraction(own + n * GOLDEN));
+      const o = k * STRIDE;
+      let weight = emitterLx(field, o, qx, qy, qz, mx, my, mz);
+      if (!clear && weight > 0) weight *= emitterPasses(field, o, qx, qy, qz);
+      // Drawn by flux, so each counts by what a lumen of it does here.
+      weight /= shares[k]! - (k > 0 ? shares[k - 1]! : 0);
+      if (weight === 0) continue;
+      const u = 2 * fraction(other + n * 0.7548776662) - 1;
+      const v = 2 * fraction(third + n * 0.5698402909) - 1;
+      const [ju, jv] = [u * half[k * 3]!, v * half[k * 3 + 1]!];
+      const lx = lamps[k * 3]! + ju * axes[0]! + jv * axes[3]!;
+      const ly = lamps[k * 3 + 1]! + ju * axes[1]! + jv * axes[4]!;
+      const lz = lamps[k * 3 + 2]! + ju * axes[2]! + jv * axes[5]!;
+      this.weights[at]! += weight;
+      if (headShades(this.grid, x + nx * 0.002, y + ny * 0.002, z + nz * 0.002, lx, ly, lz, SKIP_M))
+        continue;
+      this.passed[at]! += weight;
+      if (!skin) continue;
+      const [hx, hy, hz] = halfway(lx - x, ly - y, lz - z, vx, vy, vz);
+      const shine = Math.max(0, hx * nx + hy * ny + hz * nz) ** SHEEN.power;
+      this.sheen[at]! += weight * shine;
+    }
+  }
+
+  /** Illuminance at a pixel as far as it is known, lux of the readouts' scale. */
+  luxAt(at: number): number {
+    const open = this.weights[at]! > 0 ? this.passed[at]! / this.weights[at]! : 1;
+    return Math.max(0, this.arriving[at]!) * open + this.light.faceLx * ROOM_SHARE;
+  }
+
+  /** Its rows as RGBA bytes, one after the other, and their light in lux. */
+  develop(settings: PictureSettings): {
+    pixels: Uint8ClampedArray<ArrayBuffer>;
+    lux: Float32Array<ArrayBuffer>;
+  } {
+    const { size, materials } = this.sight;
+    const count = Math.ceil((size - this.rows.first) / this.rows.every);
+    const pixels = new Uint8ClampedArray(count * size * 4);
+    const lux = new Float32Array(count * size);
+    const level = settings.matched && this.light.faceLx > 0 ? this.light.faceLx : settings.targetLx;
+    const tint = this.light.tint;
+    for (let i = 0; i < count; i++)
+      for (let column = 0; column < size; column++) {
+        const at = (this.rows.first + i * this.rows.every) * size + column;
+        const to = i * size + column;
+        const lx = this.luxAt(at);
+        lux[to] = lx;
+        const [r, g, b] = this.albedo(at, materials[at]!, settings.skin);
+        const shine = this.shineAt(at) + (this.glints.get(at) ?? 0);
+        const exposed = lx / level;
+        pixels[to * 4] = toByte((r * exposed + shine / level) * tint[0]);
+        pixels[to * 4 + 1] = toByte((g * exposed + shine / level) * tint[1]);
+        pixels[to * 4 + 2] = toByte((b * exposed + shine / level) * tint[2]);
+        pixels[to * 4 + 3] = 255;
+      }
+    return { pixels, lux };
+  }
+
+  /** Sheen in the scale of reflectance times lux. */
+  private shineAt(at: number): number {
+    if (this.weights[at] === 0) return 0;
+    const lobe = (SHEEN.skin * (SHEEN.power + 8)) / 8;
+    return (Math.max(0, this.arriving[at]!) * lobe * this.sheen[at]!) / this.weights[at]!;
+  }
+
+  private albedo(at: number, material: number, skinId: SkinId): readonly [number, number, number] {
+    const skin = SKINS[skinId].albedo;
+    switch (material) {
+      case MATERIALS.wall:
+        return WALL;
+      case MATERIALS.shirt:
+        return SHIRT;
+      case MATERIALS.lip:
+        return [skin[0] * LIP[0], skin[1] * LIP[1], skin[2] * LIP[2]];
+      case MATERIALS.eye: {
+        const { places } = this.sight;
+        return EYE[eyePart(places[at * 3]!, places[at * 3 + 1]!, places[at * 3 + 2]!)];
+      }
+      default:
+        return skin;
+    }
+  }
+}
+
+const fraction = (value: number): number => value - Math.floor(value);
+
+/** A number of 0…1 that belongs to a pixel, so that neighbours draw different rays. */
+function hashed(at: number, salt: number): number {
+  let h = Math.imul(at + 1, 0x9e3779b1) ^ Math.imul(salt, 0x85ebca6b);
+  h = Math.imul(h ^ (h >>> 15), 0x2c1b3c6d);
+  h = Math.imul(h ^ (h >>> 12), 0x297a2d39);
+  return ((h ^ (h >>> 15)) >>> 0) / 4294967296;
+}
+
+/** First source whose summed share reaches u. */
+function pick(shares: Float64Array, u: number): number {
+  let low = 0;
+  let high = shares.length - 1;
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (shares[middle]! < u) low = middle + 1;
+    else high = middle;
+  }
+  return low;
+}
+
+function unitTo(x: number, y: number, z: number): readonly [number, number, number] {
+  const by = 1 / Math.sqrt(x * x + y * y + z * z);
+  return [x * by, y * by, z * by];
+}
+
+/** Unit vector half way between a direction of any length and a unit one. */
+function halfway(
+  x: number,
+  y: number,
+  z: number,
+  vx: number,
+  vy: number,
+  vz: number,
+): readonly [number, number, number] {
+  const by = 1 / Math.sqrt(x * x + y * y + z * z);
+  return unitTo(x * by + vx, y * by + vy, z * by + vz);
+}

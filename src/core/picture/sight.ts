@@ -1,0 +1,124 @@
+import { gridDistance, type HeadGrid } from './grid';
+import { bodyDistance, CENTRE, EYE, eyeDistance, headDistance, REACH, wearsShirt } from './head';
+
+export const MATERIALS = { none: 0, skin: 1, eye: 2, shirt: 3, wall: 4, lip: 5 } as const;
+
+/**
+ * What the camera sees, by pixel: place (3), normal (3) and material. It does not depend on the light, so
+ * that it is worked out once for a size.
+ */
+export interface Sight {
+  size: number;
+  places: Float32Array;
+  normals: Float32Array;
+  materials: Uint8Array;
+}
+
+/** Lens height and distance, and half of what it frames at the face; a portrait lens. */
+export const CAMERA = { x: 0, y: 0.0, z: 1.5, halfFrameM: 0.2, lookY: -0.035 } as const;
+/** Plane of the wall behind, z. */
+export const WALL_Z = -0.9;
+
+const EPSILON = 0.00025;
+const MOST_STEPS = 72;
+
+/** Rows `first`, `first + every`, … of a square picture; the others stay empty. */
+export function seeRows(grid: HeadGrid, size: number, first = 0, every = 1): Sight {
+  const sight: Sight = {
+    size,
+    places: new Float32Array(size * size * 3),
+    normals: new Float32Array(size * size * 3),
+    materials: new Uint8Array(size * size),
+  };
+  for (let row = first; row < size; row += every)
+    for (let column = 0; column < size; column++) seePixel(grid, sight, row, column);
+  return sight;
+}
+
+/** Direction of a pixel's ray from the camera, unit length. */
+export function pixelRay(
+  size: number,
+  row: number,
+  column: number,
+): readonly [number, number, number] {
+  const reach = CAMERA.halfFrameM;
+  const x = ((2 * (column + 0.5)) / size - 1) * reach;
+  const y = (1 - (2 * (row + 0.5)) / size) * reach + CAMERA.lookY - CAMERA.y;
+  const long = Math.hypot(x, y, CAMERA.z);
+  return [x / long, y / long, -CAMERA.z / long];
+}
+
+function seePixel(grid: HeadGrid, sight: Sight, row: number, column: number): void {
+  const [ux, uy, uz] = pixelRay(sight.size, row, column);
+  const at = row * sight.size + column;
+  const t = headOnWay(grid, ux, uy, uz);
+  if (t < 0) {
+    const toWall = (WALL_Z - CAMERA.z) / uz;
+    sight.places.set([CAMERA.x + toWall * ux, CAMERA.y + toWall * uy, WALL_Z], at * 3);
+    sight.normals.set([0, 0, 1], at * 3);
+    sight.materials[at] = MATERIALS.wall;
+    return;
+  }
+  const [x, y, z] = [CAMERA.x + t * ux, CAMERA.y + t * uy, CAMERA.z + t * uz];
+  sight.places.set([x, y, z], at * 3);
+  sight.normals.set(normalAt(x, y, z), at * 3);
+  sight.materials[at] = materialAt(x, y, z);
+}
+
+/** Way to the figure along a ray from the camera; −1 past it. */
+function headOnWay(grid: HeadGrid, ux: number, uy: number, uz: number): number {
+  // Into the sphere that holds it all, and out again.
+  const [ox, oy, oz] = [CAMERA.x - CENTRE[0], CAMERA.y - CENTRE[1], CAMERA.z - CENTRE[2]];
+  const b = ox * ux + oy * uy + oz * uz;
+  const inside = b * b - (ox * ox + oy * oy + oz * oz - REACH * REACH);
+  if (inside < 0) return -1;
+  const end = -b + Math.sqrt(inside);
+  let t = -b - Math.sqrt(inside);
+  let last = 1;
+  for (let step = 0; step < MOST_STEPS && t < end; step++) {
+    const x = CAMERA.x + t * ux;
+    const y = CAMERA.y + t * uy;
+    const z = CAMERA.z + t * uz;
+    // The baked distance for the long way, the exact one for the last of it.
+    const baked = gridDistance(grid, x, y, z);
+    const d = baked > 1.5 * grid.cellM ? baked - grid.cellM / 2 : headDistance(x, y, z);
+    if (d < EPSILON) return t;
+    // Melted shapes are a little farther than their sum says: a step is kept short of it.
+    t += 0.9 * d;
+    last = d;
+  }
+  // A ray that grazes the skin creeps along it: near enough is there.
+  return last < 0.003 && t < end ? t : -1;
+}
+
+/** Outward unit normal by differences. */
+export function normalAt(x: number, y: number, z: number): readonly [number, number, number] {
+  const h = 0.0005;
+  // Four corners of a cube do for the six faces.
+  const a = headDistance(x + h, y - h, z - h);
+  const b = headDistance(x - h, y - h, z + h);
+  const c = headDistance(x - h, y + h, z - h);
+  const d = headDistance(x + h, y + h, z + h);
+  const nx = a - b - c + d;
+  const ny = -a - b + c + d;
+  const nz = -a + b - c + d;
+  const long = Math.hypot(nx, ny, nz) || 1;
+  return [nx / long, ny / long, nz / long];
+}
+
+function materialAt(x: number, y: number, z: number): number {
+  if (eyeDistance(x, y, z) < bodyDistance(x, y, z)) return MATERIALS.eye;
+  if (wearsShirt(x, y, z)) return MATERIALS.shirt;
+  const above = y + 0.0535;
+  const arch = 1 - (x / 0.0225) ** 2;
+  const lip = above > 0 ? 0.0082 * arch : 0.0098 * arch;
+  return Math.abs(above) < lip && z > 0.015 ? MATERIALS.lip : MATERIALS.skin;
+}
+
+/** Share of white, iris and pupil at a point of an eyeball that looks straight ahead. */
+export function eyePart(x: number, y: number, z: number): 'white' | 'iris' | 'pupil' {
+  const side = Math.sign(x) || 1;
+  const off = Math.hypot(x - side * EYE.x, y - EYE.y);
+  if (z < EYE.z) return 'white';
+  return off > 0.0059 ? 'white' : off > 0.0022 ? 'iris' : 'pupil';
+}
