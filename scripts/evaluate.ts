@@ -1,6 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { readDocumentText } from '@/core/document/read';
 import { evaluate } from '@/core/evaluate/evaluate';
+import { evaluateSimulated } from '@/core/evaluate/simulated';
+import { READOUT_RUN } from '@/core/light/transport/run';
 import type { Problem } from '@/core/result';
 
 /** Says what is wrong, one line an issue, and ends with 2. */
@@ -20,16 +22,37 @@ function readInput(file: string): string {
 }
 
 const words = process.argv.slice(2);
-const at = words.indexOf('--build');
-const buildId = at >= 0 ? words.splice(at, 2)[1] : undefined;
+
+/** Takes an option and its value out of the words. */
+function option(name: string): string | undefined {
+  const at = words.indexOf(name);
+  return at >= 0 ? words.splice(at, 2)[1] : undefined;
+}
+
+function wholeOption(name: string): number | undefined {
+  const text = option(name);
+  if (text === undefined) return undefined;
+  const value = Number(text);
+  return text !== '' && Number.isInteger(value)
+    ? value
+    : wrong(`${name} ${text}: give a whole number.`);
+}
+
+const buildId = option('--build');
+const photons = wholeOption('--photons');
+const seed = wholeOption('--seed') ?? READOUT_RUN.seed;
 const [file, ...others] = words;
-if (!file || others.length > 0) wrong('Use: ./jar evaluate FILE|- [--build ID]');
+if (!file || others.length > 0)
+  wrong('Use: ./jar evaluate FILE|- [--build ID] [--photons N] [--seed N]');
 
 const read = readDocumentText(readInput(file!));
 if (!read.ok) refuse(read.problems);
 const ids = buildId ? [buildId] : read.value.builds.map(({ id }) => id as string);
 const readouts = ids.map((id) => {
-  const found = evaluate(read.value, id);
+  const found =
+    photons === undefined
+      ? evaluate(read.value, id)
+      : evaluateSimulated(read.value, id, { photons, seed }, { glow: true });
   return found.ok ? found.value : refuse(found.problems);
 });
 process.stdout.write(`${JSON.stringify(readouts, null, 2)}\n`);

@@ -20,6 +20,14 @@ const press = (name: RegExp) => (page: Page) => page.getByRole('button', { name 
 /** Waits for the thorough cutting plan. */
 const planned = (page: Page) => page.locator('[data-plan=thorough]').waitFor();
 
+/** Waits until both heads are free of noise. */
+const drawnClean = async (page: Page) => {
+  await page.locator('[data-refined=true]').waitFor({ timeout: 60_000 });
+  await page
+    .locator('[data-picture=clean][data-fixture-picture=clean]')
+    .waitFor({ timeout: 60_000 });
+};
+
 /** One current picture of each main view, from the demo data. */
 const PICTURES: Picture[] = [
   { name: 'productions', route: '/' },
@@ -35,7 +43,6 @@ const PICTURES: Picture[] = [
     },
   },
   { name: 'build', route: '/p/night-ferry/build?build=clerk-ring' },
-  { name: 'build-set', route: '/p/night-ferry/build?build=warm-ring', theme: 'set' },
   { name: 'pan', route: '/p/night-ferry/build?build=clerk-pan' },
   { name: 'box', route: '/p/night-ferry/build?build=cabin-box' },
   { name: 'deck', route: '/p/night-ferry/build?build=deck-sky', theme: 'set' },
@@ -44,9 +51,26 @@ const PICTURES: Picture[] = [
     route: '/p/night-ferry/build?build=lens-ring',
     before: press(/Marks and pieces/),
   },
+  { name: 'glow', route: '/p/night-ferry/glow?build=clerk-pan', before: drawnClean },
+  {
+    name: 'mouth',
+    route: '/p/night-ferry/glow?build=clerk-pan',
+    theme: 'set',
+    before: async (page) => {
+      await press(/^Its mouth/)(page);
+      await page.locator('[data-refined=true]').waitFor();
+    },
+  },
+  {
+    name: 'backdrop',
+    route: '/p/night-ferry/glow?build=sky-bank',
+    before: async (page) => {
+      await press(/^Over the backdrop/)(page);
+      await page.locator('[data-map]').waitFor();
+    },
+  },
   { name: 'cut', route: '/p/night-ferry/cut?build=sky-bank', before: planned },
   { name: 'shopping', route: '/p/night-ferry/cut?build=cabin-box', before: press(/^Shopping/) },
-  { name: 'files', route: '/p/night-ferry/cut?build=cabin-box', before: press(/^Files/) },
   { name: 'findings', route: '/p/night-ferry/build?build=warm-ring', before: press(/^Findings/) },
   {
     name: 'working',

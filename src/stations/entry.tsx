@@ -48,6 +48,7 @@ export const ShelfStation = station(() =>
 export const BuildStation = station(() =>
   import('./build/BuildStation').then((m) => m.BuildStation),
 );
+export const GlowStation = station(() => import('./glow/GlowStation').then((m) => m.GlowStation));
 export const CutStation = station(() => import('./cut/CutStation').then((m) => m.CutStation));
 export const VerdictStation = station(() =>
   import('./verdict/VerdictStation').then((m) => m.VerdictStation),

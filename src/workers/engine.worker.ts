@@ -2,8 +2,13 @@ import { expose } from 'comlink';
 import type { Production } from '@/core/document/production';
 import { findBuild, resolveScene, sceneOf } from '@/core/evaluate/context';
 import { galleryFor } from '@/core/evaluate/gallery';
+import { backdropOf, type BackdropAnswer } from '@/core/evaluate/glow/backdrop';
+import { layerLadder, variants } from '@/core/evaluate/glow/compare';
+import type { GlowId } from '@/core/evaluate/glow';
 import type { RungId } from '@/core/evaluate/readout';
 import { sensitivities } from '@/core/evaluate/sensitivity';
+import type { Transported } from '@/core/light/transport/result';
+import type { Run } from '@/core/light/transport/run';
 import { lightsPerSheet, planCuts, type CutPlan } from '@/core/shop/cutPlan';
 
 /** Starts of the nesting when there is time for it. */
@@ -11,7 +16,7 @@ const THOROUGH_STARTS = 60;
 
 const engine = {
   gallery: (document: Production, shotId: string) => galleryFor(document, shotId),
-  sensitivities: (document: Production, buildId: string, rung: RungId) =>
+  sensitivities: (document: Production, buildId: string, rung: RungId | GlowId) =>
     sensitivities(document, buildId, rung),
   /** The cutting plan with every order and rule tried, and how many lights one sheet gives. */
   cutPlan: (
@@ -32,6 +37,14 @@ const engine = {
       ),
     };
   },
+  /** Light over the shot's coverage from where it stands, and the best places of one and two. */
+  backdrop: (
+    document: Production,
+    buildId: string,
+    transported: Transported | null,
+  ): BackdropAnswer | null => backdropOf(document, buildId, transported),
+  layers: (document: Production, buildId: string, run: Run) => layerLadder(document, buildId, run),
+  variants: (document: Production, buildId: string, run: Run) => variants(document, buildId, run),
 };
 export type Engine = typeof engine;
 expose(engine);

@@ -2,12 +2,13 @@ import type { Build, Production } from '../document/production';
 import { collectFindings, type Finding } from '../findings/finding';
 import type { Drawing, View } from '../forms/drawing';
 import type { ResolvedBuild } from '../forms/resolved';
+import { extraction } from '../light/mouth';
 import { fallOffCurve, type FallOffPoint } from '../light/falloff';
 import { illuminanceLx } from '../light/illuminance';
 import type { Arrangement } from '../light/transport/arrangement';
 import { arrangementKey } from '../light/transport/key';
 import type { Transported } from '../light/transport/result';
-import { glowOf, type Glow } from './glow';
+import { glowOf, type Glow, type GlowId } from './glow';
 import type { Evenness } from '../light/evenness';
 import { dimmerFindings } from '../power/dimmerFindings';
 import { heatFindings } from '../power/heat';
@@ -32,7 +33,7 @@ import { costRung, heatRung, powerRung } from './costRungs';
 import { evaluateLight, type LightResult } from './light';
 import { lightFindings } from './lightFindings';
 import { evennessRung, lightRung, softnessRung, stopsRung } from './lightRungs';
-import type { Readout } from './readout';
+import type { Readout, RungId } from './readout';
 
 /** Everything the engines say about one build. Plain data: it can be printed as JSON. */
 export interface Readouts {
@@ -50,6 +51,8 @@ export interface Readouts {
   glow: Glow | null;
   /** the closed room behind the build's mouth, for the transport engine; null when there is none */
   room: Room | null;
+  /** share of the lamps' light that gets out: told at once, and simulated; null for an open array */
+  extraction: { estimate: number; simulated: number | null } | null;
   evenness: Evenness | null;
   fallOff: FallOffPoint[];
   comparisons: Comparison[];
@@ -75,6 +78,8 @@ export interface EvaluateOptions {
   loads?: LoadCache;
   /** what the transport engine has found for a room so far */
   transported?: (room: Room) => Transported | null;
+  /** efficiency over estimate when this build's room was last simulated */
+  estimateScale?: number;
   /** the Glow station's readouts too */
   glow?: boolean;
 }
@@ -132,6 +137,7 @@ function unresolved({ build }: Scene): Readouts {
     },
     glow: null,
     room: null,
+    extraction: null,
     evenness: null,
     fallOff: [],
     comparisons: [],
@@ -155,6 +161,7 @@ function readoutsOf(
   const light = evaluateLight(resolved, shot, {
     gridCells: options.gridCells,
     transported: (room && options.transported?.(room)) ?? null,
+    estimateScale: options.estimateScale,
   });
   const plan = planPower(
     resolved,
@@ -201,6 +208,7 @@ function readoutsOf(
     purchase,
     glow: options.glow ? glowOf(light, resolved, shot, circuit) : null,
     room,
+    extraction: extractionOf(resolved, light),
     evenness: light.totalLx > 0 ? light.evenness : null,
     fallOff: light.totalLx > 0 ? fallOffCurve(light.field, resolved.frontM, 0.3, farthest) : [],
     comparisons: document.fixtures.map((fixture) => compare(contender, fixture, shot, document)),
@@ -213,6 +221,19 @@ function readoutsOf(
     parameters: parameters as Build['parameters'],
   };
 }
+
+/** A rung of the ladder or a figure of the Glow station, by its id. */
+export const findReadout = (
+  { rungs, glow }: Readouts,
+  id: RungId | GlowId,
+): Readout<string> | undefined =>
+  [...rungs, ...(glow?.readouts ?? [])].find((readout) => readout.id === id);
+
+const extractionOf = (
+  { mouth }: ResolvedBuild,
+  { transported }: LightResult,
+): Readouts['extraction'] =>
+  mouth && { estimate: extraction(mouth), simulated: transported?.efficiency ?? null };
 
 /** The room of a lit build with one. */
 export function roomOf({ mouth, emitters }: ResolvedBuild): Room | null {

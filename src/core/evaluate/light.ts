@@ -60,6 +60,8 @@ export interface LightOptions {
   gridCells?: number;
   /** what the transport engine found for the build's room; null for the instant estimate */
   transported?: Transported | null;
+  /** how far the estimate was off when it was last checked by a run; 1 when it never was */
+  estimateScale?: number;
 }
 
 /** Every source of light of a build as the lit point sees it, and what stands in its way. */
@@ -74,7 +76,11 @@ export interface Sources {
 }
 
 /** The build's light as small sources: simulated where a run is handed in, estimated otherwise. */
-export function sourcesOf(resolved: ResolvedBuild, transported: Transported | null): Sources {
+export function sourcesOf(
+  resolved: ResolvedBuild,
+  transported: Transported | null,
+  estimateScale = 1,
+): Sources {
   const { emitters, mouth, surfaces, controls } = resolved;
   const sentLm = emitters.reduce((sum, { luminousFluxLm }) => sum + luminousFluxLm, 0);
   const passages = prepareControls(controls);
@@ -87,7 +93,7 @@ export function sourcesOf(resolved: ResolvedBuild, transported: Transported | nu
       extraction: null,
     };
   const found = mouth.room ? transported : null;
-  const eta = found ? found.efficiency : extraction(mouth);
+  const eta = found ? found.efficiency : Math.min(1, extraction(mouth) * estimateScale);
   return {
     direct: mouthPatches(mouth, sentLm * eta, found),
     returned: [],
@@ -101,10 +107,16 @@ export function sourcesOf(resolved: ResolvedBuild, transported: Transported | nu
 export function evaluateLight(
   resolved: ResolvedBuild,
   shot: Shot,
-  { gridCells = 16, transported = null }: LightOptions = {},
+  { gridCells = 16, transported = null, estimateScale = 1 }: LightOptions = {},
 ): LightResult {
   const { frontM, mouth } = resolved;
-  const { direct, returned, passages, sentLm, extraction: eta } = sourcesOf(resolved, transported);
+  const {
+    direct,
+    returned,
+    passages,
+    sentLm,
+    extraction: eta,
+  } = sourcesOf(resolved, transported, mouth?.room ? estimateScale : 1);
   const field = packEmitters([...direct, ...returned], passages);
   const subject = [0, 0, frontM + shot.distanceM] as const;
   const lux = (some: readonly Source[]) =>

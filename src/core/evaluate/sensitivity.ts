@@ -1,9 +1,10 @@
 import { produce } from 'immer';
 import type { Production } from '../document/production';
 import { FORMS } from '../forms';
-import { evaluate } from './evaluate';
+import { evaluate, findReadout } from './evaluate';
+import type { GlowId } from './glow';
 import { findBuild } from './context';
-import type { RungId } from './readout';
+import { RUNGS, type RungId } from './readout';
 
 /** How a rung answers when one parameter grows by a tenth. */
 export interface Sensitivity {
@@ -22,16 +23,18 @@ const TENTH_MORE = 1.1;
 const grown = (value: number, dimension: string) =>
   dimension === 'count' ? value + Math.max(1, Math.round(value * 0.1)) : value * TENTH_MORE;
 
-const rungValue = (document: Production, buildId: string, rung: RungId): number | null => {
-  const found = evaluate(document, buildId, { gridCells: 8 });
-  return found.ok ? (found.value.rungs.find(({ id }) => id === rung)?.value ?? null) : null;
-};
+const LADDER: readonly string[] = RUNGS;
+
+function rungValue(document: Production, buildId: string, rung: RungId | GlowId): number | null {
+  const found = evaluate(document, buildId, { gridCells: 8, glow: !LADDER.includes(rung) });
+  return found.ok ? (findReadout(found.value, rung)?.value ?? null) : null;
+}
 
 /** The parameters that would change a rung most, found by turning each one up by a tenth. */
 export function sensitivities(
   document: Production,
   buildId: string,
-  rung: RungId,
+  rung: RungId | GlowId,
   most = 3,
 ): Sensitivity[] {
   const before = rungValue(document, buildId, rung);

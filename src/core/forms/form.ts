@@ -39,7 +39,12 @@ export type Field =
       min: number;
       max: number;
     })
-  | (FieldBase & { kind: 'choice'; options: readonly { value: string | number; label: string }[] })
+  | (FieldBase & {
+      kind: 'choice';
+      options: readonly { value: string | number; label: string }[];
+      /** worth seeing the light of each way at once */
+      variant?: true;
+    })
   | (FieldBase & { kind: 'part'; role: Role; optional: boolean })
   | (FieldBase & { kind: 'unit'; category: Category })
   | (FieldBase & { kind: 'groups' });

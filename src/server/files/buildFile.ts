@@ -1,7 +1,11 @@
 import * as z from 'zod';
 import type { Build, Production } from '@/core/document/production';
 import { findBuild } from '@/core/evaluate/context';
-import { evaluate, type Readouts } from '@/core/evaluate/evaluate';
+import { photometryOf } from '@/core/evaluate/glow/scene';
+import { evaluateSimulated, type SimulatedReadouts } from '@/core/evaluate/simulated';
+import { writeEulumdat } from '@/core/formats/eulumdat';
+import { writeIes } from '@/core/formats/ies';
+import { READOUT_RUN } from '@/core/light/transport/run';
 import { drawBuildPack } from './buildPack';
 import { cutListCsv, shoppingCsv } from './csv';
 import { piecesDxf } from './dxf';
@@ -18,6 +22,8 @@ export const FILE_NAMES = [
   'pieces.dxf',
   'cut-list.csv',
   'shopping.csv',
+  'light.ies',
+  'light.ldt',
 ] as const;
 export const fileNameSchema = z.enum(FILE_NAMES);
 export type FileName = z.infer<typeof fileNameSchema>;
@@ -27,6 +33,8 @@ const TYPES: Record<string, string> = {
   svg: 'image/svg+xml',
   dxf: 'image/vnd.dxf',
   csv: 'text/csv; charset=utf-8',
+  ies: 'text/plain; charset=us-ascii',
+  ldt: 'text/plain; charset=utf-8',
 };
 
 export interface BuildFile {
@@ -49,17 +57,24 @@ export async function buildFile(
   file: FileName,
 ): Promise<BuildFile | null> {
   const build = findBuild(document, buildId);
-  const found = build && evaluate(document, buildId);
+  const found = build && evaluateSimulated(document, buildId, READOUT_RUN);
   if (!build || !found?.ok || !found.value.drawing) return null;
+  const body = await bodyOf(document, build, found.value, file);
+  if (body === null) return null;
   const [stem, ending] = file.split('.') as [string, string];
   return {
     name: `${slug(document.name)}_${slug(build.name)}_${stem}.${ending}`,
     type: TYPES[ending]!,
-    body: await bodyOf(document, build, found.value, file),
+    body,
   };
 }
 
-async function bodyOf(document: Production, build: Build, readouts: Readouts, file: FileName) {
+async function bodyOf(
+  document: Production,
+  build: Build,
+  readouts: SimulatedReadouts,
+  file: FileName,
+) {
   const title = `${document.name}: ${build.name}`;
   const paper: Paper = file.endsWith('-letter.pdf') ? 'letter' : 'a4';
   switch (file) {
@@ -67,6 +82,9 @@ async function bodyOf(document: Production, build: Build, readouts: Readouts, fi
       return cutListCsv(readouts.cuts);
     case 'shopping.csv':
       return shoppingCsv(readouts, document.currency);
+    case 'light.ies':
+    case 'light.ldt':
+      return photometricFile(document, build, readouts, file);
     case 'pieces.svg':
       return piecesSvg(readouts.pieces, title);
     case 'pieces.dxf':
@@ -84,4 +102,17 @@ async function bodyOf(document: Production, build: Build, readouts: Readouts, fi
       return finished(pdf);
     }
   }
+}
+
+/** The light as other programs read it; null for a build that gives none. */
+function photometricFile(
+  document: Production,
+  build: Build,
+  { transported }: SimulatedReadouts,
+  file: 'light.ies' | 'light.ldt',
+): string | null {
+  const today = new Date().toISOString().slice(0, 10);
+  const photometry = photometryOf(document, build.id, transported, today);
+  if (!photometry) return null;
+  return file === 'light.ies' ? writeIes(photometry) : writeEulumdat(photometry);
 }

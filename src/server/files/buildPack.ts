@@ -1,5 +1,5 @@
 import type { Build, Production } from '@/core/document/production';
-import type { Readouts } from '@/core/evaluate/evaluate';
+import type { SimulatedReadouts as Readouts } from '@/core/evaluate/simulated';
 import type { Readout } from '@/core/evaluate/readout';
 import type { View } from '@/core/forms/drawing';
 import type { SheetPiece } from '@/core/forms/resolved';

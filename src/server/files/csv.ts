@@ -44,7 +44,7 @@ const SHOPPING_COLUMNS = [
 ];
 
 /** The shopping list; money in the currency's own unit. */
-export function shoppingCsv({ purchase }: Readouts, currency: string): string {
+export function shoppingCsv({ purchase }: Pick<Readouts, 'purchase'>, currency: string): string {
   const digits = minorDigits(currency);
   const money = (minor: number) => (minor / 10 ** digits).toFixed(digits);
   return table(

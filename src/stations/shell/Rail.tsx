@@ -1,6 +1,7 @@
 'use client';
 import Link from 'next/link';
 import { worst, type Severity } from '@/core/findings/finding';
+import type { Readouts } from '@/core/evaluate/evaluate';
 import { Jar } from '@/ui/Jar';
 import { SeverityMark } from '@/ui/Severity';
 import { useProduction } from '../store/context';
@@ -20,6 +21,7 @@ function useMarks(): Record<StationId, Mark> {
     shot: document.shots.length === 0 ? 'empty' : about(/^shot\./),
     shelf: document.shelf.bulbs.length === 0 ? 'empty' : about(/^(bulb|unit)\./),
     build: build === null ? 'empty' : worst(findings),
+    glow: build === null || !readouts ? 'empty' : glowMark(readouts),
     cut:
       build === null || !readouts
         ? 'empty'
@@ -36,6 +38,12 @@ function useMarks(): Record<StationId, Mark> {
         ? 'ok'
         : 'empty',
   };
+}
+
+/** The light's own findings and rungs. */
+function glowMark({ rungs, findings }: Readouts): Mark {
+  if (rungs.find(({ id }) => id === 'light')?.value == null) return 'started';
+  return worst(findings.filter(({ id }) => id.startsWith('light.')));
 }
 
 /** A maker's folding rule stood on end: one segment a station, a brass joint at the current one. */

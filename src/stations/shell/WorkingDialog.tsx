@@ -1,4 +1,6 @@
 'use client';
+import { findReadout } from '@/core/evaluate/evaluate';
+import type { GlowId } from '@/core/evaluate/glow';
 import type { RungId } from '@/core/evaluate/readout';
 import type { Origin } from '@/core/origin';
 import { showText } from '@/core/quantity';
@@ -19,12 +21,18 @@ const ORIGIN_WORDS: Record<Origin, string> = {
 };
 
 /** The explanation behind a number, as the engine that made it tells it. */
-export default function WorkingDialog({ rung, onClose }: { rung: RungId; onClose: () => void }) {
+export default function WorkingDialog({
+  rung,
+  onClose,
+}: {
+  rung: RungId | GlowId;
+  onClose: () => void;
+}) {
   const { readouts, build } = useWorkplace();
   const { units } = useDevice();
   const document = useProduction((state) => state.document);
   const writing = { system: units, currency: document.currency };
-  const readout = readouts?.rungs.find(({ id }) => id === rung);
+  const readout = readouts && findReadout(readouts, rung);
   const { answer: knobs, busy } = useEngine(
     async (engine) => (build ? engine.sensitivities(document, build.id, rung) : []),
     [document, build, rung],

@@ -14,7 +14,7 @@ export function shown(value: number, dimension: ReadoutDimension, writing: Writi
 }
 
 /** A rung's large figure. Evenness is a spread, so it wears ± instead of a sign. */
-export function shownReadout(readout: Readout, writing: Writing): Shown {
+export function shownReadout(readout: Readout<string>, writing: Writing): Shown {
   const { id, value, dimension } = readout;
   if (value === null) return { figure: '–', unit: '' };
   if (id === 'evenness') return { figure: `± ${value.toFixed(2)}`, unit: 'stops' };

@@ -3,6 +3,7 @@ export const STATIONS = [
   { id: 'shot', name: 'Shot', key: '1', question: 'What is lit, how bright, how soft?' },
   { id: 'shelf', name: 'Shelf', key: '2', question: 'Which units and materials?' },
   { id: 'build', name: 'Build', key: '3', question: 'What size, how many, where?' },
+  { id: 'glow', name: 'Glow', key: '4', question: 'What light comes out?' },
   { id: 'cut', name: 'Cut & buy', key: '6', question: 'What is cut, bought and spent?' },
   { id: 'verdict', name: 'Verdict', key: '9', question: 'Is it worth it?' },
 ] as const;

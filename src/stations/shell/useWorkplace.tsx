@@ -1,11 +1,12 @@
 'use client';
-import { createContext, useCallback, useContext, useMemo, useState } from 'react';
+import { createContext, useCallback, useContext, useEffect, useMemo, useState } from 'react';
 import { usePathname, useRouter, useSearchParams } from 'next/navigation';
 import type { Build } from '@/core/document/production';
 import type { LoadCache } from '@/core/evaluate/context';
 import { evaluate, type Readouts } from '@/core/evaluate/evaluate';
 import { useProduction } from '../store/context';
 import { STATIONS, type StationId } from './stations';
+import { PHOTONS, useTransport, type TransportState } from './useTransport';
 
 export interface Workplace {
   station: StationId;
@@ -14,6 +15,8 @@ export interface Workplace {
   readouts: Readouts | null;
   /** the shot of the build, or the one picked on the Shot station */
   shotId: string | null;
+  /** how far the light of the build has been simulated */
+  transport: TransportState;
   goTo: (station: StationId, place?: { build?: string; shot?: string }) => void;
 }
 
@@ -36,10 +39,29 @@ export function WorkplaceProvider({ children }: { children: React.ReactNode }) {
   const shotId = picked?.id ?? build?.shotId ?? document.shots[0]?.id ?? null;
 
   const [loads] = useState<LoadCache>(() => new WeakMap());
+  const { state: transport, follow } = useTransport(
+    station === 'glow' ? PHOTONS.map : PHOTONS.readouts,
+  );
+  const { known, told } = transport;
   const readouts = useMemo(() => {
-    const found = build && evaluate(document, build.id, { loads });
+    const found =
+      build &&
+      evaluate(document, build.id, {
+        loads,
+        transported: ({ key }) => known.get(key),
+        estimateScale: known.scales.get(build.id),
+        glow: station === 'glow',
+      });
     return found?.ok ? found.value : null;
-  }, [document, build, loads]);
+    // `told` says that `known` holds something new.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [document, build, loads, known, told, station]);
+  useEffect(() => {
+    follow(readouts?.room ?? null);
+    const { extraction } = readouts ?? {};
+    if (build && extraction?.simulated)
+      known.scales.set(build.id, extraction.simulated / extraction.estimate);
+  }, [readouts, follow, known, build]);
 
   const goTo = useCallback<Workplace['goTo']>(
     (next, place) => {
@@ -55,8 +77,8 @@ export function WorkplaceProvider({ children }: { children: React.ReactNode }) {
   );
 
   const workplace = useMemo(
-    () => ({ station, build, readouts, shotId, goTo }),
-    [station, build, readouts, shotId, goTo],
+    () => ({ station, build, readouts, shotId, transport, goTo }),
+    [station, build, readouts, shotId, transport, goTo],
   );
   return <WorkplaceContext value={workplace}>{children}</WorkplaceContext>;
 }

@@ -1,21 +1,46 @@
 import * as z from 'zod';
 import { readDocument } from '@/core/document/read';
 import { evaluate } from '@/core/evaluate/evaluate';
+import { evaluateSimulated } from '@/core/evaluate/simulated';
 import { answering, problemAnswer } from '@/server/http/answer';
 import { withBody } from '@/server/http/body';
+import { gate } from '@/server/http/rate';
+
+/** A run of this many photons holds the server for about a second. */
+const MOST_PHOTONS = 1_000_000;
 
 const requestSchema = z.object({
   document: z.unknown(),
   buildId: z.string().max(64),
   gridCells: z.number().int().min(2).max(64).optional(),
+  /** simulates the light and adds the Glow station's readouts */
+  photons: z.number().int().min(1).max(MOST_PHOTONS).optional(),
+  seed: z.number().int().min(0).max(2_147_483_647).optional(),
 });
+
+const simulations = gate(60, 60_000);
 
 /** The same readouts as on screen, for scripts: document in, numbers out, nothing stored. */
 export const POST = (request: Request) =>
   answering(() =>
-    withBody(request, requestSchema, async ({ document, buildId, gridCells }) => {
+    withBody(request, requestSchema, async ({ document, buildId, gridCells, photons, seed }) => {
       const read = readDocument(document);
-      const found = read.ok ? evaluate(read.value, buildId, { gridCells }) : read;
+      if (!read.ok) return problemAnswer(422, 'This cannot be worked out.', read.problems);
+      const waitS = photons === undefined ? 0 : simulations.waitS();
+      if (waitS > 0) {
+        const answer = problemAnswer(429, `Too many simulations at once: wait ${waitS} seconds.`);
+        answer.headers.set('retry-after', String(waitS));
+        return answer;
+      }
+      const found =
+        photons === undefined
+          ? evaluate(read.value, buildId, { gridCells })
+          : evaluateSimulated(
+              read.value,
+              buildId,
+              { photons, seed: seed ?? 1 },
+              { gridCells, glow: true },
+            );
       if (found.ok) return Response.json(found.value);
       return problemAnswer(422, 'This cannot be worked out.', found.problems);
     }),

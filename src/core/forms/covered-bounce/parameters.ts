@@ -19,10 +19,15 @@ export const parameters = defineParameters({
   finish: finish('Face', 'Board', 'foam-core'),
   stiffenerPartId: part('Stiffener', 'Board', 'stick', false),
   unitId: unit('Tube', 'Tubes', 'tube'),
-  facing: choice('They shine', 'Tubes', [
-    ['in', 'into the board'],
-    ['round', 'all round'],
-  ]),
+  facing: choice(
+    'They shine',
+    'Tubes',
+    [
+      ['in', 'into the board'],
+      ['round', 'all round'],
+    ],
+    { variant: true },
+  ),
   linkRun: count('Tubes end to end', 'Tubes', { start: 1, min: 1, max: 4 }),
   offsetM: length('In from the edge', 'Tubes', { start: 0.04, min: 0.01, max: 0.5, step: 0.005 }),
   standoffM: length('Over the board', 'Tubes', { start: 0.05, min: 0.01, max: 0.5, step: 0.005 }),

@@ -84,7 +84,7 @@ export function choice<const V extends string | number>(
   label: string,
   group: string,
   options: readonly (readonly [V, string])[],
-  extra: Extra & { start?: V } = {},
+  extra: Extra & { start?: V; variant?: boolean } = {},
 ): Spec<V> {
   const values = options.map(([value]) => value);
   return {
@@ -98,6 +98,7 @@ export function choice<const V extends string | number>(
       options: options.map(([value, words]) => ({ value, label: words })),
       help: extra.help,
       when: extra.when,
+      ...(extra.variant ? { variant: true } : {}),
     }),
   };
 }

@@ -23,10 +23,15 @@ export const stripPanParameters = defineParameters({
   }),
   finish: finish('Inside', 'Pan', 'white-emulsion'),
   ...tapeParameters(5),
-  tapeOn: choice('Tape on', 'Tape', [
-    ['rim', 'the rim: glow by bounces'],
-    ['base', 'the base: brighter, harsher'],
-  ]),
+  tapeOn: choice(
+    'Tape on',
+    'Tape',
+    [
+      ['rim', 'the rim: glow by bounces'],
+      ['base', 'the base: brighter, harsher'],
+    ],
+    { variant: true },
+  ),
   rowPitchM: length('Row pitch', 'Tape', { start: 0.012, min: 0.003, max: 0.3, step: 0.001 }),
   rows: count('Rows at most', 'Tape', { start: 6, min: 1, max: 60 }),
   ...layerParameters('Front'),

@@ -23,10 +23,15 @@ export const parameters = defineParameters({
     ['no', 'no'],
   ]),
   ...doorParameters('Doors'),
-  aim: choice('Aimed', 'Bounce', [
-    ['direct', 'at the subject'],
-    ['bounce', 'at a sheet, wall or ceiling'],
-  ]),
+  aim: choice(
+    'Aimed',
+    'Bounce',
+    [
+      ['direct', 'at the subject'],
+      ['bounce', 'at a sheet, wall or ceiling'],
+    ],
+    { variant: true },
+  ),
   bounceW: length('Lit patch, width', 'Bounce', {
     start: 1.5,
     min: 0.1,

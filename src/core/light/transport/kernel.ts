@@ -8,11 +8,13 @@ import {
   ZONES,
   type PackedArrangement,
 } from './pack';
+import { drawInto } from './directions';
 import { BUFFER, fillUniform, MARGIN, streamFor } from './random';
+import { meetsCap } from './sphere';
 import type { Tally } from './tally';
 
 // Bound once: in the innermost loop a look-up of the global costs as much as the root itself.
-const { abs, atan2, cos, max, min, pow, sqrt, tan } = Math;
+const { abs, atan2, cos, min, sqrt, tan } = Math;
 
 /** Bounces after which a photon is given up; at ρ = 0.98 one in 10¹⁷ gets that far. */
 export const BOUNCE_CAP = 2000;
@@ -22,62 +24,6 @@ const { wall: WALL, through: THROUGH } = MATTER;
 const LAMBERT = 4;
 const TAN_15 = tan(Math.PI / 12);
 const TAN_30 = tan(Math.PI / 6);
-
-/**
- * Directions that are not Lambertian, seldom enough to be drawn outside the loop: out[0…2] is set from
- * random numbers of the buffer; returns how many it took.
- * @param kind class of emission, or 5 for a density of cos^m about the axis
- */
-function drawInto(
-  out: Float64Array,
-  buffer: Float64Array,
-  at: number,
-  kind: number,
-  ax: number,
-  ay: number,
-  az: number,
-  exponent: number,
-): number {
-  let i = at;
-  let u, v, s;
-  if (kind === 5) {
-    const cosine = pow(buffer[i++]!, 1 / (exponent + 1));
-    const sine = sqrt(max(0, 1 - cosine * cosine));
-    do {
-      u = 2 * buffer[i++]! - 1;
-      v = 2 * buffer[i++]! - 1;
-      s = u * u + v * v;
-    } while ((s >= 1 || s < 1e-12) && i < BUFFER - 2);
-    const by = sine / sqrt(s);
-    // A frame round the axis without a special case at the pole [Duff and others 2017; from memory].
-    const sign = az >= 0 ? 1 : -1;
-    const a = -1 / (sign + az);
-    const b = ax * ay * a;
-    u *= by;
-    v *= by;
-    out[0] = u * (1 + sign * ax * ax * a) + v * b + cosine * ax;
-    out[1] = u * sign * b + v * (sign + ay * ay * a) + cosine * ay;
-    out[2] = -u * sign * ax - v * ay + cosine * az;
-    return i - at;
-  }
-  for (;;) {
-    do {
-      u = 2 * buffer[i++]! - 1;
-      v = 2 * buffer[i++]! - 1;
-      s = u * u + v * v;
-    } while (s >= 1 && i < BUFFER - 3);
-    // A point on the unit sphere, by rejection from the disc [Marsaglia 1972; from memory].
-    const root = 2 * sqrt(max(0, 1 - s));
-    out[0] = u * root;
-    out[1] = v * root;
-    out[2] = 1 - 2 * s;
-    if (kind === 0 || i >= BUFFER - 3) return i - at;
-    const cosine = out[0] * ax + out[1] * ay + out[2] * az;
-    const sine = sqrt(max(0, 1 - cosine * cosine));
-    const wanted = kind === 1 ? (1 + cosine) / 2 : kind === 2 ? 0.35 + 0.65 * sine : sine;
-    if (buffer[i++]! < wanted) return i - at;
-  }
-}
 
 /** What one chunk's run needs besides the arrangement. */
 interface Chance {
@@ -436,30 +382,4 @@ function traceBatchInPlace(
   counts[STOPPED]! += stopped;
   counts[LOST]! += lost;
   return at;
-}
-
-/** Way to a part of a sphere about the z axis, Infinity when missed. */
-function meetsCap(
-  data: Float64Array,
-  o: number,
-  px: number,
-  py: number,
-  pz: number,
-  dx: number,
-  dy: number,
-  dz: number,
-  epsilonM: number,
-): number {
-  const z0 = pz - data[o + 6]!;
-  const b = px * dx + py * dy + z0 * dz;
-  const c = px * px + py * py + z0 * z0 - data[o + 7]! * data[o + 7]!;
-  const inside = b * b - c;
-  if (inside < 0) return Infinity;
-  const root = sqrt(inside);
-  for (let side = -1; side <= 1; side += 2) {
-    const t = -b + side * root;
-    const z = pz + t * dz;
-    if (t > epsilonM && z >= data[o + 8]! - epsilonM && z <= data[o + 9]! + epsilonM) return t;
-  }
-  return Infinity;
 }

@@ -1,0 +1,5 @@
+import { GlowStation } from '@/stations/entry';
+
+export default function GlowPage() {
+  return <GlowStation />;
+}

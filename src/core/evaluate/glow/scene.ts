@@ -1,0 +1,104 @@
+import type { Production } from '../../document/production';
+import type { Transported } from '../../light/transport/result';
+import type { EmitterField } from '../../light/emitter';
+import { balanced } from '../../colour/display';
+import { frontLamps, lampsOf, type PictureLight } from '../../picture/scene';
+import { buildWatts } from '../../power/watts';
+import { fixtureIlluminanceLx, type Fixture } from '../../verdict/fixture';
+import type { Photometry } from '../../formats/photometric';
+import { sampleField } from '../../formats/photometric';
+import type { Shot } from '../../document/shot';
+import { findBuild, resolveScene, sceneOf } from '../context';
+import { evaluateLight, sourcesOf, type LightResult } from '../light';
+import type { ResolvedBuild } from '../../forms/resolved';
+
+/** A build worked out down to its sources; null when its form is unknown here. */
+export interface Lit {
+  shot: Shot;
+  resolved: ResolvedBuild;
+  light: LightResult;
+  field: EmitterField;
+}
+
+export function litBuild(
+  document: Production,
+  buildId: string,
+  transported: Transported | null,
+): Lit | null {
+  const build = findBuild(document, buildId);
+  const scene = build && sceneOf(document, build);
+  const found = scene && resolveScene(scene);
+  if (!scene || !found) return null;
+  const { resolved } = found;
+  const light = evaluateLight(resolved, scene.shot, { gridCells: 2, transported });
+  return { shot: scene.shot, resolved, light, field: light.field };
+}
+
+/** Half of one source's own width where it is a patch of a mouth. */
+const patchHalf = ({ mouth, array, apparent }: ResolvedBuild): number =>
+  mouth ? Math.min(apparent.widthM, apparent.heightM) / 32 : array.emitterWidthM / 2;
+
+/** A build as the picture of the lit head takes it. */
+export function buildPicture(
+  document: Production,
+  buildId: string,
+  transported: Transported | null,
+): PictureLight | null {
+  const lit = litBuild(document, buildId, transported);
+  if (!lit) return null;
+  const { resolved, light, shot } = lit;
+  const { direct, returned } = sourcesOf(resolved, transported);
+  return {
+    lamps: lampsOf([...direct, ...returned], patchHalf(resolved)),
+    controls: resolved.controls,
+    frontM: resolved.frontM,
+    tint: light.cctK === null ? [1, 1, 1] : balanced(light.cctK, shot.cctK),
+    faceLx: light.totalLx,
+  };
+}
+
+/** A fixture as an even front that gives its stated light. */
+export const fixturePicture = (fixture: Fixture, shot: Shot): PictureLight => {
+  const faceLx = fixtureIlluminanceLx(fixture, shot.distanceM);
+  return {
+    lamps: frontLamps(fixture.frontWidthM, fixture.frontHeightM, faceLx, shot.distanceM),
+    controls: [],
+    frontM: 0,
+    tint: balanced(fixture.cctK, shot.cctK),
+    faceLx,
+  };
+};
+
+/** A build's distribution as a photometric file holds it; null without light. */
+export function photometryOf(
+  document: Production,
+  buildId: string,
+  transported: Transported | null,
+  date: string,
+): Photometry | null {
+  const lit = litBuild(document, buildId, transported);
+  if (!lit || lit.light.luminousFluxLm <= 0) return null;
+  const { resolved, light } = lit;
+  const run = light.transported;
+  const { widthM, heightM } = resolved.apparent;
+  const bulbs = resolved.groups.map(({ unit }) => unit.criRa.value);
+  return {
+    name: findBuild(document, buildId)!.name,
+    ...sampleField(lit.field, Math.max(widthM, heightM)),
+    lampLm: light.luminousFluxLm,
+    wattsW: buildWatts(resolved.groups).nowW,
+    cctK: light.cctK,
+    criRa: bulbs.length ? Math.min(...bulbs) : null,
+    widthM,
+    heightM,
+    round: resolved.mouth?.shape === 'disc',
+    date,
+    notes: run
+      ? [
+          'simulated, not measured',
+          `photon transport, seed ${run.seed}, ${run.photons} photons, +/- ${(run.standardError * 100).toFixed(2)} % of the lamps' light`,
+          'finishes, layers and lamps as typed or typical of their class',
+        ]
+      : ['summed from lamp classes, not measured', 'lamps as typed or typical of their class'],
+  };
+}

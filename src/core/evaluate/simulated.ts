@@ -1,0 +1,33 @@
+import type { Production } from '../document/production';
+import { accept, refuse, type Result } from '../result';
+import type { Transported } from '../light/transport/result';
+import { cannotRun, simulate, type Run } from '../light/transport/run';
+import { evaluate, type EvaluateOptions, type Readouts } from './evaluate';
+
+/** Readouts with the light simulated first, and what the run found; null for a build without a room. */
+export interface SimulatedReadouts extends Readouts {
+  transported: Transported | null;
+}
+
+/**
+ * `evaluate` with the transport engine run on this thread, for scripts, files and the HTTP route: the same
+ * seed and photon count give the same figures as the screen.
+ * @returns problems when there is no such build, or its room cannot be followed with such a run
+ */
+export function evaluateSimulated(
+  document: Production,
+  buildId: string,
+  run: Run,
+  options: Pick<EvaluateOptions, 'gridCells' | 'glow'> = {},
+): Result<SimulatedReadouts> {
+  const first = evaluate(document, buildId, { gridCells: 2 });
+  if (!first.ok) return first;
+  const { room } = first.value;
+  const problem = room && cannotRun(room.arrangement, run);
+  if (problem) return refuse('transport', problem, 'photons');
+  const transported = room && simulate(room.arrangement, run);
+  const found = evaluate(document, buildId, { ...options, transported: () => transported });
+  if (!found.ok) return found;
+  // The room itself is thousands of numbers that nobody reads.
+  return accept({ ...found.value, room: null, transported });
+}

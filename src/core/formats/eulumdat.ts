@@ -1,0 +1,62 @@
+import { fluxOf, type Photometry } from './photometric';
+
+/** Lines of the format are at most this long [std: EULUMDAT, Stockmar 1990; from memory]. */
+const LINE = 78;
+/** Room indices whose direct ratios the format keeps; unknown here and written as 0. */
+const DIRECT_RATIOS = 10;
+
+const millimetres = (metres: number) => String(Math.round(metres * 1000));
+const plain = (text: string) => text.replace(/[\r\n]+/g, ' ').slice(0, LINE);
+
+/**
+ * Writes EULUMDAT text without symmetry (Isym 0), intensities in cd per 1000 lm of the lamps
+ * [std: EULUMDAT, Stockmar 1990; from memory].
+ */
+export function writeEulumdat(photometry: Photometry): string {
+  const { planesDeg, anglesDeg, cd, lampLm, round, widthM, heightM } = photometry;
+  const out = fluxOf(photometry);
+  const below = fluxOf({
+    ...photometry,
+    anglesDeg: anglesDeg.filter((angle) => angle <= 90),
+    cd: cd.map((plane) => plane.filter((_, k) => anglesDeg[k]! <= 90)),
+  });
+  const step = (angles: readonly number[]) => String((angles[1] ?? 0) - (angles[0] ?? 0));
+  const size = [millimetres(widthM), round ? '0' : millimetres(heightM)];
+  return [
+    'home-made',
+    '3',
+    '0',
+    String(planesDeg.length),
+    step(planesDeg),
+    String(anglesDeg.length),
+    step(anglesDeg),
+    plain(photometry.notes.join('; ')),
+    plain(photometry.name),
+    '',
+    '',
+    `${photometry.date} worked out`,
+    ...size,
+    '0',
+    ...size,
+    '0',
+    '0',
+    '0',
+    '0',
+    (out > 0 ? (100 * below) / out : 0).toFixed(1),
+    ((100 * out) / lampLm).toFixed(1),
+    '1',
+    '0',
+    '1',
+    '1',
+    'household lamps',
+    lampLm.toFixed(0),
+    photometry.cctK === null ? '' : `${Math.round(photometry.cctK)} K`,
+    photometry.criRa === null ? '' : `Ra ${Math.round(photometry.criRa)}`,
+    photometry.wattsW.toFixed(1),
+    ...Array<string>(DIRECT_RATIOS).fill('0'),
+    ...planesDeg.map(String),
+    ...anglesDeg.map(String),
+    ...cd.flatMap((plane) => plane.map((value) => ((value / lampLm) * 1000).toFixed(2))),
+    '',
+  ].join('\r\n');
+}

@@ -1,0 +1,59 @@
+import { BUFFER } from './random';
+
+const { max, pow, sqrt } = Math;
+
+/**
+ * Directions that are not Lambertian, seldom enough to be drawn outside the loop: out[0…2] is set from
+ * random numbers of the buffer; returns how many it took.
+ * @param kind class of emission, or 5 for a density of cos^m about the axis
+ */
+export function drawInto(
+  out: Float64Array,
+  buffer: Float64Array,
+  at: number,
+  kind: number,
+  ax: number,
+  ay: number,
+  az: number,
+  exponent: number,
+): number {
+  let i = at;
+  let u, v, s;
+  if (kind === 5) {
+    const cosine = pow(buffer[i++]!, 1 / (exponent + 1));
+    const sine = sqrt(max(0, 1 - cosine * cosine));
+    do {
+      u = 2 * buffer[i++]! - 1;
+      v = 2 * buffer[i++]! - 1;
+      s = u * u + v * v;
+    } while ((s >= 1 || s < 1e-12) && i < BUFFER - 2);
+    const by = sine / sqrt(s);
+    // A frame round the axis without a special case at the pole [Duff and others 2017; from memory].
+    const sign = az >= 0 ? 1 : -1;
+    const a = -1 / (sign + az);
+    const b = ax * ay * a;
+    u *= by;
+    v *= by;
+    out[0] = u * (1 + sign * ax * ax * a) + v * b + cosine * ax;
+    out[1] = u * sign * b + v * (sign + ay * ay * a) + cosine * ay;
+    out[2] = -u * sign * ax - v * ay + cosine * az;
+    return i - at;
+  }
+  for (;;) {
+    do {
+      u = 2 * buffer[i++]! - 1;
+      v = 2 * buffer[i++]! - 1;
+      s = u * u + v * v;
+    } while (s >= 1 && i < BUFFER - 3);
+    // A point on the unit sphere, by rejection from the disc [Marsaglia 1972; from memory].
+    const root = 2 * sqrt(max(0, 1 - s));
+    out[0] = u * root;
+    out[1] = v * root;
+    out[2] = 1 - 2 * s;
+    if (kind === 0 || i >= BUFFER - 3) return i - at;
+    const cosine = out[0] * ax + out[1] * ay + out[2] * az;
+    const sine = sqrt(max(0, 1 - cosine * cosine));
+    const wanted = kind === 1 ? (1 + cosine) / 2 : kind === 2 ? 0.35 + 0.65 * sine : sine;
+    if (buffer[i++]! < wanted) return i - at;
+  }
+}

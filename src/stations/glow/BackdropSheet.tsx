@@ -1,0 +1,96 @@
+'use client';
+import type { Build } from '@/core/document/production';
+import type { Readouts } from '@/core/evaluate/evaluate';
+import type { Wash } from '@/core/light/wash';
+import { show, showText, threeFigures, toUnit } from '@/core/quantity';
+import { useDevice } from '@/ui/device';
+import { exportName } from '../shell/actions';
+import { useEngine } from '../shell/useEngine';
+import { useWorkplace } from '../shell/useWorkplace';
+import { useProduction } from '../store/context';
+import { StopsMap } from './StopsMap';
+
+const LINES = [-2, -1, -0.5, -1 / 3, 1 / 3, 0.5, 1];
+
+/** Light over the shot's coverage, and where one or two such lights would stand best. */
+export default function BackdropSheet({ build, readouts }: { build: Build; readouts: Readouts }) {
+  const { units } = useDevice();
+  const document = useProduction((state) => state.document);
+  const { transport } = useWorkplace();
+  const shot = document.shots.find(({ id }) => id === build.shotId)!;
+  const known = (readouts.room && transport.known.get(readouts.room.key)) ?? null;
+  const { answer, busy } = useEngine(
+    (engine) => engine.backdrop(document, build.id, known),
+    [document, build.id, known],
+  );
+  if (!answer)
+    return (
+      <p className="p-4" role="status">
+        Lighting the backdrop…
+      </p>
+    );
+  const { map } = answer;
+  const unit = units === 'metric' ? 'lx' : 'fc';
+  const size = `${showText(show(shot.coverageWidthM, 'length', units))} × ${showText(show(shot.coverageHeightM, 'length', units))}`;
+  return (
+    <div className="grid gap-3" aria-busy={busy}>
+      <StopsMap
+        title={`${size} at ${showText(show(shot.distanceM, 'length', units))}, in ${unit}: ± ${threeFigures(map.plusMinusStops)} stops`}
+        values={map.cellsLx}
+        columns={map.columns}
+        rows={map.rows}
+        reference={map.meanLx}
+        scaleWords="against the mean"
+        lines={LINES}
+        aspect={shot.coverageWidthM / shot.coverageHeightM}
+        fileName={exportName(document, 'backdrop', 'png')}
+        write={(lx) => threeFigures(toUnit(lx, 'illuminance', unit))}
+      />
+      <section>
+        <h2 className="text-[15px]">Best places found for this backdrop</h2>
+        <table className="rows tight w-full text-[13px]">
+          <thead>
+            <tr>
+              <th>Lights</th>
+              <th className="num">From the backdrop</th>
+              <th className="num">Apart</th>
+              <th className="num">Turned in</th>
+              <th className="num">Mean light</th>
+              <th className="num">Evenness</th>
+            </tr>
+          </thead>
+          <tbody>
+            {[answer.one, answer.two].map((wash) => (
+              <Place key={wash.lights} wash={wash} allowed={shot.evennessStops} />
+            ))}
+          </tbody>
+        </table>
+        <p className="text-[12.5px] text-ink-soft">
+          Searched, not guessed: of the places within ± {shot.evennessStops} stops the brightest; of
+          none, the most even. Lights stand level with the middle, at most one and a half widths
+          away.
+        </p>
+      </section>
+    </div>
+  );
+}
+
+function Place({ wash, allowed }: { wash: Wash; allowed: number }) {
+  const { units } = useDevice();
+  const length = (metres: number) => showText(show(metres, 'length', units));
+  return (
+    <tr data-wash={wash.lights}>
+      <td>{wash.lights === 1 ? 'one' : 'two alike'}</td>
+      <td className="num">{length(wash.distanceM)}</td>
+      <td className="num">{wash.lights === 1 ? '–' : length(wash.spacingM)}</td>
+      <td className="num">
+        {wash.lights === 1 ? '–' : `${Math.round((wash.toeInRad * 180) / Math.PI)}°`}
+      </td>
+      <td className="num">{showText(show(wash.meanLx, 'illuminance', units))}</td>
+      <td className="num">
+        ± {wash.plusMinusStops.toFixed(2)} stops
+        {wash.plusMinusStops > allowed + 1e-9 ? ', not enough' : ''}
+      </td>
+    </tr>
+  );
+}

@@ -1,0 +1,221 @@
+'use client';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import type { Build } from '@/core/document/production';
+import type { Readouts } from '@/core/evaluate/evaluate';
+import { shotTargetLx } from '@/core/evaluate/light';
+import { buildPicture, fixturePicture } from '@/core/evaluate/glow/scene';
+import type { Pose } from '@/core/picture/scene';
+import { SKIN_IDS, SKINS, type SkinId } from '@/core/picture/skin';
+import { TONE_WORDS } from '@/core/picture/tone';
+import { show, showText } from '@/core/quantity';
+import { useDevice } from '@/ui/device';
+import { ChoiceField } from '@/ui/fields/ChoiceField';
+import { exportName } from '../shell/actions';
+import { useWorkplace } from '../shell/useWorkplace';
+import { useProduction, useProductionStore } from '../store/context';
+import { LightPad } from './LightPad';
+import { paint, savePng, type View } from './paint';
+import { FULL_RAYS, useLitHead, type Picture } from './useLitHead';
+import { StopsScale } from './StopsScale';
+
+const DEGREE = Math.PI / 180;
+/** Canvas pixels; the picture is drawn smaller and stretched. */
+const CANVAS = 480;
+const VIEWS = [
+  { value: 'wipe', label: 'wiped against the fixture' },
+  { value: 'build', label: 'this build alone' },
+  { value: 'difference', label: 'difference in stops' },
+] as const;
+const LEVELS = [
+  { value: 'true', label: 'as the shot exposes it' },
+  { value: 'matched', label: 'each brought to the target' },
+] as const;
+
+/** A head in this light, at the shot's distance and exposure, beside the fixture's. */
+export default function FaceSheet({ build, readouts }: { build: Build; readouts: Readouts }) {
+  const store = useProductionStore();
+  const document = useProduction((state) => state.document);
+  const { transport } = useWorkplace();
+  const shot = document.shots.find(({ id }) => id === build.shotId)!;
+  const fixture =
+    document.fixtures.find(({ id }) => id === build.fixtureId) ?? document.fixtures[0] ?? null;
+  const asShot: Pose = {
+    distanceM: shot.distanceM,
+    azimuthRad: 35 * DEGREE,
+    elevationRad: 20 * DEGREE,
+  };
+  const [pose, setPose] = useState(asShot);
+  const [skin, setSkin] = useState<SkinId>('light');
+  const [level, setLevel] = useState<'true' | 'matched'>('true');
+  const [view, setView] = useState<View>('wipe');
+  const { room } = readouts;
+  // Made anew when the build, or what is known of its room, has changed.
+  const known = (room && transport.known.get(room.key)) ?? null;
+  const buildLight = useMemo(
+    () => buildPicture(document, build.id, known),
+    [document, build.id, known],
+  );
+  const fixtureLight = useMemo(() => fixture && fixturePicture(fixture, shot), [fixture, shot]);
+  const settings = {
+    skin,
+    targetLx: shotTargetLx({ ...shot, offsetStops: 0 }),
+    matched: level === 'matched',
+  };
+  const own = useLitHead('build', buildLight, pose, settings);
+  const other = useLitHead('fixture', view === 'build' ? null : fixtureLight, pose, settings);
+  const chooseFixture = (id: string) =>
+    store.getState().change(`fixture of ${build.name}`, (draft) => {
+      const target = draft.builds.find((each) => each.id === build.id);
+      if (target) target.fixtureId = id as Build['fixtureId'];
+    });
+  return (
+    <div className="grid grid-cols-[minmax(0,1fr)_200px] gap-4 max-md:grid-cols-1">
+      <Head
+        own={own.picture}
+        other={other.picture}
+        view={view}
+        broken={own.broken}
+        name={exportName(document, `${build.name.toLowerCase().replace(/\W+/g, '-')}_face`, 'png')}
+        fixtureName={fixture?.name ?? null}
+      />
+      <div className="flex flex-col gap-2 text-[13px]">
+        <LightPad pose={pose} nearestM={0.3} farthestM={6} onMove={setPose} />
+        <label className="grid gap-0.5">
+          <span className="flex justify-between text-ink-soft">
+            Height <span className="figure">{Math.round(pose.elevationRad / DEGREE)}°</span>
+          </span>
+          <input
+            type="range"
+            min={-40}
+            max={85}
+            step={1}
+            value={Math.round(pose.elevationRad / DEGREE)}
+            className="accent-[var(--brass)]"
+            onChange={(event) =>
+              setPose({ ...pose, elevationRad: Number(event.target.value) * DEGREE })
+            }
+          />
+        </label>
+        <PoseWords pose={pose} readouts={readouts} />
+        <button type="button" className="press !min-h-0 !py-0.5" onClick={() => setPose(asShot)}>
+          Back to the shot’s distance
+        </button>
+        <ChoiceField label="Shown" value={view} options={VIEWS} onCommit={setView} />
+        {fixture && view !== 'build' && (
+          <ChoiceField
+            label="Fixture"
+            value={fixture.id as string}
+            options={document.fixtures.map(({ id, name }) => ({
+              value: id as string,
+              label: name,
+            }))}
+            onCommit={chooseFixture}
+          />
+        )}
+        <ChoiceField label="Exposure" value={level} options={LEVELS} onCommit={setLevel} />
+        <ChoiceField
+          label="Skin"
+          value={skin}
+          options={SKIN_IDS.map((id) => ({ value: id, label: SKINS[id].name }))}
+          onCommit={setSkin}
+        />
+      </div>
+    </div>
+  );
+}
+
+/** Light and softness where the light has been pushed to. */
+function PoseWords({ pose, readouts }: { pose: Pose; readouts: Readouts }) {
+  const { units } = useDevice();
+  const softness = readouts.rungs.find(({ id }) => id === 'softness');
+  const lx = along(readouts.fallOff, pose.distanceM);
+  const shotM = softness?.working.inputs.find(({ symbol }) => symbol === 'd')?.value ?? 1;
+  const across = 2 * shotM * Math.tan((softness?.value ?? 0) / 2);
+  const angle = (2 * Math.atan2(across / 2, pose.distanceM)) / DEGREE;
+  return (
+    <p className="figure text-[12.5px]" data-pose>
+      {showText(show(pose.distanceM, 'length', units))}:{' '}
+      {lx === null ? '–' : showText(show(lx, 'illuminance', units))}, {angle.toFixed(0)}° wide
+    </p>
+  );
+}
+
+/** Between the points of the fall-off curve by ratio. */
+function along(curve: Readouts['fallOff'], distanceM: number): number | null {
+  const next = curve.findIndex((point) => point.distanceM >= distanceM);
+  if (next < 1) return next === 0 ? curve[0]!.illuminanceLx : null;
+  const [a, b] = [curve[next - 1]!, curve[next]!];
+  const t = Math.log(distanceM / a.distanceM) / Math.log(b.distanceM / a.distanceM);
+  return a.illuminanceLx * (b.illuminanceLx / a.illuminanceLx) ** t;
+}
+
+interface HeadProps {
+  own: Picture | null;
+  other: Picture | null;
+  view: View;
+  broken: boolean;
+  name: string;
+  fixtureName: string | null;
+}
+
+function Head({ own, other, view, broken, name, fixtureName }: HeadProps) {
+  const canvas = useRef<HTMLCanvasElement>(null);
+  const [wipe, setWipe] = useState(0.5);
+  useEffect(() => {
+    if (canvas.current && own) paint(canvas.current, own, other, view, wipe);
+  }, [own, other, view, wipe]);
+  const clean = own !== null && own.rays >= FULL_RAYS;
+  return (
+    <figure className="flex min-w-0 flex-col gap-1">
+      <div className="relative mx-auto w-full max-w-[430px]">
+        <canvas
+          ref={canvas}
+          width={CANVAS}
+          height={CANVAS}
+          role="img"
+          aria-label={`A mannequin’s head in the light of this build${view === 'build' ? '' : `, ${view === 'wipe' ? 'the fixture’s on the right' : 'against the fixture’s'}`}`}
+          data-picture={clean ? 'clean' : own ? 'rough' : 'none'}
+          data-fixture-picture={other && other.rays >= FULL_RAYS ? 'clean' : 'rough'}
+          className="aspect-square w-full bg-[#14110d]"
+        />
+        {view === 'wipe' && fixtureName && (
+          <>
+            <input
+              type="range"
+              aria-label="Wipe between build and fixture"
+              min={0}
+              max={100}
+              value={Math.round(wipe * 100)}
+              onChange={(event) => setWipe(Number(event.target.value) / 100)}
+              className="absolute inset-x-0 bottom-0 w-full accent-[var(--brass-bright)]"
+            />
+            <span className="absolute top-1 left-1 rounded bg-black/60 px-1.5 text-[12px] text-white">
+              this build
+            </span>
+            <span className="absolute top-1 right-1 max-w-[45%] truncate rounded bg-black/60 px-1.5 text-[12px] text-white">
+              {fixtureName}
+            </span>
+          </>
+        )}
+      </div>
+      {view === 'difference' && <StopsScale words="build against fixture" />}
+      <figcaption className="mx-auto flex w-full max-w-[430px] flex-wrap items-center justify-between gap-2 text-[12px] text-ink-soft">
+        <span role="status" className="flex-1">
+          {broken
+            ? 'The picture could not be drawn here; the figures stand.'
+            : !own
+              ? 'Drawing the first picture…'
+              : `${own.rays} of ${FULL_RAYS} rays a pixel. ${TONE_WORDS}`}
+        </span>
+        <button
+          type="button"
+          className="press !min-h-0 !py-0.5"
+          disabled={!own}
+          onClick={() => canvas.current && savePng(canvas.current, name)}
+        >
+          Save as PNG
+        </button>
+      </figcaption>
+    </figure>
+  );
+}

@@ -1,0 +1,105 @@
+'use client';
+import { useState } from 'react';
+import type { Build } from '@/core/document/production';
+import type { Readouts } from '@/core/evaluate/evaluate';
+import { lazyPanel } from '@/ui/lazyPanel';
+import { SheetSwitch } from '@/ui/SheetSwitch';
+import { NoBuild } from '../build/NoBuild';
+import { Tray } from '../build/Tray';
+import { useBuildForm } from '../build/useBuildForm';
+import { useWorkplace } from '../shell/useWorkplace';
+import { GlowFigures } from './GlowFigures';
+import { Variants } from './Variants';
+
+const FaceSheet = lazyPanel(() => import('./FaceSheet'));
+const MouthSheet = lazyPanel(() => import('./MouthSheet'));
+const BackdropSheet = lazyPanel(() => import('./BackdropSheet'));
+const ReachSheet = lazyPanel(() => import('./ReachSheet'));
+const LayersSheet = lazyPanel(() => import('./LayersSheet'));
+
+const SHEETS = [
+  ['face', 'On a face'],
+  ['mouth', 'Its mouth'],
+  ['backdrop', 'Over the backdrop'],
+  ['reach', 'Reach and spread'],
+  ['layers', 'Layers'],
+] as const;
+type SheetId = (typeof SHEETS)[number][0];
+
+/** What light comes out, seen and in figures. */
+export function GlowStation() {
+  const { build, readouts } = useWorkplace();
+  if (!build || !readouts) return <NoBuild />;
+  if (!readouts.drawing) return <p className="p-6">{readouts.findings[0]?.message}</p>;
+  return <GlowSheet key={build.id} build={build} readouts={readouts} />;
+}
+
+function GlowSheet({ build, readouts }: { build: Build; readouts: Readouts }) {
+  const form = useBuildForm(build);
+  const [sheet, setSheet] = useState<SheetId>('face');
+  if (!form) return null;
+  return (
+    <div className="flex h-full flex-col bg-sheet max-md:h-auto">
+      <div className="flex flex-wrap items-center gap-x-4 border-b border-line px-4 py-1">
+        <SheetSwitch label="Sheets" sheets={SHEETS} open={sheet} onOpen={setSheet} />
+        <Known readouts={readouts} />
+      </div>
+      {readouts.glow ? (
+        <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_262px] max-lg:grid-cols-1">
+          <div
+            className="relative min-h-0 overflow-y-auto p-3"
+            tabIndex={0}
+            role="group"
+            aria-label="Picture"
+          >
+            {sheet === 'face' && <FaceSheet build={build} readouts={readouts} />}
+            {sheet === 'mouth' && <MouthSheet readouts={readouts} />}
+            {sheet === 'backdrop' && <BackdropSheet build={build} readouts={readouts} />}
+            {sheet === 'reach' && <ReachSheet build={build} readouts={readouts} />}
+            {sheet === 'layers' && <LayersSheet build={build} />}
+          </div>
+          <div
+            className="min-h-0 overflow-y-auto border-l border-line max-lg:border-t max-lg:border-l-0"
+            tabIndex={0}
+            role="group"
+            aria-label="Figures of the light"
+          >
+            <GlowFigures glow={readouts.glow} build={build} />
+            <Variants build={build} />
+          </div>
+        </div>
+      ) : (
+        <p className="flex-1 p-6">
+          This light gives none yet: choose its lamps on the Build station, and what comes out is
+          shown here.
+        </p>
+      )}
+      <Tray form={form} findings={readouts.findings} filled={readouts.parameters} />
+    </div>
+  );
+}
+
+/** How well the light is known by now. */
+function Known({ readouts }: { readouts: Readouts }) {
+  const { transport } = useWorkplace();
+  const { extraction, room } = readouts;
+  const words = !extraction
+    ? 'Summed from every lamp'
+    : !room
+      ? 'Worked out in two steps'
+      : extraction.simulated === null
+        ? 'Instant estimate'
+        : transport.done < 1
+          ? `Simulated; refining, ${Math.round(transport.done * 100)} %`
+          : 'Simulated to the end';
+  return (
+    <p
+      role="status"
+      data-known={room && extraction?.simulated === null ? 'estimate' : 'simulated'}
+      data-refined={transport.done >= 1}
+      className="flex-1 text-right text-[13px] text-ink-soft"
+    >
+      {words}
+    </p>
+  );
+}

@@ -1,0 +1,97 @@
+'use client';
+import { useMemo } from 'react';
+import type { Readouts } from '@/core/evaluate/evaluate';
+import { MAP_CELLS } from '@/core/light/transport/pack';
+import { relativeExitance } from '@/core/light/transport/result';
+import { exportName } from '../shell/actions';
+import { useWorkplace } from '../shell/useWorkplace';
+import { useProduction } from '../store/context';
+import { StopsMap } from './StopsMap';
+
+const LINES = [-1, -0.5, -1 / 3, 1 / 3, 0.5, 1];
+/** Cells of the map put together while few photons are known. */
+const COARSE = 4;
+const ENOUGH = 1_000_000;
+
+/** How evenly the front glows, as the eye or the lens would see it. */
+export default function MouthSheet({ readouts }: { readouts: Readouts }) {
+  const document = useProduction((state) => state.document);
+  const { transport } = useWorkplace();
+  const found = readouts.room && transport.known.get(readouts.room.key);
+  const by = found && found.photons < ENOUGH ? COARSE : 1;
+  const values = useMemo(
+    () => found && flipped(relativeExitance(found.cellShares, found.round, by)),
+    [found, by],
+  );
+  if (!found || !values)
+    return (
+      <p className="max-w-[60ch] p-4">
+        {readouts.room
+          ? 'The first photons are on their way…'
+          : 'This light has no closed front: its lamps are seen one by one. Layers, a box or a pan would give it a mouth to look at.'}
+      </p>
+    );
+  const cells = MAP_CELLS / by;
+  const taken = found.absorbed.filter(({ share }) => share > 0.0005);
+  return (
+    <div className="grid grid-cols-[minmax(0,1fr)_220px] gap-4 max-md:grid-cols-1">
+      <StopsMap
+        title={`The mouth from the front, ${found.photons.toLocaleString('en')} photons`}
+        values={values}
+        columns={cells}
+        rows={cells}
+        reference={1}
+        scaleWords="against its mean"
+        lines={LINES}
+        aspect={1}
+        fileName={exportName(document, 'mouth', 'png')}
+        write={percent}
+      />
+      <div className="text-[13px]">
+        <h2 className="text-[15px]">Where the light goes</h2>
+        <table className="rows tight w-full">
+          <tbody>
+            <tr>
+              <td>Out by the mouth</td>
+              <td className="num" data-efficiency>
+                {(found.efficiency * 100).toFixed(1)} %
+              </td>
+            </tr>
+            {found.spilled > 0.0005 && (
+              <tr>
+                <td>Out beside it</td>
+                <td className="num">{(found.spilled * 100).toFixed(1)} %</td>
+              </tr>
+            )}
+            {taken.map(({ name, share }) => (
+              <tr key={name}>
+                <td>Taken by: {name}</td>
+                <td className="num">{(share * 100).toFixed(1)} %</td>
+              </tr>
+            ))}
+            {found.unaccounted > 0 && (
+              <tr>
+                <td>Not followed to the end</td>
+                <td className="num">{(found.unaccounted * 100).toFixed(2)} %</td>
+              </tr>
+            )}
+          </tbody>
+        </table>
+        <p className="mt-2 text-ink-soft">
+          ± {(found.standardError * 100).toFixed(2)} %, {found.meanBounces.toFixed(1)} bounces each,
+          seed {found.seed}. Evenness min/mean {found.uniformity.toFixed(2)}.
+        </p>
+      </div>
+    </div>
+  );
+}
+
+const percent = (value: number) => `${Math.round(value * 100)}`;
+
+/** The engine's rows run from below, a picture's from above. */
+function flipped<T>(values: readonly T[]): T[] {
+  const cells = Math.sqrt(values.length);
+  return Array.from({ length: cells }, (_, row) =>
+    values.slice((cells - 1 - row) * cells, (cells - row) * cells),
+  ).flat();
+}

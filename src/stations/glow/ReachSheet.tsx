@@ -1,0 +1,28 @@
+'use client';
+import dynamic from 'next/dynamic';
+import type { Build } from '@/core/document/production';
+import type { Readouts } from '@/core/evaluate/evaluate';
+import { useProduction } from '../store/context';
+
+const FallOffChart = dynamic(() => import('../verdict/FallOffChart'), { ssr: false });
+const PolarChart = dynamic(() => import('./PolarChart'), { ssr: false });
+
+/** How the light thins with distance, and where it goes. */
+export default function ReachSheet({ build, readouts }: { build: Build; readouts: Readouts }) {
+  const document = useProduction((state) => state.document);
+  const shot = document.shots.find(({ id }) => id === build.shotId)!;
+  const fixture =
+    document.fixtures.find(({ id }) => id === build.fixtureId) ?? document.fixtures[0];
+  return (
+    <div className="grid grid-cols-2 gap-4 max-md:grid-cols-1">
+      <section>
+        <h2 className="text-[15px]">Light against distance</h2>
+        {fixture && <FallOffChart readouts={readouts} fixture={fixture} shotM={shot.distanceM} />}
+      </section>
+      <section>
+        <h2 className="text-[15px]">Intensity by direction</h2>
+        {readouts.glow && <PolarChart far={readouts.glow.far} />}
+      </section>
+    </div>
+  );
+}

@@ -1,0 +1,81 @@
+'use client';
+import { useEffect, useMemo, useState } from 'react';
+import type { Room } from '@/core/evaluate/evaluate';
+import type { Transported } from '@/core/light/transport/result';
+import { READOUT_RUN } from '@/core/light/transport/run';
+import { lightHands } from '@/workers/lightPool';
+import { transport } from '@/workers/transport';
+
+/** Rooms remembered, so that going back to one never runs it again. */
+const MOST_KNOWN = 200;
+/** Only what rests is simulated; while a knob is held the estimate stands. */
+const REST_MS = 60;
+export const SEED = READOUT_RUN.seed;
+/** Enough for the readouts; and for every cell of the mouth's map to be known to 2 %. */
+export const PHOTONS = { readouts: READOUT_RUN.photons, map: 4_000_000 } as const;
+
+/** Results by room, for this page; the newest last. */
+export class KnownRooms {
+  private readonly rooms = new Map<string, Transported>();
+
+  /** how far the estimate was off when each build was last simulated */
+  readonly scales = new Map<string, number>();
+
+  get = (key: string): Transported | null => this.rooms.get(key) ?? null;
+
+  /** Keeps a result unless a finer one is known. */
+  keep(key: string, found: Transported): void {
+    const known = this.rooms.get(key);
+    if (known && known.photons > found.photons) return;
+    this.rooms.delete(key);
+    this.rooms.set(key, found);
+    const oldest = this.rooms.keys().next().value;
+    if (this.rooms.size > MOST_KNOWN && oldest !== undefined) this.rooms.delete(oldest);
+  }
+}
+
+export interface TransportState {
+  known: KnownRooms;
+  /** changes whenever there is something new to read */
+  told: number;
+  /** share of the wanted photons that is done; 1 when there is nothing to do */
+  done: number;
+}
+
+/** Keeps the room of the build on screen simulated, to so many photons. */
+export function useTransport(photons: number) {
+  const [known] = useState(() => new KnownRooms());
+  const [told, setTold] = useState(0);
+  const [room, setRoom] = useState<Room | null>(null);
+
+  const key = room?.key ?? null;
+  useEffect(() => {
+    if (!room || (known.get(room.key)?.photons ?? 0) >= photons) return;
+    const abort = new AbortController();
+    const learn = (found: Transported) => {
+      known.keep(room.key, found);
+      setTold((count) => count + 1);
+    };
+    const wait = setTimeout(() => {
+      void transport(
+        {
+          ...room,
+          run: { photons, seed: SEED },
+          onProgress: learn,
+          signal: abort.signal,
+        },
+        lightHands(),
+      ).then((found) => found && learn(found));
+    }, REST_MS);
+    return () => {
+      clearTimeout(wait);
+      abort.abort();
+    };
+    // The key is the room's content.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [key, photons, known]);
+
+  const done = room ? Math.min(1, (known.get(room.key)?.photons ?? 0) / photons) : 1;
+  const state = useMemo<TransportState>(() => ({ known, told, done }), [known, told, done]);
+  return { state, follow: setRoom };
+}

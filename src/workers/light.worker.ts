@@ -1,0 +1,69 @@
+import { expose } from 'comlink';
+import type { Arrangement } from '@/core/light/transport/arrangement';
+import { packArrangement, type PackedArrangement } from '@/core/light/transport/pack';
+import { tracePart, type Run } from '@/core/light/transport/run';
+import type { Tally } from '@/core/light/transport/tally';
+import { bakeHead, type HeadGrid } from '@/core/picture/grid';
+import { LitPicture, type PictureSettings } from '@/core/picture/lit';
+import type { PictureLight, Pose } from '@/core/picture/scene';
+import { seeRows, type Sight } from '@/core/picture/sight';
+
+/** The head and what the camera sees of it do not depend on the light: made once. */
+let grid: HeadGrid | null = null;
+const sights = new Map<string, Sight>();
+const pictures = new Map<string, LitPicture>();
+let held: { key: string; packed: PackedArrangement } | null = null;
+
+const headGrid = (): HeadGrid => (grid ??= bakeHead());
+
+function sightOf(size: number, rows: Rows): Sight {
+  const key = `${size} ${rows.first} ${rows.every}`;
+  const known = sights.get(key);
+  if (known) return known;
+  const made = seeRows(headGrid(), size, rows.first, rows.every);
+  sights.set(key, made);
+  return made;
+}
+
+export interface Rows {
+  first: number;
+  every: number;
+}
+
+/** Photons and pictures: what all hands of the pool share. */
+const lightWorker = {
+  /** Follows a stretch of a run's chunks. */
+  trace: (key: string, arrangement: Arrangement, run: Run, first: number, last: number): Tally => {
+    if (held?.key !== key) held = { key, packed: packArrangement(arrangement) };
+    return tracePart(held.packed, run, first, last);
+  },
+  /** Makes the head and the camera's view ready before they are wanted. */
+  warm: (sizes: readonly number[], rows: Rows): void => {
+    for (const size of sizes) sightOf(size, rows);
+  },
+  /** A picture of its rows: begun anew when `pose` is given, refined by so many rays either way. */
+  draw: (
+    slot: string,
+    begin: { light: PictureLight; pose: Pose; size: number; rows: Rows } | null,
+    rays: number,
+    settings: PictureSettings,
+  ) => {
+    if (begin)
+      pictures.set(
+        slot,
+        new LitPicture(
+          sightOf(begin.size, begin.rows),
+          headGrid(),
+          begin.light,
+          begin.pose,
+          begin.rows,
+        ),
+      );
+    const picture = pictures.get(slot);
+    if (!picture) return null;
+    if (rays > 0) picture.refineInPlace(rays);
+    return picture.develop(settings);
+  },
+};
+export type LightWorker = typeof lightWorker;
+expose(lightWorker);

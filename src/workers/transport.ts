@@ -1,0 +1,98 @@
+import type { Arrangement } from '@/core/light/transport/arrangement';
+import { packArrangement } from '@/core/light/transport/pack';
+import { readTally, type Transported } from '@/core/light/transport/result';
+import {
+  cannotRun,
+  CHUNK_PHOTONS,
+  chunksOf,
+  tracePart,
+  type Run,
+} from '@/core/light/transport/run';
+import { addTallyInPlace, emptyTally, type Tally } from '@/core/light/transport/tally';
+import type { Hand } from './lightPool';
+
+export interface TransportJob {
+  key: string;
+  arrangement: Arrangement;
+  run: Run;
+  /** the result so far, whenever there is a better one */
+  onProgress: (so: Transported) => void;
+  signal: AbortSignal;
+}
+
+/** Counts at which the result so far is told: soon, then ever more seldom. */
+const TOLD = [40_000, 200_000, 1_000_000];
+/** Chunks a hand takes at a time: short enough to stop soon. */
+const STRETCH = 4;
+/** Without workers a stretch this short leaves the page its frames. */
+const ALONE_PHOTONS = 5_000;
+
+/**
+ * Follows a run's photons with all hands at once. Chunks carry their own streams and counts only add, so
+ * that the sum is the same for any number of hands, in any order. A hand that dies gives its stretch back;
+ * with none left the page does the rest itself, a little at a time.
+ * @returns the whole run, or null when it was stopped or cannot be done
+ */
+export async function transport(
+  job: TransportJob,
+  hands: readonly Hand[],
+): Promise<Transported | null> {
+  if (cannotRun(job.arrangement, job.run) !== null) return null;
+  const packed = packArrangement(job.arrangement);
+  const sum = emptyTally(packed);
+  const open = stretches(chunksOf(job.run.photons));
+  const tell = teller(job, sum);
+  const worked = (tally: Tally) => {
+    addTallyInPlace(sum, tally);
+    tell();
+  };
+  const lend = async (hand: Hand) => {
+    for (let next = open.shift(); next && !job.signal.aborted; next = open.shift()) {
+      const [first, last] = next;
+      try {
+        worked(await hand.call((w) => w.trace(job.key, job.arrangement, job.run, first, last)));
+      } catch {
+        open.unshift(next);
+        return;
+      }
+    }
+  };
+  await Promise.all(hands.map(lend));
+  for (let next = open.shift(); next && !job.signal.aborted; next = open.shift())
+    worked(await alone(packed, job, next));
+  return job.signal.aborted ? null : readTally(sum, job.arrangement, job.run.seed);
+}
+
+/** The first stretches are single chunks, so that there soon is something to show. */
+function stretches(chunks: number): [number, number][] {
+  const list: [number, number][] = [];
+  for (let at = 0; at < chunks;) {
+    const length = at < 4 ? 1 : STRETCH;
+    list.push([at, Math.min(chunks, at + length)]);
+    at += length;
+  }
+  return list;
+}
+
+function teller({ arrangement, run, onProgress, signal }: TransportJob, sum: Tally) {
+  const marks = TOLD.filter((mark) => mark < run.photons);
+  return () => {
+    if (signal.aborted || marks.length === 0 || sum.emitted < marks[0]!) return;
+    while (marks.length && sum.emitted >= marks[0]!) marks.shift();
+    onProgress(readTally(sum, arrangement, run.seed));
+  };
+}
+
+/** A stretch worked on the page itself; frames come between its parts. */
+async function alone(
+  packed: ReturnType<typeof packArrangement>,
+  { run, signal }: TransportJob,
+  [first, last]: readonly [number, number],
+): Promise<Tally> {
+  const sum = emptyTally(packed);
+  for (let chunk = first; chunk < last && !signal.aborted; chunk++) {
+    await new Promise((resolve) => setTimeout(resolve, CHUNK_PHOTONS / ALONE_PHOTONS));
+    addTallyInPlace(sum, tracePart(packed, run, chunk, chunk + 1));
+  }
+  return sum;
+}
