@@ -30,3 +30,7 @@ export interface AccessoryDefinition<P = unknown> {
   defaults: () => P;
   attach: (parameters: P, base: ResolvedBuild, context: FormContext) => Attachment;
 }
+
+/** Plane in which the next accessory is fitted: the front, or the mouth of a hood that is on already. */
+export const frontPlaneM = ({ frontM, mouth }: ResolvedBuild): number =>
+  mouth?.hood ? mouth.heightOverBackM : frontM;

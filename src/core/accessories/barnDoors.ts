@@ -18,7 +18,7 @@ import { cutMetal, step } from '../forms/kit/steps';
 import type { Plate } from '../light/controls';
 import type { FormContext } from '../forms/form';
 import type { SheetPiece } from '../forms/resolved';
-import type { AccessoryDefinition } from './accessory';
+import { frontPlaneM, type AccessoryDefinition } from './accessory';
 
 /** Sizes of the four leaves; also what the work-light form draws. */
 export const doorParameters = (group: string) => ({
@@ -232,7 +232,7 @@ export const barnDoors: AccessoryDefinition<Doors> = {
       facts: doorFacts(doors, widthM, heightM),
       findings: [...doorFindings(doors, widthM, heightM)],
       massKg: sheetMassKg(pieces, context),
-      controls: doorPlates(doors, widthM, heightM, base.frontM),
+      controls: doorPlates(doors, widthM, heightM, frontPlaneM(base)),
       view: view(
         'doors',
         'Barn doors, folded out',

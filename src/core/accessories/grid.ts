@@ -5,7 +5,7 @@ import { rectanglePiece, sheetMassKg } from '../forms/kit/pieces';
 import { knob, line, measure, rectangle, view } from '../forms/kit/shapes';
 import { step } from '../forms/kit/steps';
 import type { Shape } from '../forms/drawing';
-import type { AccessoryDefinition } from './accessory';
+import { frontPlaneM, type AccessoryDefinition } from './accessory';
 
 const { schema, fields, defaults } = defineParameters({
   cellM: length('Cell width', 'Grid', { start: 0.05, min: 0.005, max: 0.5, step: 0.005 }),
@@ -86,7 +86,9 @@ export const grid: AccessoryDefinition<Grid> = {
           : []),
       ],
       massKg: sheetMassKg(pieces, context),
-      controls: [{ kind: 'grid', name: 'grid', zM: base.frontM, cellM, depthM, openShare: open }],
+      controls: [
+        { kind: 'grid', name: 'grid', zM: frontPlaneM(base), cellM, depthM, openShare: open },
+      ],
       view: view(
         'grid',
         'Grid, from the front',

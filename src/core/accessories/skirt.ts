@@ -6,7 +6,7 @@ import { clothPiece } from '../forms/kit/pieces';
 import { knob, line, measure, view } from '../forms/kit/shapes';
 import { step } from '../forms/kit/steps';
 import { rectangularSkirt } from '../light/controls';
-import type { AccessoryDefinition } from './accessory';
+import { frontPlaneM, type AccessoryDefinition } from './accessory';
 
 const { schema, fields, defaults } = defineParameters({
   depthM: length('Depth', 'Skirt', { start: 0.2, min: 0.02, max: 3 }),
@@ -81,7 +81,7 @@ export const skirt: AccessoryDefinition<Skirt> = {
         'skirt',
         widthM,
         heightM,
-        base.frontM,
+        frontPlaneM(base),
         depthM,
         sides === 'all' ? undefined : [sides],
       ),

@@ -2,7 +2,7 @@ import { mixedCctK, type MixPart } from '../colour/mix';
 import type { Shot } from '../document/shot';
 import type { ResolvedBuild } from '../forms/resolved';
 import { returnedLight } from '../light/returned';
-import { passes, prepareControls, type Passage } from '../light/controls';
+import { boardControls, passes, prepareControls, type Passage } from '../light/controls';
 import { extraction, stackLayers } from '../light/mouth';
 import { mouthPatches } from '../light/patches';
 import type { Transported } from '../light/transport/result';
@@ -83,7 +83,13 @@ export function sourcesOf(
 ): Sources {
   const { emitters, mouth, surfaces, controls } = resolved;
   const sentLm = emitters.reduce((sum, { luminousFluxLm }) => sum + luminousFluxLm, 0);
-  const passages = prepareControls(controls);
+  // Behind a hood a grid cuts as if it stood in the hood's mouth.
+  const planeM = mouth?.heightOverBackM ?? -Infinity;
+  const passages = prepareControls(
+    controls.map((control) =>
+      control.kind === 'grid' ? { ...control, zM: Math.max(control.zM, planeM) } : control,
+    ),
+  );
   if (!mouth)
     return {
       direct: emitters,
@@ -168,6 +174,12 @@ export function evaluateLight(
     luminousFluxLm: sentLm,
   };
 }
+
+/** The field with the build's own boards in the way: what is read from all round, back included. */
+export const allRound = (field: EmitterField, { surfaces }: ResolvedBuild): EmitterField => ({
+  ...field,
+  controls: [...field.controls, ...prepareControls(boardControls(surfaces))],
+});
 
 const shadowsOf = ({ mouth, array }: ResolvedBuild, shot: Shot): SeparateShadows =>
   separateShadows(mouth ? Infinity : array.spacingM, array.emitterWidthM, shot.distanceM, NOSE_M);

@@ -1,4 +1,4 @@
-import type { Vector } from './emitter';
+import type { ReflectingSurface, Vector } from './emitter';
 
 /**
  * What stands in the light's way: opaque plates (leaves, flags, a skirt's sides), opaque walls of
@@ -14,6 +14,7 @@ export type Control =
       fromRadiusM: number;
       toRadiusM: number;
     }
+  | { kind: 'ring'; name: string; zM: number; innerRadiusM: number; outerRadiusM: number }
   | { kind: 'grid'; name: string; zM: number; cellM: number; depthM: number; openShare: number };
 
 /** Opaque, plane and convex. */
@@ -41,6 +42,8 @@ export const prepareControls = (controls: readonly Control[]): Passage[] =>
         return plate(control.points);
       case 'round':
         return round(control);
+      case 'ring':
+        return ring(control);
       case 'grid':
         return grid(control);
     }
@@ -87,6 +90,39 @@ function plate(points: readonly Vector[]): Passage {
     return edges.every(([ex, ey, ez, reach]) => ex * x + ey * y + ez * z >= reach) ? 0 : 1;
   };
 }
+
+/** A flat ring about the axis blocks the ways that cross it. */
+function ring({ zM, innerRadiusM, outerRadiusM }: Extract<Control, { kind: 'ring' }>): Passage {
+  return (ax, ay, az, bx, by, bz) => {
+    if (az > zM === bz > zM) return 1;
+    const t = (zM - az) / (bz - az);
+    const r = Math.hypot(ax + t * (bx - ax), ay + t * (by - ay));
+    return r >= innerRadiusM && r <= outerRadiusM ? 0 : 1;
+  };
+}
+
+/** Boards that stand behind open lamps: no light goes through them. */
+export const boardControls = (surfaces: readonly ReflectingSurface[]): Control[] =>
+  surfaces.map((surface) =>
+    surface.kind === 'annulus'
+      ? {
+          kind: 'ring',
+          name: 'board',
+          zM: surface.heightM,
+          innerRadiusM: surface.innerRadiusM,
+          outerRadiusM: surface.outerRadiusM,
+        }
+      : {
+          kind: 'plate',
+          name: 'board',
+          points: [
+            [-surface.widthM / 2, -surface.depthM / 2, surface.heightM],
+            [surface.widthM / 2, -surface.depthM / 2, surface.heightM],
+            [surface.widthM / 2, surface.depthM / 2, surface.heightM],
+            [-surface.widthM / 2, surface.depthM / 2, surface.heightM],
+          ],
+        },
+  );
 
 /** A cone about the axis blocks the ways that cross its wall. */
 function round({

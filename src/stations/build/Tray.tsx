@@ -16,12 +16,14 @@ interface TrayProps {
   findings: readonly Finding[];
   /** parameters with what the fill mode worked out */
   filled: Record<string, unknown>;
+  /** begins shut, where the sheet above wants the room */
+  startsShut?: boolean;
 }
 
 /** Drawers under the drawing: one for each group a maker would name. */
-export function Tray({ form, findings, filled }: TrayProps) {
+export function Tray({ form, findings, filled, startsShut = false }: TrayProps) {
   const { pointed } = useSession();
-  const [shut, setShut] = useState(false);
+  const [shut, setShut] = useState(startsShut);
   const { fields } = form;
   const groups = [...new Set(fields.map(({ group }) => group))];
   const chosen = usePointedIn(pointed, (state) => state.trayGroup);

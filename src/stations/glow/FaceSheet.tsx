@@ -46,7 +46,7 @@ export default function FaceSheet({ build, readouts }: { build: Build; readouts:
   };
   const [pose, setPose] = useState(asShot);
   const [skin, setSkin] = useState<SkinId>('light');
-  const [level, setLevel] = useState<'true' | 'matched'>('true');
+  const [level, setLevel] = useState<'true' | 'matched'>('matched');
   const [view, setView] = useState<View>('wipe');
   const { room } = readouts;
   // Made anew when the build, or what is known of its room, has changed.
@@ -69,7 +69,7 @@ export default function FaceSheet({ build, readouts }: { build: Build; readouts:
       if (target) target.fixtureId = id as Build['fixtureId'];
     });
   return (
-    <div className="grid grid-cols-[minmax(0,1fr)_200px] gap-4 max-md:grid-cols-1">
+    <div className="grid grid-cols-[minmax(0,1fr)_176px] gap-3 max-md:grid-cols-1">
       <Head
         own={own.picture}
         other={other.picture}

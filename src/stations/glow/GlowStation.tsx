@@ -45,18 +45,21 @@ function GlowSheet({ build, readouts }: { build: Build; readouts: Readouts }) {
         <Known readouts={readouts} />
       </div>
       {readouts.glow ? (
-        <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_262px] max-lg:grid-cols-1">
-          <div
-            className="relative min-h-0 overflow-y-auto p-3"
-            tabIndex={0}
-            role="group"
-            aria-label="Picture"
-          >
-            {sheet === 'face' && <FaceSheet build={build} readouts={readouts} />}
-            {sheet === 'mouth' && <MouthSheet readouts={readouts} />}
-            {sheet === 'backdrop' && <BackdropSheet build={build} readouts={readouts} />}
-            {sheet === 'reach' && <ReachSheet build={build} readouts={readouts} />}
-            {sheet === 'layers' && <LayersSheet build={build} />}
+        <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_236px] max-lg:grid-cols-1">
+          <div className="flex min-h-0 flex-col">
+            <div
+              className="relative min-h-0 flex-1 overflow-y-auto p-3"
+              tabIndex={0}
+              role="group"
+              aria-label="Picture"
+            >
+              {sheet === 'face' && <FaceSheet build={build} readouts={readouts} />}
+              {sheet === 'mouth' && <MouthSheet readouts={readouts} />}
+              {sheet === 'backdrop' && <BackdropSheet build={build} readouts={readouts} />}
+              {sheet === 'reach' && <ReachSheet build={build} readouts={readouts} />}
+              {sheet === 'layers' && <LayersSheet build={build} />}
+            </div>
+            <Variants build={build} />
           </div>
           <div
             className="min-h-0 overflow-y-auto border-l border-line max-lg:border-t max-lg:border-l-0"
@@ -65,7 +68,6 @@ function GlowSheet({ build, readouts }: { build: Build; readouts: Readouts }) {
             aria-label="Figures of the light"
           >
             <GlowFigures glow={readouts.glow} build={build} />
-            <Variants build={build} />
           </div>
         </div>
       ) : (
@@ -74,7 +76,7 @@ function GlowSheet({ build, readouts }: { build: Build; readouts: Readouts }) {
           shown here.
         </p>
       )}
-      <Tray form={form} findings={readouts.findings} filled={readouts.parameters} />
+      <Tray form={form} findings={readouts.findings} filled={readouts.parameters} startsShut />
     </div>
   );
 }

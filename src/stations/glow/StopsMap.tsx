@@ -101,7 +101,7 @@ function drawMap(canvas: HTMLCanvasElement, map: Drawn): void {
     .thresholds([...lines]);
   context.lineWidth = 1.25;
   context.strokeStyle = 'rgba(20,16,10,0.75)';
-  for (const { coordinates } of traced(stops.map((value) => value ?? -9)))
+  for (const { coordinates } of traced(filled(stops, columns)))
     for (const polygon of coordinates)
       for (const ring of polygon) {
         context.beginPath();
@@ -112,7 +112,24 @@ function drawMap(canvas: HTMLCanvasElement, map: Drawn): void {
         });
         context.stroke();
       }
+  const [cellW, cellH] = [width / columns, height / rows];
+  stops.forEach((value, k) => {
+    if (value === null)
+      context.clearRect((k % columns) * cellW, Math.floor(k / columns) * cellH, cellW, cellH);
+  });
   drawFigures(context, map);
+}
+
+/** Empty cells take the nearest value of their row, so that no contour runs along the edge. */
+function filled(stops: readonly (number | null)[], columns: number): number[] {
+  return stops.map((value, k) => {
+    if (value !== null) return value;
+    const row = k - (k % columns);
+    for (let away = 1; away < columns; away++)
+      for (const at of [k - away, k + away])
+        if (at >= row && at < row + columns && stops[at] != null) return stops[at];
+    return 0;
+  });
 }
 
 function drawFigures(context: CanvasRenderingContext2D, map: Drawn): void {

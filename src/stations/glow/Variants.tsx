@@ -29,28 +29,31 @@ export function Variants({ build }: { build: Build }) {
     say(`${variant.label}: done. Undo takes it back.`);
   };
   return (
-    <section aria-label="What if" className="px-3 py-2">
-      <h2 className="text-[15px]">What if</h2>
-      <p role="status" className="text-[12px] text-ink-soft">
-        {busy ? 'Trying each change…' : 'Press one to make it; undo takes it back.'}
+    <section
+      aria-label="What if"
+      className="no-print flex flex-wrap items-center gap-1.5 border-t border-line px-3 py-1.5 text-[12.5px]"
+    >
+      <h2 className="text-[14px]">What if</h2>
+      <p role="status" className="sr-only">
+        {busy ? 'Trying each change' : 'Each change is tried; press one to make it'}
       </p>
-      <ul aria-busy={busy} className="mt-1 grid gap-1">
+      <ul aria-busy={busy} className="contents">
         {answer?.map((variant) => (
           <li key={variant.id}>
             <button
               type="button"
               data-variant={variant.id}
-              className="press flex w-full items-baseline justify-between gap-2 !px-2 !py-0.5 text-left text-[13px]"
+              title={`Makes the change; undo takes it back. ${Math.round(variant.angleDeg)}° wide.`}
+              className="press !min-h-0 !px-2 !py-0.5"
               onClick={() => make(variant)}
             >
-              <span>{variant.label}</span>
-              <span className="figure whitespace-nowrap text-[12px] text-ink-soft">
-                {stopsFigure(variant.stops)} stops, {Math.round(variant.angleDeg)}°
-              </span>
+              {variant.label}{' '}
+              <span className="figure text-ink-soft">{stopsFigure(variant.stops)}</span>
             </button>
           </li>
         ))}
       </ul>
+      <span className="text-ink-soft">{busy && !answer ? 'trying…' : 'stops'}</span>
     </section>
   );
 }

@@ -131,14 +131,14 @@ function layerChanges(document: Production, build: Build, made: Parameterised) {
 const carried = (build: Build) =>
   OPTICAL.map((kind): { id: string; label: string; change: VariantChange } => {
     const own = build.accessories.find((each) => each.kind === kind);
-    const name = ACCESSORIES.get(kind)!.name.toLowerCase();
+    const { name } = ACCESSORIES.get(kind)!;
     return own
       ? {
           id: `without-${kind}`,
-          label: `Without the ${name}`,
+          label: `${name} off`,
           change: { kind: 'remove', accessoryId: own.id },
         }
-      : { id: `with-${kind}`, label: `With a ${name}`, change: { kind: 'add', accessory: kind } };
+      : { id: `with-${kind}`, label: `${name} on`, change: { kind: 'add', accessory: kind } };
   });
 
 /** The change made to a document, in place. */

@@ -2,7 +2,7 @@ import type { Circuit } from '../../document/circuit';
 import type { Shot } from '../../document/shot';
 import type { ResolvedBuild } from '../../forms/resolved';
 import { farField, totalLumens, type FarField } from '../../light/farField';
-import type { LightResult } from '../light';
+import { allRound, type LightResult } from '../light';
 import type { Readout } from '../readout';
 
 /** Readouts of the Glow station, beside the ladder's rungs. */
@@ -43,13 +43,14 @@ export function glowContext(
   circuit: Circuit,
 ): GlowContext {
   const sizeM = Math.max(resolved.apparent.widthM, resolved.apparent.heightM);
+  const field = allRound(light.field, resolved);
   return {
     light,
     resolved,
     shot,
     circuit,
-    far: farField(light.field, sizeM),
-    outLm: totalLumens(light.field, sizeM),
+    far: farField(field, sizeM),
+    outLm: totalLumens(field, sizeM),
   };
 }
 

@@ -9,7 +9,7 @@ import type { Photometry } from '../../formats/photometric';
 import { sampleField } from '../../formats/photometric';
 import type { Shot } from '../../document/shot';
 import { findBuild, resolveScene, sceneOf } from '../context';
-import { evaluateLight, sourcesOf, type LightResult } from '../light';
+import { allRound, evaluateLight, sourcesOf, type LightResult } from '../light';
 import type { ResolvedBuild } from '../../forms/resolved';
 
 /** A build worked out down to its sources; null when its form is unknown here. */
@@ -84,7 +84,7 @@ export function photometryOf(
   const bulbs = resolved.groups.map(({ unit }) => unit.criRa.value);
   return {
     name: findBuild(document, buildId)!.name,
-    ...sampleField(lit.field, Math.max(widthM, heightM)),
+    ...sampleField(allRound(lit.field, resolved), Math.max(widthM, heightM)),
     lampLm: light.luminousFluxLm,
     wattsW: buildWatts(resolved.groups).nowW,
     cctK: light.cctK,
