@@ -53,6 +53,7 @@ const readouts = ids.map((id) => {
     photons === undefined
       ? evaluate(read.value, id)
       : evaluateSimulated(read.value, id, { photons, seed }, { glow: true });
-  return found.ok ? found.value : refuse(found.problems);
+  // The room itself is thousands of numbers that nobody reads.
+  return found.ok ? { ...found.value, room: null } : refuse(found.problems);
 });
 process.stdout.write(`${JSON.stringify(readouts, null, 2)}\n`);

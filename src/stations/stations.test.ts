@@ -116,7 +116,14 @@ test('the shelf ranks by what it says', () => {
 });
 
 test('stations: unique keys and names, in working order', () => {
-  expect(STATIONS.map(stationNameOf)).toEqual(['Shot', 'Shelf', 'Build', 'Cut & buy', 'Verdict']);
+  expect(STATIONS.map(stationNameOf)).toEqual([
+    'Shot',
+    'Shelf',
+    'Build',
+    'Glow',
+    'Cut & buy',
+    'Verdict',
+  ]);
   expect(new Set(STATIONS.map(({ key }) => key)).size).toBe(STATIONS.length);
 });
 const stationNameOf = ({ id }: (typeof STATIONS)[number]) => stationName(id);

@@ -28,6 +28,5 @@ export function evaluateSimulated(
   const transported = room && simulate(room.arrangement, run);
   const found = evaluate(document, buildId, { ...options, transported: () => transported });
   if (!found.ok) return found;
-  // The room itself is thousands of numbers that nobody reads.
-  return accept({ ...found.value, room: null, transported });
+  return accept({ ...found.value, transported });
 }

@@ -1,10 +1,12 @@
 import * as z from 'zod';
 import type { Build, Production } from '@/core/document/production';
 import { findBuild } from '@/core/evaluate/context';
+import { evaluate } from '@/core/evaluate/evaluate';
 import { photometryOf } from '@/core/evaluate/glow/scene';
 import { evaluateSimulated, type SimulatedReadouts } from '@/core/evaluate/simulated';
 import { writeEulumdat } from '@/core/formats/eulumdat';
 import { writeIes } from '@/core/formats/ies';
+import { accept, type Result } from '@/core/result';
 import { READOUT_RUN } from '@/core/light/transport/run';
 import { drawBuildPack } from './buildPack';
 import { cutListCsv, shoppingCsv } from './csv';
@@ -57,7 +59,7 @@ export async function buildFile(
   file: FileName,
 ): Promise<BuildFile | null> {
   const build = findBuild(document, buildId);
-  const found = build && evaluateSimulated(document, buildId, READOUT_RUN);
+  const found = build && readoutsFor(document, buildId, file);
   if (!build || !found?.ok || !found.value.drawing) return null;
   const body = await bodyOf(document, build, found.value, file);
   if (body === null) return null;
@@ -102,6 +104,17 @@ async function bodyOf(
       return finished(pdf);
     }
   }
+}
+
+/** Only what tells of light is worth a run of the transport engine. */
+function readoutsFor(
+  document: Production,
+  buildId: string,
+  file: FileName,
+): Result<SimulatedReadouts> {
+  if (/^(build-pack|light)/.test(file)) return evaluateSimulated(document, buildId, READOUT_RUN);
+  const found = evaluate(document, buildId);
+  return found.ok ? accept({ ...found.value, transported: null }) : found;
 }
 
 /** The light as other programs read it; null for a build that gives none. */

@@ -41,7 +41,7 @@ export const POST = (request: Request) =>
               { photons, seed: seed ?? 1 },
               { gridCells, glow: true },
             );
-      if (found.ok) return Response.json(found.value);
+      if (found.ok) return Response.json({ ...found.value, room: null });
       return problemAnswer(422, 'This cannot be worked out.', found.problems);
     }),
   );
