@@ -11,16 +11,9 @@ const FILL_DRAWER: Record<string, string> = {
 
 async function pull(page: Page, by: readonly [number, number]) {
   const handle = page.locator('[data-handle]').first();
-  // A light just begun is drawn, then drawn again at its own address: wait until its knob lies still.
-  let box: Awaited<ReturnType<typeof handle.boundingBox>> = null;
-  await expect(async () => {
-    const before = await handle.boundingBox();
-    await page.waitForTimeout(80);
-    box = await handle.boundingBox();
-    expect(box).not.toBeNull();
-    expect(box).toEqual(before);
-  }).toPass();
-  const [x, y] = [box!.x + box!.width / 2, box!.y + box!.height / 2];
+  await handle.hover();
+  const box = (await handle.boundingBox())!;
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
   await page.mouse.move(x, y);
   await page.mouse.down();
   await page.mouse.move(x + by[0], y + by[1], { steps: 5 });
@@ -35,6 +28,8 @@ for (const form of FORMS.values()) {
     await page.getByRole('button', { name: 'New light' }).click();
     const card = page.locator(`[data-form=${form.id}]`);
     await card.getByRole('button', { name: `Start a ${form.name.toLowerCase()}` }).click();
+    // The new light has its own address; until then the drawing is still the old one's.
+    await expect(page).not.toHaveURL(/build=clerk-ring/);
     await expect(page.getByLabel('Build', { exact: true })).toContainText(form.name.toLowerCase());
     await expect(page.locator('[data-view=front]')).toBeVisible();
     await expect(page.locator('[data-view=section]')).toBeVisible();

@@ -192,6 +192,12 @@ test.describe('./jar evaluate', () => {
       }),
     );
     expect(printed[0].rungs[0].value).toBeCloseTo(391.6, 1);
+    const run = ['--build', 'clerk-pan', '--photons', '20000', '--seed', '3'];
+    const [pan] = JSON.parse(
+      execFileSync('./jar', ['evaluate', file(text), ...run], { encoding: 'utf8' }),
+    );
+    expect(pan.transported).toMatchObject({ photons: 20_000, seed: 3 });
+    expect(pan.glow.readouts.map(({ id }: { id: string }) => id)).toContain('extraction');
     const all = JSON.parse(
       execFileSync('./jar', ['evaluate', '-'], {
         encoding: 'utf8',
@@ -216,5 +222,13 @@ test.describe('./jar evaluate', () => {
       'shots.1.distanceM',
     ]);
     expect(spawnSync('./jar', ['evaluate', '/nowhere.json']).status).toBe(2);
+    const few = spawnSync('./jar', [
+      'evaluate',
+      file(JSON.stringify(nightFerry())),
+      '--photons',
+      'many',
+    ]);
+    expect(few.status).toBe(2);
+    expect(String(few.stderr)).toContain('--photons many: give a whole number');
   });
 });

@@ -3,7 +3,7 @@ import type { Page } from '@playwright/test';
 import { expect, test, visit } from './bench';
 
 const THEMES = ['bench', 'set'] as const;
-const VIEWS = ['shot', 'shelf', 'build', 'cut', 'verdict'] as const;
+const VIEWS = ['shot', 'shelf', 'build', 'glow', 'cut', 'verdict'] as const;
 
 async function violations(page: Page) {
   const { violations: found } = await new AxeBuilder({ page }).analyze();

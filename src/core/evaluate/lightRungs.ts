@@ -33,7 +33,7 @@ export function lightRung(light: LightResult, resolved: ResolvedBuild, shot: Sho
       ...inputsOf(resolved),
     ],
     source: 'Photometric law of distance; boards and mouths as even Lambertian surfaces',
-    leavesOut: `Lamps shading one another, the room’s walls, dust and voltage. Expect ± ${light.extraction !== null && !light.transported ? 40 : 20} %; a lux meter settles it.`,
+    leavesOut: `Lamps shading one another, the room’s walls, dust and voltage. ${light.extraction !== null && !light.transported && !resolved.mouth?.bounce ? 'An instant estimate may be off by a factor of two until the simulation follows.' : 'Expect ± 20 %.'} A lux meter settles it.`,
   };
   if (totalLx <= 0) return unknownReadout(id, label, dimension, NO_LIGHT, working);
   return {

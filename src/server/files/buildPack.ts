@@ -90,7 +90,7 @@ function cover(pack: Pack): void {
     .fillColor('#6a5f50')
     .text(
       plain(
-        `Mass ${showText(show(readouts.massKg, 'mass', 'metric'))}; folded ${[readouts.folded.widthM, readouts.folded.heightM, readouts.folded.depthM].map(lengthText).join(' × ')}. Worked out, not metered: expect ± 20 %, ± 40 % behind layers.`,
+        `Mass ${showText(show(readouts.massKg, 'mass', 'metric'))}; folded ${[readouts.folded.widthM, readouts.folded.heightM, readouts.folded.depthM].map(lengthText).join(' × ')}. Worked out, not metered: expect ± 20 %.`,
       ),
       MARGIN,
       pdf.y + 4,

@@ -59,5 +59,7 @@ export function howKnown({ light }: Pick<GlowContext, 'light'>): string {
   const run = light.transported;
   if (run)
     return `simulated, ${run.photons} photons, seed ${run.seed}, ± ${(run.standardError * 100).toFixed(2)} %`;
-  return light.extraction === null ? 'summed from every lamp' : 'instant estimate, ± 40 %';
+  return light.extraction === null
+    ? 'summed from every lamp'
+    : 'instant estimate, within a factor of two';
 }

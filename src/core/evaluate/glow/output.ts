@@ -64,7 +64,7 @@ export function extraction(context: GlowContext): GlowReadout[] {
         ? `simulated, ± ${(run.standardError * 100).toFixed(2)} %`
         : mouth.bounce
           ? 'two steps: lamp to surface, surface to subject'
-          : 'instant estimate, ± 40 %',
+          : 'instant estimate, within a factor of two',
       state: run || mouth.bounce ? 'ok' : 'unknown',
       origin: leastSure(['computed', mouth.layers.length ? 'typical' : 'computed']),
       working: {
