@@ -37,10 +37,6 @@ const lightWorker = {
     if (held?.key !== key) held = { key, packed: packArrangement(arrangement) };
     return tracePart(held.packed, run, first, last);
   },
-  /** Makes the head and the camera's view ready before they are wanted. */
-  warm: (sizes: readonly number[], rows: Rows): void => {
-    for (const size of sizes) sightOf(size, rows);
-  },
   /** A picture of its rows: begun anew when `pose` is given, refined by so many rays either way. */
   draw: (
     slot: string,

@@ -18,7 +18,7 @@ const FROM = [-0.24, CENTRE[1] - REACH + 0.06, -0.22] as const;
 const TO = [0.24, 0.17, 0.075] as const;
 
 /** @param cellM  edge of a fine cell; features smaller than two of them cast no shadow */
-export function bakeHead(cellM = 0.005): HeadGrid {
+export function bakeHead(cellM = 0.006): HeadGrid {
   const count = (axis: 0 | 1 | 2) => Math.ceil((TO[axis] - FROM[axis]) / cellM) + 1;
   const [columns, rows, layers] = [count(0), count(1), count(2)];
   const values = new Float32Array(columns * rows * layers);
