@@ -2,7 +2,7 @@ import { spawn } from 'node:child_process';
 import { cpus, tmpdir } from 'node:os';
 import { mkdtempSync } from 'node:fs';
 import { join } from 'node:path';
-import { chromium, type Page } from '@playwright/test';
+import { chromium, type Browser, type BrowserContextOptions, type Page } from '@playwright/test';
 import { Bench } from 'tinybench';
 import type { Production } from '@/core/document/production';
 import { evaluate } from '@/core/evaluate/evaluate';
@@ -117,12 +117,18 @@ async function dragMoves(page: Page): Promise<number[]> {
   return moves;
 }
 
-async function benchBrowser() {
+async function benchBrowser(lightOnly: boolean) {
   const browser = await chromium.launch({
     executablePath: '/usr/bin/chromium',
     args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run'],
   });
   const options = { baseURL: ORIGIN, viewport: { width: 1280, height: 800 } };
+  if (!lightOnly) await benchPages(browser, options);
+  await benchGlow(await (await browser.newContext(options)).newPage(), note);
+  await browser.close();
+}
+
+async function benchPages(browser: Browser, options: BrowserContextOptions) {
   for (const route of ROUTES) {
     const context = await browser.newContext(options);
     const { wireBytes } = await pageWeight(await context.newPage(), route);
@@ -133,17 +139,18 @@ async function benchBrowser() {
   const moves = await dragMoves(await context.newPage());
   note('drag: scripting a move, median', quantile(moves, 0.5), 'ms', 16);
   note('drag: scripting a move, 95th percentile', quantile(moves, 0.95), 'ms', 16);
-  await benchGlow(await (await browser.newContext(options)).newPage(), note);
-  await browser.close();
 }
 
 async function main() {
-  await benchCore();
+  const lightOnly = process.argv[2] === 'light';
   benchLight(note);
-  await benchForms(note);
+  if (!lightOnly) {
+    await benchCore();
+    await benchForms(note);
+  }
   await withServer(async () => {
-    await benchAnswers();
-    await benchBrowser();
+    if (!lightOnly) await benchAnswers();
+    await benchBrowser(lightOnly);
   });
   const [cpu] = cpus();
   console.log(`${cpus().length} cores, ${cpu?.model ?? 'unknown'}, Node ${process.version}`);

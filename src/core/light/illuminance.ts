@@ -1,5 +1,9 @@
 import { STRIDE, tableAt, type EmitterField, type Vector } from './emitter';
 
+// Bound to this module: bundlers read an imported name off its module at every use, millions of times here.
+const PER_EMITTER = STRIDE;
+const readTable = tableAt;
+
 /**
  * Illuminance in lux that one emitter of a field gives at a point on a surface of given unit normal:
  * E = I(θ)·cos β / d² (photometric law of distance, the emitter a point). Behind the receiver's horizon,
@@ -34,7 +38,8 @@ export function emitterLx(
   if (exponent !== 0) {
     if (cosine <= 0) return 0;
     intensity =
-      data[o + 7]! * (exponent > 0 ? cosine ** exponent : tableAt(tables[-1 - exponent]!, cosine));
+      data[o + 7]! *
+      (exponent > 0 ? cosine ** exponent : readTable(tables[-1 - exponent]!, cosine));
   }
   return (intensity * facing) / (distance * squared);
 }
@@ -59,7 +64,7 @@ export function illuminanceLx(field: EmitterField, pointM: Vector, normal: Vecto
   const [nx, ny, nz] = normal;
   const clear = field.controls.length === 0;
   let total = 0;
-  for (let o = 0; o < field.count * STRIDE; o += STRIDE) {
+  for (let o = 0; o < field.count * PER_EMITTER; o += PER_EMITTER) {
     const lx = emitterLx(field, o, px, py, pz, nx, ny, nz);
     total += clear || lx === 0 ? lx : lx * emitterPasses(field, o, px, py, pz);
   }

@@ -23,49 +23,61 @@ export const polygonFactor = (corners: readonly Vector[], pointM: Vector, normal
 
 const LEAST = 1e-30;
 
-/** Σ Θi·(Γi·n) over the edges above the horizon and, where it cuts the polygon, along it. */
-function vectorAngle(corners: readonly Vector[], [px, py, pz]: Vector, normal: Vector): number {
-  const [nx, ny, nz] = normal;
-  let sum = 0;
-  // The clipped polygon's first and latest corner, and whether there is one yet.
-  let started = false;
-  let fx = 0;
-  let fy = 0;
-  let fz = 0;
-  let lx = 0;
-  let ly = 0;
-  let lz = 0;
+/** Σ Θi·(Γi·n) over the edges; where the receiver's horizon cuts the polygon, over the part above it. */
+function vectorAngle(corners: readonly Vector[], pointM: Vector, normal: Vector): number {
+  const px = pointM[0];
+  const py = pointM[1];
+  const pz = pointM[2];
+  const nx = normal[0];
+  const ny = normal[1];
+  const nz = normal[2];
   const count = corners.length;
-  const reach = (x: number, y: number, z: number) => {
-    if (started) sum += edge(lx, ly, lz, x, y, z, nx, ny, nz);
-    else {
-      started = true;
-      fx = x;
-      fy = y;
-      fz = z;
-    }
-    lx = x;
-    ly = y;
-    lz = z;
-  };
+  let above = 0;
   for (let k = 0; k < count; k++) {
-    const a = corners[k]!;
-    const b = corners[k + 1 === count ? 0 : k + 1]!;
-    const ax = a[0] - px;
-    const ay = a[1] - py;
-    const az = a[2] - pz;
-    const bx = b[0] - px;
-    const by = b[1] - py;
-    const bz = b[2] - pz;
-    const above = ax * nx + ay * ny + az * nz;
-    const next = bx * nx + by * ny + bz * nz;
-    if (above >= 0) reach(ax, ay, az);
-    if (above >= 0 !== next >= 0) {
-      const t = above / (above - next);
-      reach(ax + t * (bx - ax), ay + t * (by - ay), az + t * (bz - az));
-    }
+    const corner = corners[k]!;
+    if ((corner[0] - px) * nx + (corner[1] - py) * ny + (corner[2] - pz) * nz >= 0) above++;
   }
-  return started ? sum + edge(lx, ly, lz, fx, fy, fz, nx, ny, nz) : 0;
+  if (above === 0) return 0;
+  const seen = above === count ? corners : clipped(corners, pointM, normal);
+  let sum = 0;
+  let from = seen[seen.length - 1]!;
+  for (let k = 0; k < seen.length; k++) {
+    const to = seen[k]!;
+    sum += edge(
+      from[0] - px,
+      from[1] - py,
+      from[2] - pz,
+      to[0] - px,
+      to[1] - py,
+      to[2] - pz,
+      nx,
+      ny,
+      nz,
+    );
+    from = to;
+  }
+  return sum;
+}
+
+/** The part of a polygon above a receiver's horizon [Sutherland and Hodgman 1974; from memory]. */
+function clipped(corners: readonly Vector[], pointM: Vector, normal: Vector): Vector[] {
+  const height = (corner: Vector) =>
+    (corner[0] - pointM[0]) * normal[0] +
+    (corner[1] - pointM[1]) * normal[1] +
+    (corner[2] - pointM[2]) * normal[2];
+  return corners.flatMap((a, k): Vector[] => {
+    const b = corners[(k + 1) % corners.length]!;
+    const [high, next] = [height(a), height(b)];
+    const own = high >= 0 ? [a] : [];
+    if (high >= 0 === next >= 0) return own;
+    const t = high / (high - next);
+    const cut: Vector = [
+      a[0] + t * (b[0] - a[0]),
+      a[1] + t * (b[1] - a[1]),
+      a[2] + t * (b[2] - a[2]),
+    ];
+    return [...own, cut];
+  });
 }
 
 /** Θ·(Γ·n) of one edge seen from the origin. */

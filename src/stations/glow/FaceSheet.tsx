@@ -11,6 +11,7 @@ import { show, showText } from '@/core/quantity';
 import { useDevice } from '@/ui/device';
 import { ChoiceField } from '@/ui/fields/ChoiceField';
 import { exportName } from '../shell/actions';
+import { PHOTONS } from '../shell/useTransport';
 import { useWorkplace } from '../shell/useWorkplace';
 import { useProduction, useProductionStore } from '../store/context';
 import { LightPad } from './LightPad';
@@ -49,11 +50,15 @@ export default function FaceSheet({ build, readouts }: { build: Build; readouts:
   const [level, setLevel] = useState<'true' | 'matched'>('matched');
   const [view, setView] = useState<View>('wipe');
   const { room } = readouts;
-  // Made anew when the build, or what is known of its room, has changed.
   const known = (room && transport.known.get(room.key)) ?? null;
+  // More photons than for the readouts are not seen in a face: the hands are left to one thing at a time.
+  const settled = !room || (known?.photons ?? 0) >= PHOTONS.readouts;
+  const roomKey = room?.key;
+  const stage = known === null ? 'none' : settled ? 'settled' : 'first';
   const buildLight = useMemo(
     () => buildPicture(document, build.id, known),
-    [document, build.id, known],
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [document, build.id, roomKey, stage],
   );
   const fixtureLight = useMemo(() => fixture && fixturePicture(fixture, shot), [fixture, shot]);
   const settings = {
@@ -61,8 +66,14 @@ export default function FaceSheet({ build, readouts }: { build: Build; readouts:
     targetLx: shotTargetLx({ ...shot, offsetStops: 0 }),
     matched: level === 'matched',
   };
-  const own = useLitHead('build', buildLight, pose, settings);
-  const other = useLitHead('fixture', view === 'build' ? null : fixtureLight, pose, settings);
+  const own = useLitHead('build', buildLight, pose, settings, settled);
+  const other = useLitHead(
+    'fixture',
+    view === 'build' ? null : fixtureLight,
+    pose,
+    settings,
+    settled,
+  );
   const chooseFixture = (id: string) =>
     store.getState().change(`fixture of ${build.name}`, (draft) => {
       const target = draft.builds.find((each) => each.id === build.id);

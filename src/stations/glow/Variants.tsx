@@ -5,6 +5,7 @@ import { applyVariantInPlace, type Variant } from '@/core/evaluate/glow/compare'
 import { stopsFigure } from '@/core/quantity';
 import { useEngine } from '../shell/useEngine';
 import { SEED } from '../shell/useTransport';
+import { useWorkplace } from '../shell/useWorkplace';
 import { useSession } from '../shell/Workbench';
 import { useProduction, useProductionStore } from '../store/context';
 
@@ -15,10 +16,13 @@ const PHOTONS = 40_000;
 export function Variants({ build }: { build: Build }) {
   const store = useProductionStore();
   const { say } = useSession();
+  const { transport } = useWorkplace();
   const document = useProduction((state) => state.document);
   const { answer, busy } = useEngine(
     (engine) => engine.variants(document, build.id, { photons: PHOTONS, seed: SEED }),
     [document.shelf, document.shots, build],
+    // The light itself first.
+    transport.done >= 1,
   );
   const make = (variant: Variant) => {
     store

@@ -9,12 +9,15 @@ const REST_MS = 120;
 export function useEngine<T>(
   ask: (engine: EngineHandle['engine']) => Promise<T>,
   inputs: readonly unknown[],
+  /** false keeps the last answer and asks nothing yet */
+  ready = true,
 ): { answer: T | null; busy: boolean } {
   // One question a set of inputs; the caller names what its question depends on.
   // eslint-disable-next-line react-hooks/exhaustive-deps, react-hooks/use-memo
   const question = useMemo(() => ({ ask }), inputs);
   const [answered, setAnswered] = useState<{ question: object; answer: T } | null>(null);
   useEffect(() => {
+    if (!ready) return;
     let handle: EngineHandle | null = null;
     let current = true;
     const wait = setTimeout(() => {
@@ -29,6 +32,6 @@ export function useEngine<T>(
       clearTimeout(wait);
       handle?.end();
     };
-  }, [question]);
+  }, [question, ready]);
   return { answer: answered?.answer ?? null, busy: answered?.question !== question };
 }

@@ -1,5 +1,8 @@
 import { BUFFER } from './random';
 
+// Bound to this module: bundlers read an imported name off its module at every use, millions of times here.
+const NUMBERS = BUFFER;
+
 const { max, pow, sqrt } = Math;
 
 /**
@@ -26,7 +29,7 @@ export function drawInto(
       u = 2 * buffer[i++]! - 1;
       v = 2 * buffer[i++]! - 1;
       s = u * u + v * v;
-    } while ((s >= 1 || s < 1e-12) && i < BUFFER - 2);
+    } while ((s >= 1 || s < 1e-12) && i < NUMBERS - 2);
     const by = sine / sqrt(s);
     // A frame round the axis without a special case at the pole [Duff and others 2017; from memory].
     const sign = az >= 0 ? 1 : -1;
@@ -44,13 +47,13 @@ export function drawInto(
       u = 2 * buffer[i++]! - 1;
       v = 2 * buffer[i++]! - 1;
       s = u * u + v * v;
-    } while (s >= 1 && i < BUFFER - 3);
+    } while (s >= 1 && i < NUMBERS - 3);
     // A point on the unit sphere, by rejection from the disc [Marsaglia 1972; from memory].
     const root = 2 * sqrt(max(0, 1 - s));
     out[0] = u * root;
     out[1] = v * root;
     out[2] = 1 - 2 * s;
-    if (kind === 0 || i >= BUFFER - 3) return i - at;
+    if (kind === 0 || i >= NUMBERS - 3) return i - at;
     const cosine = out[0] * ax + out[1] * ay + out[2] * az;
     const sine = sqrt(max(0, 1 - cosine * cosine));
     const wanted = kind === 1 ? (1 + cosine) / 2 : kind === 2 ? 0.35 + 0.65 * sine : sine;

@@ -13,6 +13,18 @@ import { BUFFER, fillUniform, MARGIN, streamFor } from './random';
 import { meetsCap } from './sphere';
 import type { Tally } from './tally';
 
+// Bound to this module: bundlers read an imported name off its module at every use, millions of times here.
+const PER_SURFACE = SURFACE_STRIDE;
+const PER_EMITTER = EMITTER_STRIDE;
+const CELLS = MAP_CELLS;
+const PLANE_COUNT = PLANES;
+const ZONE_COUNT = ZONES;
+const NUMBERS = BUFFER;
+const SPARE = MARGIN;
+const fill = fillUniform;
+const draws = drawInto;
+const meetsSphere = meetsCap;
+
 // Bound once: in the innermost loop a look-up of the global costs as much as the root itself.
 const { abs, atan2, cos, min, sqrt, tan } = Math;
 
@@ -39,8 +51,8 @@ interface Chance {
  */
 const BATCH = 250;
 /** Cosines of the zones' outer edges, 5° apart. */
-const ZONE_EDGES = Float64Array.from({ length: ZONES }, (_, k) =>
-  cos(((k + 1) * Math.PI) / 2 / ZONES),
+const ZONE_EDGES = Float64Array.from({ length: ZONE_COUNT }, (_, k) =>
+  cos(((k + 1) * Math.PI) / 2 / ZONE_COUNT),
 );
 const [BOUNCES, STOPPED, LOST] = [0, 1, 2];
 
@@ -57,8 +69,8 @@ export function traceChunkInPlace(
 ): void {
   const chance: Chance = {
     state: streamFor(seed, chunk),
-    buffer: new Float64Array(BUFFER),
-    at: BUFFER,
+    buffer: new Float64Array(NUMBERS),
+    at: NUMBERS,
   };
   const counts = new Int32Array(3);
   for (let done = 0; done < count; done += BATCH)
@@ -91,14 +103,14 @@ function traceBatchInPlace(
   let stopped = 0;
   let lost = 0;
   for (let photon = 0; photon < count; photon++) {
-    if (at > BUFFER - MARGIN) {
-      fillUniform(buffer, state);
+    if (at > NUMBERS - SPARE) {
+      fill(buffer, state);
       at = 0;
     }
     let e = (buffer[at]! * emitterCount) | 0;
     if (buffer[at + 1]! >= keep[e]!) e = alias[e]!;
     at += 2;
-    const from = e * EMITTER_STRIDE;
+    const from = e * PER_EMITTER;
     let px = emitters[from]!;
     let py = emitters[from + 1]!;
     let pz = emitters[from + 2]!;
@@ -111,7 +123,7 @@ function traceBatchInPlace(
     let dz = 0;
     let scatter = true;
     if (emitters[from + 6]! !== LAMBERT) {
-      at += drawInto(out, buffer, at, emitters[from + 6]!, nx, ny, nz, emitters[from + 7]!);
+      at += draws(out, buffer, at, emitters[from + 6]!, nx, ny, nz, emitters[from + 7]!);
       dx = out[0]!;
       dy = out[1]!;
       dz = out[2]!;
@@ -135,7 +147,7 @@ function traceBatchInPlace(
             v = 2 * buffer[at + 1]! - 1;
             at += 2;
             s = u * u + v * v;
-          } while (s >= 1 && at < BUFFER - 3);
+          } while (s >= 1 && at < NUMBERS - 3);
           // A point on the sphere that touches the surface at its normal: Lambert's law.
           const root = 2 * sqrt(s < 1 ? 1 - s : 0);
           x = u * root + nx;
@@ -151,7 +163,7 @@ function traceBatchInPlace(
       if (exit >= 0) {
         left[exit] = left[exit]! + 1;
         if (exit > 0) break;
-        const o = surface * SURFACE_STRIDE;
+        const o = surface * PER_SURFACE;
         const type = surfaces[o]!;
         const x = px - surfaces[o + 12]!;
         const y = py - surfaces[o + 13]!;
@@ -160,13 +172,13 @@ function traceBatchInPlace(
         const v = x * surfaces[o + 18]! + y * surfaces[o + 19]! + z * surfaces[o + 20]!;
         if (type === CONE_Y) u = (atan2(pz, px) + Math.PI) / (2 * Math.PI);
         if (type === CONE_Z) u = (atan2(py, px) + Math.PI) / (2 * Math.PI);
-        const column = u <= 0 ? 0 : u >= 1 ? MAP_CELLS - 1 : (u * MAP_CELLS) | 0;
-        const row = v <= 0 ? 0 : v >= 1 ? MAP_CELLS - 1 : (v * MAP_CELLS) | 0;
-        const cell = row * MAP_CELLS + column;
+        const column = u <= 0 ? 0 : u >= 1 ? CELLS - 1 : (u * CELLS) | 0;
+        const row = v <= 0 ? 0 : v >= 1 ? CELLS - 1 : (v * CELLS) | 0;
+        const cell = row * CELLS + column;
         map[cell] = map[cell]! + 1;
         const cosine = abs(dx * nx + dy * ny + dz * nz);
         let zone = 0;
-        while (zone < ZONES - 1 && cosine < zoneEdges[zone]!) zone++;
+        while (zone < ZONE_COUNT - 1 && cosine < zoneEdges[zone]!) zone++;
         // Planes of 15°, three to an octant, from +x round: comparisons cost less than an arc tangent.
         const across = abs(dx);
         const up = abs(dy);
@@ -176,7 +188,7 @@ function traceBatchInPlace(
         let plane = up < across ? third : 5 - third;
         if (dx < 0) plane = 11 - plane;
         if (dy < 0) plane = 23 - plane;
-        const bin = zone * PLANES + plane;
+        const bin = zone * PLANE_COUNT + plane;
         directions[bin] = directions[bin]! + 1;
         break;
       }
@@ -184,13 +196,13 @@ function traceBatchInPlace(
         stopped++;
         break;
       }
-      if (at > BUFFER - MARGIN) {
-        fillUniform(buffer, state);
+      if (at > NUMBERS - SPARE) {
+        fill(buffer, state);
         at = 0;
       }
       let best = Infinity;
       let found = -1;
-      for (let k = 0, o = 0; k < surfaceCount; k++, o += SURFACE_STRIDE) {
+      for (let k = 0, o = 0; k < surfaceCount; k++, o += PER_SURFACE) {
         const type = surfaces[o]!;
         if (type === POLYGON) {
           // A plane is not met twice in a row.
@@ -224,7 +236,7 @@ function traceBatchInPlace(
           best = t;
           found = k;
         } else if (type === CAP) {
-          const t = meetsCap(surfaces, o, px, py, pz, dx, dy, dz, epsilonM);
+          const t = meetsSphere(surfaces, o, px, py, pz, dx, dy, dz, epsilonM);
           if (t < best) {
             best = t;
             found = k;
@@ -285,7 +297,7 @@ function traceBatchInPlace(
       px += best * dx;
       py += best * dy;
       pz += best * dz;
-      const o = surface * SURFACE_STRIDE;
+      const o = surface * PER_SURFACE;
       const type = surfaces[o]!;
       if (type === DISC) {
         nx = 0;
@@ -362,7 +374,7 @@ function traceBatchInPlace(
       if (exponent >= 0) {
         scatter = false;
         if (exponent > 0) {
-          at += drawInto(out, buffer, at, 5, dx, dy, dz, exponent);
+          at += draws(out, buffer, at, 5, dx, dy, dz, exponent);
           dx = out[0]!;
           dy = out[1]!;
           dz = out[2]!;
