@@ -6,12 +6,31 @@ import type { LightResult } from './light';
 
 /** Too dim, too hard, dotted or uneven: what the shooter will see. */
 export function lightFindings(light: LightResult, resolved: ResolvedBuild, shot: Shot): Finding[] {
-  if (light.totalLx <= 0) return [];
+  if (light.totalLx <= 0) return outside(light, resolved);
   return [
+    ...outside(light, resolved),
     ...shortOfLight(light, resolved),
     ...hard(light, shot),
     ...dotted(light, resolved),
     ...uneven(light, shot),
+  ];
+}
+
+/** More than this of the light not followed to an end means that lamps stand outside their box. */
+const LOST = 0.01;
+
+function outside({ transported }: LightResult, resolved: ResolvedBuild): Finding[] {
+  if (!transported || transported.unaccounted <= LOST) return [];
+  return [
+    {
+      id: 'light.outside',
+      severity: 'look',
+      title: 'Lamps outside their box',
+      message: `${Math.round(transported.unaccounted * 100)} % of the light starts outside the walls or finds no way on, and is not counted. Move the lamps in, or make the box deeper.`,
+      limit: `${LOST * 100} % not followed to an end`,
+      source: 'Balance of the simulation: sent = out + taken + not followed',
+      where: resolved.lampsAt,
+    },
   ];
 }
 

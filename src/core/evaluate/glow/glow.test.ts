@@ -107,6 +107,18 @@ describe('estimate and simulation', () => {
   });
 });
 
+describe('lamps where they cannot be', () => {
+  test('a bulb in front of its box: said, nothing is NaN', () => {
+    const readouts = simulated(changed('cabin-box', { lampInM: 0.9, depthM: 0.2 }), 'cabin-box');
+    expect(readouts.findings.find(({ id }) => id === 'light.outside')!.message).toContain('100 %');
+    for (const rung of readouts.rungs)
+      expect(rung.value === null || Number.isFinite(rung.value)).toBe(true);
+    expect(simulated(demo, 'cabin-box').findings.map(({ id }) => id)).not.toContain(
+      'light.outside',
+    );
+  });
+});
+
 describe('what stands in the way', () => {
   const bare = simulated(demo, 'cabin-box');
   test('a grid cuts the spill far more than the face, and narrows the beam', () => {
