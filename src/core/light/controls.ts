@@ -1,4 +1,5 @@
 import type { ReflectingSurface, Vector } from './emitter';
+import { areaVector, cross, dot, minus } from './vector';
 
 /**
  * What stands in the light's way: opaque plates (leaves, flags, a skirt's sides), opaque walls of
@@ -61,25 +62,12 @@ export function passes(passages: readonly Passage[], a: Vector, b: Vector): numb
 
 /** A convex plane plate blocks the ways that cross it [shadow plane, handbook 04]. */
 function plate(points: readonly Vector[]): Passage {
-  const normal = points.reduce<Vector>(
-    (sum, from, k) => {
-      const to = points[(k + 1) % points.length]!;
-      return [
-        sum[0] + from[1] * to[2] - from[2] * to[1],
-        sum[1] + from[2] * to[0] - from[0] * to[2],
-        sum[2] + from[0] * to[1] - from[1] * to[0],
-      ];
-    },
-    [0, 0, 0],
-  );
+  const normal = areaVector(points);
   const [nx, ny, nz] = normal;
-  const [first] = points;
-  const offset = nx * first![0] + ny * first![1] + nz * first![2];
+  const offset = dot(normal, points[0]!);
   const edges = points.map((from, k) => {
-    const to = points[(k + 1) % points.length]!;
-    const [ex, ey, ez] = [to[0] - from[0], to[1] - from[1], to[2] - from[2]];
-    const inward = [ny * ez - nz * ey, nz * ex - nx * ez, nx * ey - ny * ex] as const;
-    return [...inward, inward[0] * from[0] + inward[1] * from[1] + inward[2] * from[2]] as const;
+    const inward = cross(normal, minus(points[(k + 1) % points.length]!, from));
+    return [...inward, dot(inward, from)] as const;
   });
   return (ax, ay, az, bx, by, bz) => {
     const before = nx * ax + ny * ay + nz * az - offset;

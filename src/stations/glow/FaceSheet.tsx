@@ -13,7 +13,8 @@ import { ChoiceField } from '@/ui/fields/ChoiceField';
 import { exportName } from '../shell/actions';
 import { PHOTONS } from '../shell/useTransport';
 import { useWorkplace } from '../shell/useWorkplace';
-import { useProduction, useProductionStore } from '../store/context';
+import { useProduction } from '../store/context';
+import { FixtureChoice } from '../verdict/FixtureChoice';
 import { LightPad } from './LightPad';
 import { paint, savePng, type View } from './paint';
 import { FULL_RAYS, useLitHead, type Picture } from './useLitHead';
@@ -34,7 +35,6 @@ const LEVELS = [
 
 /** A head in this light, at the shot's distance and exposure, beside the fixture's. */
 export default function FaceSheet({ build, readouts }: { build: Build; readouts: Readouts }) {
-  const store = useProductionStore();
   const document = useProduction((state) => state.document);
   const { transport } = useWorkplace();
   const shot = document.shots.find(({ id }) => id === build.shotId)!;
@@ -74,11 +74,6 @@ export default function FaceSheet({ build, readouts }: { build: Build; readouts:
     settings,
     settled,
   );
-  const chooseFixture = (id: string) =>
-    store.getState().change(`fixture of ${build.name}`, (draft) => {
-      const target = draft.builds.find((each) => each.id === build.id);
-      if (target) target.fixtureId = id as Build['fixtureId'];
-    });
   return (
     <div className="grid grid-cols-[minmax(0,1fr)_176px] gap-3 max-md:grid-cols-1">
       <Head
@@ -113,15 +108,7 @@ export default function FaceSheet({ build, readouts }: { build: Build; readouts:
         </button>
         <ChoiceField label="Shown" value={view} options={VIEWS} onCommit={setView} />
         {fixture && view !== 'build' && (
-          <ChoiceField
-            label="Fixture"
-            value={fixture.id as string}
-            options={document.fixtures.map(({ id, name }) => ({
-              value: id as string,
-              label: name,
-            }))}
-            onCommit={chooseFixture}
-          />
+          <FixtureChoice build={build} fixture={fixture} label="Fixture" />
         )}
         <ChoiceField label="Exposure" value={level} options={LEVELS} onCommit={setLevel} />
         <ChoiceField

@@ -6,10 +6,10 @@ import { useState } from 'react';
 import { freeName } from '@/core/document/commands';
 import { fixtureIdSchema } from '@/core/ids';
 import type { Fixture } from '@/core/verdict/fixture';
-import { ChoiceField } from '@/ui/fields/ChoiceField';
 import { NoBuild } from '../build/NoBuild';
 import { useWorkplace } from '../shell/useWorkplace';
 import { useProduction, useProductionStore } from '../store/context';
+import { FixtureChoice } from './FixtureChoice';
 import { VerdictTable } from './VerdictTable';
 
 const FixtureDialog = lazyPanel(() => import('./FixtureDialog'));
@@ -47,11 +47,6 @@ export function VerdictStation() {
     });
     setEditing(added.id);
   };
-  const choose = (id: string) =>
-    store.getState().change(`fixture of ${build.name}`, (draft) => {
-      const target = draft.builds.find((each) => each.id === build.id);
-      if (target) target.fixtureId = id as Fixture['id'];
-    });
   return (
     <div className="flex min-h-full flex-col gap-3 bg-sheet p-4">
       <div className="grid grid-cols-[minmax(0,1fr)_280px] items-start gap-6 max-md:grid-cols-1">
@@ -59,15 +54,7 @@ export function VerdictStation() {
           {comparison.sentence}
         </p>
         <div className="grid gap-2">
-          <ChoiceField
-            label="Compared with"
-            value={fixture.id as string}
-            options={document.fixtures.map(({ id, name }) => ({
-              value: id as string,
-              label: name,
-            }))}
-            onCommit={choose}
-          />
+          <FixtureChoice build={build} fixture={fixture} label="Compared with" />
           <p className="flex gap-2 text-sm">
             <button type="button" className="press" onClick={() => setEditing(fixture.id)}>
               Its data sheet

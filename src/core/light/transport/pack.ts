@@ -1,5 +1,6 @@
 import { prepareSpread, type Spread } from '../../units/spread';
 import type { Emitter, Vector } from '../emitter';
+import { areaVector, cross, dot, minus, scaled, unit } from '../vector';
 import {
   FULL_SPREAD_DEG,
   type Arrangement,
@@ -136,7 +137,7 @@ function packPolygon(
   points: readonly Vector[],
   edges: number[],
 ): void {
-  const normal = unit(polygonNormal(points));
+  const normal = unit(areaVector(points));
   data.set(normal, at + 6);
   data[at + 9] = dot(normal, points[0]!);
   data[at + 10] = edges.length;
@@ -146,14 +147,6 @@ function packPolygon(
     const inward = unit(cross(normal, along));
     edges.push(...inward, dot(inward, from));
   });
-}
-
-/** Newell's normal: twice the polygon's area vector, whatever its corners. */
-function polygonNormal(points: readonly Vector[]): Vector {
-  return points.reduce<Vector>(
-    (sum, from, k) => plus(sum, cross(from, points[(k + 1) % points.length]!)),
-    [0, 0, 0],
-  );
 }
 
 /** Plane exits map by two axes, cones by angle and height; a disc lies in its bounding square. */
@@ -213,14 +206,3 @@ function sizeOf(surfaces: readonly CavitySurface[]): number {
   });
   return Math.max(1e-3, ...reach);
 }
-
-const dot = (a: Vector, b: Vector): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
-const plus = (a: Vector, b: Vector): Vector => [a[0] + b[0], a[1] + b[1], a[2] + b[2]];
-const minus = (a: Vector, b: Vector): Vector => [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
-const scaled = (a: Vector, by: number): Vector => [a[0] * by, a[1] * by, a[2] * by];
-const unit = (a: Vector): Vector => scaled(a, 1 / Math.hypot(...a));
-const cross = (a: Vector, b: Vector): Vector => [
-  a[1] * b[2] - a[2] * b[1],
-  a[2] * b[0] - a[0] * b[2],
-  a[0] * b[1] - a[1] * b[0],
-];
