@@ -51,7 +51,14 @@ const PICTURES: Picture[] = [
     route: '/p/night-ferry/build?build=lens-ring',
     before: press(/Marks and pieces/),
   },
-  { name: 'glow', route: '/p/night-ferry/glow?build=clerk-pan', before: drawnClean },
+  {
+    name: 'glow',
+    route: '/p/night-ferry/glow?build=clerk-pan',
+    before: async (page) => {
+      await drawnClean(page);
+      await page.locator('[data-variant]').first().waitFor();
+    },
+  },
   {
     name: 'mouth',
     route: '/p/night-ferry/glow?build=clerk-pan',

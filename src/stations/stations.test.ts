@@ -1,3 +1,7 @@
+import type { Transported } from '@/core/light/transport/result';
+import { stopsCss, stopsRgb } from './glow/stopsColour';
+import { KnownRooms } from './shell/useTransport';
+import { turned } from './shell/turned';
 import { nightFerry } from '@/demo/nightFerry';
 import { validateProduction } from '@/core/document/read';
 import { evaluate } from '@/core/evaluate/evaluate';
@@ -148,4 +152,55 @@ test('pointing and tray groups are session state', () => {
   expect(pointed.getState()).toMatchObject({ ref: 'cord', trayGroup: 'Cord' });
   pointed.getState().point(null);
   expect(pointed.getState().ref).toBeNull();
+});
+
+describe('rooms known to the page', () => {
+  const found = (photons: number) => ({ photons }) as Transported;
+  test('a coarser result never takes the place of a finer one', () => {
+    const known = new KnownRooms();
+    known.keep('a', found(1000));
+    known.keep('a', found(5000));
+    known.keep('a', found(2000));
+    expect(known.get('a')?.photons).toBe(5000);
+    expect(known.get('b')).toBeNull();
+  });
+  test('the oldest go when there are many', () => {
+    const known = new KnownRooms();
+    for (let k = 0; k < 250; k++) known.keep(`room ${k}`, found(1));
+    expect(known.get('room 0')).toBeNull();
+    expect(known.get('room 49')).toBeNull();
+    expect(known.get('room 50')).not.toBeNull();
+  });
+});
+
+describe('knobs carried over to what is on screen', () => {
+  test('lux by ratio, stops by difference, nothing as it is', () => {
+    const knob = { before: 400, after: 440 };
+    expect(turned({ value: 800, dimension: 'illuminance' }, knob)).toBeCloseTo(880, 9);
+    expect(turned({ value: 1.5, dimension: 'stops' }, { before: 1, after: 1.25 })).toBe(1.75);
+    expect(turned({ value: null, dimension: 'illuminance' }, knob)).toBe(440);
+    expect(turned({ value: 2, dimension: 'count' }, { before: 0, after: 3 })).toBe(5);
+  });
+});
+
+describe('false colour', () => {
+  const light = (stops: number) => stopsRgb(stops).reduce((sum, channel) => sum + channel, 0);
+  test('blue under, amber over, brightest at the level; ends are held', () => {
+    const [under, over] = [stopsRgb(-1), stopsRgb(1)];
+    expect(under[2]).toBeGreaterThan(under[0]);
+    expect(over[0]).toBeGreaterThan(over[2]);
+    expect(light(0)).toBeGreaterThan(light(-1));
+    expect(light(0)).toBeGreaterThan(light(1));
+    expect(stopsRgb(9)).toEqual(stopsRgb(3));
+    expect(stopsRgb(-9)).toEqual(stopsRgb(-3));
+    expect(stopsRgb(NaN)).toEqual(stopsRgb(-3));
+  });
+  test('marks lie between their neighbours', () => {
+    for (let stops = -3; stops < 3; stops += 0.1)
+      for (const channel of stopsRgb(stops)) {
+        expect(channel).toBeGreaterThanOrEqual(0);
+        expect(channel).toBeLessThanOrEqual(255);
+      }
+    expect(stopsCss(0)).toMatch(/^rgb\(\d+ \d+ \d+\)$/);
+  });
 });

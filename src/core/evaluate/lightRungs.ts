@@ -32,7 +32,9 @@ export function lightRung(light: LightResult, resolved: ResolvedBuild, shot: Sho
       given('d', 'distance from the light’s front', shot.distanceM, 'length'),
       ...inputsOf(resolved),
     ],
-    source: 'Photometric law of distance; boards and mouths as even Lambertian surfaces',
+    source: light.transported
+      ? 'Photometric law of distance; the mouth by photon transport in its own geometry'
+      : 'Photometric law of distance; boards and mouths as even Lambertian surfaces',
     leavesOut: `Lamps shading one another, the room’s walls, dust and voltage. ${light.extraction !== null && !light.transported && !resolved.mouth?.bounce ? 'An instant estimate may be off by a factor of two until the simulation follows.' : 'Expect ± 20 %.'} A lux meter settles it.`,
   };
   if (totalLx <= 0) return unknownReadout(id, label, dimension, NO_LIGHT, working);

@@ -52,7 +52,7 @@ export function GlowFigures({ glow, build }: { glow: Glow; build: Build }) {
         ))}
       </ul>
       <p className="flex flex-wrap items-center gap-2 border-b border-line px-3 py-2 text-[13px]">
-        <span className="text-ink-soft">Take it away as</span>
+        <span className="text-ink-soft">Files</span>
         {FILES.map(([file, name]) => (
           <a
             key={file}

@@ -9,6 +9,7 @@ import { Dialog } from '@/ui/Dialog';
 import { SeverityMark } from '@/ui/Severity';
 import { useProduction } from '../store/context';
 import { shown, shownReadout } from './showReadout';
+import { turned } from './turned';
 import { useEngine } from './useEngine';
 import { useWorkplace } from './useWorkplace';
 
@@ -84,7 +85,7 @@ export default function WorkingDialog({
           <li key={knob.label}>
             {knob.label}, a tenth more:{' '}
             <span className="figure">
-              {showText(shownReadout({ ...readout, value: knob.after }, writing))}
+              {showText(shownReadout({ ...readout, value: turned(readout, knob) }, writing))}
             </span>
           </li>
         ))}
