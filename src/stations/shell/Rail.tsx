@@ -66,9 +66,9 @@ export function Rail({ onFindings }: { onFindings: () => void }) {
       >
         <Jar filled={readouts?.filled ?? 0} cctK={readouts?.cctK ?? null} cracked={stops > 0} />
       </Link>
-      <ol className="flex flex-col max-md:flex-1 max-md:flex-row">
+      <ol className="flex min-w-0 flex-col max-md:flex-1 max-md:flex-row max-md:overflow-x-auto">
         {STATIONS.map(({ id, name, key, question }) => (
-          <li key={id} className="max-md:flex-1">
+          <li key={id} className="max-md:flex-1 max-md:shrink-0">
             <button
               type="button"
               onClick={() => goTo(id)}
@@ -90,7 +90,7 @@ export function Rail({ onFindings }: { onFindings: () => void }) {
         type="button"
         onClick={onFindings}
         aria-haspopup="dialog"
-        className={`border-t border-line px-3 py-3 text-left text-[13px] hover:bg-brass-wash max-md:border-t-0 max-md:py-2 ${stops ? 'bg-stop-wash' : ''}`}
+        className={`shrink-0 border-t border-line px-3 py-3 text-left text-[13px] hover:bg-brass-wash max-md:border-t-0 max-md:py-2 ${stops ? 'bg-stop-wash' : ''}`}
       >
         <span className="block font-semibold">Findings</span>
         {stops > 0 && <SeverityMark severity="stop" />}
