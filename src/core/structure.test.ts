@@ -7,7 +7,7 @@ import { starterParameters } from './evaluate/starter';
 import { FORMS, readParameters } from './forms';
 
 /** Packages the core may use; everything else would tie it to a place it runs in. */
-const ALLOWED = new Set(['zod/mini', 'zod/v4/locales/en.js', 'immer']);
+const ALLOWED = new Set(['zod/mini', 'zod/v4/locales/en.js', 'immer', 'colorjs.io/fn']);
 
 const sources = (folder: string): string[] =>
   readdirSync(folder, { withFileTypes: true }).flatMap((entry) => {

@@ -27,6 +27,7 @@ const build = (
   fixtureId,
   circuitId: 'hall-b',
   copies: 1,
+  signOffs: [],
   note: '',
   accessories: [],
   ...what,

@@ -14,6 +14,7 @@ const typical = {
   warmUpS: 0,
   onHandCount: 0,
   onHandCounts: false,
+  spectrum: null,
   origins: { wattsW: 'typical', luminousFluxLm: 'typical', cctK: 'typical', criRa: 'typical' },
 } as const satisfies Partial<BulbInput>;
 

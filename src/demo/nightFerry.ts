@@ -100,6 +100,7 @@ const NIGHT_FERRY = {
       parameters: CLERK_RING,
       accessories: [],
       copies: 1,
+      signOffs: [],
       note: '',
     },
     {
@@ -112,6 +113,7 @@ const NIGHT_FERRY = {
       parameters: WARM_RING,
       accessories: [],
       copies: 1,
+      signOffs: [],
       note: 'On the generator: the hall has no 120 V.',
     },
     {
@@ -124,6 +126,7 @@ const NIGHT_FERRY = {
       parameters: STAMP_RING,
       accessories: [],
       copies: 1,
+      signOffs: [],
       note: 'Bulbs still to choose.',
     },
     ...MORE_BUILDS,

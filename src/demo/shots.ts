@@ -14,10 +14,15 @@ const camera = {
   evennessStops: 0.5,
 } as const;
 
+const noRoomLights: ShotInput['roomLights'] = [];
+
 /** The seven shots of *Night Ferry*. */
 export const SHOTS: ShotInput[] = [
   {
     ...camera,
+    roomLights: [
+      { id: 'hall-tubes', name: 'Old tubes in the hall', emission: 'fluorescent', cctK: 3500, illuminanceLx: 18 },
+    ],
     id: 'clerk',
     name: 'Ticket clerk',
     note: 'Behind the window, soft key from just beside the lens.',
@@ -30,6 +35,7 @@ export const SHOTS: ShotInput[] = [
   },
   {
     ...camera,
+    roomLights: noRoomLights,
     id: 'sky',
     name: 'Painted night sky',
     note: 'The flat behind the jetty, washed from both sides.',
@@ -44,6 +50,7 @@ export const SHOTS: ShotInput[] = [
   },
   {
     ...camera,
+    roomLights: noRoomLights,
     id: 'stamps',
     name: 'Timetable and stamps',
     note: 'Overhead inserts on the counter.',
@@ -57,6 +64,7 @@ export const SHOTS: ShotInput[] = [
   },
   {
     ...camera,
+    roomLights: noRoomLights,
     id: 'corridor',
     name: 'Deckhand in the corridor',
     note: 'Edge light along five metres of wall.',
@@ -72,6 +80,7 @@ export const SHOTS: ShotInput[] = [
   },
   {
     ...camera,
+    roomLights: noRoomLights,
     id: 'machine',
     name: 'Drinks machine',
     note: 'It glows at the back of the hall.',
@@ -87,6 +96,7 @@ export const SHOTS: ShotInput[] = [
   },
   {
     ...camera,
+    roomLights: noRoomLights,
     id: 'crossing',
     name: 'The crossing',
     note: 'Soft moonlight over the deck mock-up, 5 × 2.5 m.',
@@ -102,6 +112,10 @@ export const SHOTS: ShotInput[] = [
   },
   {
     ...camera,
+    roomLights: [
+      { id: 'chart-lamp', name: 'Chart lamp, 60 W', emission: 'filament', cctK: 2800, illuminanceLx: 45 },
+      { id: 'porthole', name: 'Dusk through the porthole', emission: 'daylight', cctK: 9000, illuminanceLx: 6 },
+    ],
     id: 'cabin',
     name: 'Cabin at dusk',
     note: 'Window light and a table lamp; a warm top light joins them.',

@@ -10,6 +10,7 @@ const typical = {
   packCount: 1,
   onHand: 0,
   onHandCounts: false,
+  spectrum: null,
   origins: { wattsW: 'typical', luminousFluxLm: 'typical', cctK: 'typical', criRa: 'typical' },
 } as const;
 const mains = { ...typical, supplyV: 230, powerFactor: null } as const;
@@ -21,6 +22,8 @@ const tape = {
   reelLengthM: 5,
   tapeWidthM: 0.01,
   massKgPerM: 0.02,
+  load: 'string',
+  loopOhmPerM: null,
 } as const;
 
 /** Tapes, tubes, work lights and panels of *Night Ferry*: plain descriptions, typical figures, euro. */

@@ -6,6 +6,8 @@ import { backdropOf, type BackdropAnswer } from '@/core/evaluate/glow/backdrop';
 import { layerLadder, variants } from '@/core/evaluate/glow/compare';
 import type { GlowId } from '@/core/evaluate/glow';
 import type { RungId } from '@/core/evaluate/readout';
+import { colourSheet, unitColour } from '@/core/evaluate/colourSheet';
+import { fittingRank } from '@/core/evaluate/fitting';
 import { sensitivities } from '@/core/evaluate/sensitivity';
 import type { Transported } from '@/core/light/transport/result';
 import type { Run } from '@/core/light/transport/run';
@@ -43,6 +45,10 @@ const engine = {
     buildId: string,
     transported: Transported | null,
   ): BackdropAnswer | null => backdropOf(document, buildId, transported),
+  /** A build's colour at its subject, alone and with the room's own light. */
+  colour: (document: Production, buildId: string) => colourSheet(document, buildId),
+  unitColour: (document: Production, id: string) => unitColour(document, id),
+  fitting: (document: Production, buildId: string) => fittingRank(document, buildId),
   layers: (document: Production, buildId: string, run: Run) => layerLadder(document, buildId, run),
   variants: (document: Production, buildId: string, run: Run) => variants(document, buildId, run),
 };

@@ -58,5 +58,6 @@ export function blankShot(id: string, name: string): Shot {
     softnessDeg: 30,
     evennessStops: 0.5,
     budgetMinor: null,
+    roomLights: [],
   };
 }

@@ -5,7 +5,7 @@ import { DOCUMENT_VERSION } from './production';
 export type Migration = (document: Record<string, unknown>) => Record<string, unknown>;
 
 /** Numbered and gapless: one entry for each version before the newest. */
-export const MIGRATIONS: readonly Migration[] = [toVersion2, toVersion3];
+export const MIGRATIONS: readonly Migration[] = [toVersion2, toVersion3, toVersion4];
 
 type Json = Record<string, unknown>;
 /** Lifts the objects of a list; anything else is left for the schema to refuse. */
@@ -52,6 +52,35 @@ function toVersion3(document: Json): Json {
       accessories: lifted(build.accessories, (accessory) =>
         accessory.kind === 'barn-doors' ? given(accessory, doors) : accessory,
       ),
+    })),
+  };
+}
+
+/** Version 4: spectra, tape's copper and leads, light that is there anyway, sign-offs. */
+function toVersion4(document: Json): Json {
+  const shelf = (document.shelf ?? {}) as Json;
+  const leads = { leadLengthM: 1, leadMm2: 0.75, connector: 'soldered' };
+  const parameters = (build: Json) => (build.parameters ?? {}) as Json;
+  return {
+    ...document,
+    version: 4,
+    shots: lifted(document.shots, (shot) => ({ roomLights: [], ...shot })),
+    shelf: {
+      ...shelf,
+      bulbs: lifted(shelf.bulbs, (bulb) => ({ spectrum: null, ...bulb })),
+      units: lifted(shelf.units, (unit) => ({
+        spectrum: null,
+        ...(unit.category === 'strip' ? { load: 'string', loopOhmPerM: null } : {}),
+        ...unit,
+      })),
+    },
+    builds: lifted(document.builds, (build) => ({
+      signOffs: [],
+      ...build,
+      // Every form with tape names its supply.
+      ...('supplyPartId' in parameters(build) && 'feed' in parameters(build)
+        ? { parameters: { ...leads, ...parameters(build) } }
+        : {}),
     })),
   };
 }

@@ -16,7 +16,19 @@ import { circuitSchema } from './circuit';
 import { shotSchema } from './shot';
 
 export const DOCUMENT_FORMAT = 'lantern-jar-production';
-export const DOCUMENT_VERSION = 3;
+export const DOCUMENT_VERSION = 4;
+
+/** Who looked a build over before its first power-up, and what they looked at. */
+export const signOffSchema = z.object({
+  name: text(1, 80),
+  /** yyyy-mm-dd */
+  date: z.string().check(z.regex(/^\d{4}-\d{2}-\d{2}$/)),
+  /** titles of the checks they ticked */
+  checked: list(text(1, 200), 0, 40),
+  /** mark of the design they saw; another design wants another look */
+  design: text(1, 40),
+});
+export type SignOff = z.infer<typeof signOffSchema>;
 
 /**
  * One design. Its parameters belong to its form; a form this version does not know is kept
@@ -33,11 +45,12 @@ export const buildSchema = z.object({
   parameters: z.record(z.string(), z.json()),
   accessories: list(accessorySchema, 0, 12),
   copies: wholeRange(1, 100),
+  signOffs: list(signOffSchema, 0, 50),
   note: note(4000),
 });
 export type Build = z.infer<typeof buildSchema>;
 
-/** The user's document, version 2. Everything is SI; money is in minor units of `currency`. */
+/** The user's document. Everything is SI; money is in minor units of `currency`. */
 export const productionSchema = z.object({
   format: z.literal(DOCUMENT_FORMAT),
   version: z.literal(DOCUMENT_VERSION),

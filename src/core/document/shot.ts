@@ -1,5 +1,6 @@
 import * as z from 'zod/mini';
-import { note, range, text, wholeRange } from '../schema';
+import { EMISSIONS } from '../colour/emission';
+import { list, note, range, text, wholeRange } from '../schema';
 import { shotIdSchema } from '../ids';
 
 export const USES = ['face', 'wash', 'insert', 'edge', 'dressing', 'overhead'] as const;
@@ -24,6 +25,17 @@ export const CRI_GATE: Record<Use, number> = {
   dressing: 80,
 };
 
+/** Light that is there anyway, and falls on the subject too: a table lamp, a window, the ceiling. */
+export const roomLightSchema = z.object({
+  id: text(1, 40),
+  name: text(1, 80),
+  emission: z.enum(EMISSIONS),
+  cctK: wholeRange(1500, 20_000),
+  /** at the subject, metered or guessed */
+  illuminanceLx: range(0, 200_000),
+});
+export type RoomLight = z.infer<typeof roomLightSchema>;
+
 /** What is lit, from where, how bright, how soft, what colour. */
 export const shotSchema = z.object({
   id: shotIdSchema,
@@ -47,5 +59,6 @@ export const shotSchema = z.object({
   /** allowed unevenness, ± stops over the coverage */
   evennessStops: range(0.05, 5),
   budgetMinor: z.nullable(wholeRange(0, 100_000_000)),
+  roomLights: list(roomLightSchema, 0, 20),
 });
 export type Shot = z.infer<typeof shotSchema>;

@@ -83,7 +83,8 @@ export type LoadCache = WeakMap<
   { shelf: object; shots: object; circuits: object; amps: number }
 >;
 
-function neighbourA(
+/** Current one build draws on its circuit, every copy fully up. */
+export function loadA(
   document: Production,
   other: Build,
   voltageV: number,
@@ -104,7 +105,7 @@ export function otherLoadA({ document, build, circuit }: Scene, known?: LoadCach
     (other) => other.circuitId === circuit.id && other.id !== build.id,
   );
   return neighbours.reduce(
-    (sum, other) => sum + neighbourA(document, other, circuit.voltageV, known),
+    (sum, other) => sum + loadA(document, other, circuit.voltageV, known),
     circuit.otherLoadW / circuit.voltageV,
   );
 }

@@ -14,11 +14,15 @@ import { dimmerFindings } from '../power/dimmerFindings';
 import { heatFindings } from '../power/heat';
 import { loadFindings } from '../power/loadFindings';
 import { planPower, type PowerPlan } from '../power/plan';
+import { tapeFindings } from '../power/tapeFindings';
+import { planTape } from '../power/tapePlan';
+import { wireOf, type Wire } from '../power/wire';
 import { accept, refuse, type Result } from '../result';
 import { cutFindings } from '../shop/cutFindings';
 import { planCuts, type CutPlan } from '../shop/cutPlan';
 import { planPurchase, type Purchase } from '../shop/purchase';
 import { compare, type Comparison, type Contender } from '../verdict/compare';
+import { flickerRiskFindings } from '../flicker/risk';
 import { colourFindings, colourRung, flickerFindings, flickerRung } from './colourRungs';
 import {
   findBuild,
@@ -30,6 +34,7 @@ import {
   type Scene,
 } from './context';
 import { costRung, heatRung, powerRung } from './costRungs';
+import { alternatives, type Alternative } from './alternatives';
 import { evaluateLight, type LightResult } from './light';
 import { lightFindings } from './lightFindings';
 import { evennessRung, lightRung, softnessRung, stopsRung } from './lightRungs';
@@ -51,10 +56,14 @@ export interface Readouts {
   glow: Glow | null;
   /** the closed room behind the build's mouth, for the transport engine; null when there is none */
   room: Room | null;
+  /** what the Wire station says; null when the form could not be resolved */
+  wire: Wire | null;
   /** share of the lamps' light that gets out: told at once, and simulated; null for an open array */
   extraction: { estimate: number; simulated: number | null } | null;
   evenness: Evenness | null;
   fallOff: FallOffPoint[];
+  /** ways to less light without a dimmer, when there is too much */
+  alternatives: Alternative[];
   comparisons: Comparison[];
   massKg: number;
   folded: ResolvedBuild['folded'];
@@ -137,9 +146,11 @@ function unresolved({ build }: Scene): Readouts {
     },
     glow: null,
     room: null,
+    wire: null,
     extraction: null,
     evenness: null,
     fallOff: [],
+    alternatives: [],
     comparisons: [],
     massKg: 0,
     folded: { widthM: 0, heightM: 0, depthM: 0 },
@@ -170,6 +181,7 @@ function readoutsOf(
     context.part,
     build.copies,
   );
+  const tape = planTape(resolved.tape);
   const cuts = planCuts(resolved.pieces, build.copies, context.part, QUICK_PLAN);
   const purchase = planPurchase(resolved.needs, build.copies, cuts, shelf);
   const flicker = flickerRung(light, resolved, shot, circuit);
@@ -178,14 +190,18 @@ function readoutsOf(
     cutFindings(cuts),
     loadFindings(plan, resolved, document.shelf.parts),
     dimmerFindings(plan, resolved),
+    tapeFindings(tape, resolved.tape),
     heatFindings(resolved),
     lightFindings(light, resolved, shot),
     colourFindings(resolved, shot),
     flickerFindings(flicker, resolved),
+    flickerRiskFindings(resolved, circuit),
     resolved.groups.flatMap((group) => group.labelFindings),
   );
   const contender = contenderOf(form.name, scene, resolved, light, plan, purchase);
   const farthest = Math.max(3, shot.distanceM * 2.5);
+  const fallOff =
+    light.totalLx > 0 ? fallOffCurve(light.field, resolved.frontM, 0.3, farthest) : [];
   return {
     buildId: build.id,
     formId: form.id,
@@ -208,9 +224,11 @@ function readoutsOf(
     purchase,
     glow: options.glow ? glowOf(light, resolved, shot, circuit) : null,
     room,
+    wire: wireOf(plan, tape, resolved),
     extraction: extractionOf(resolved, light),
     evenness: light.totalLx > 0 ? light.evenness : null,
-    fallOff: light.totalLx > 0 ? fallOffCurve(light.field, resolved.frontM, 0.3, farthest) : [],
+    fallOff,
+    alternatives: alternatives(resolved, shot, light, fallOff),
     comparisons: document.fixtures.map((fixture) => compare(contender, fixture, shot, document)),
     massKg: resolved.massKg,
     folded: resolved.folded,

@@ -41,6 +41,7 @@ export function galleryEntry(
     parameters,
     accessories: [],
     copies: 1,
+    signOffs: [],
     note: '',
   } as unknown as Build;
   const found = evaluate({ ...document, builds: [build] }, build.id, { gridCells: 4 });

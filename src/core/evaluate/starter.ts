@@ -64,6 +64,7 @@ export function starterParameters(
         parameters,
         accessories: [],
         copies: 1,
+        signOffs: [],
         note: '',
       } as unknown as Build,
     ],

@@ -76,6 +76,9 @@ export interface IesFile {
   openingM: readonly [number, number, number];
 }
 
+/** Angles on a plane, and planes, that a file may have; none in the trade has more. */
+const MOST_ANGLES = 2000;
+
 /** Reads LM-63 text strictly: type C, TILT=NONE, ascending angles, every figure there and none more. */
 export function readIes(text: string): Result<IesFile> {
   const lines = text.replace(/^\ufeff/, '').split(/\r\n|\n|\r/);
@@ -102,6 +105,11 @@ export function readIes(text: string): Result<IesFile> {
   const [lamps, lm, multiplier, nv, nh, type, units, w, l, h, ballast, , watts] =
     numbers as number[];
   if (type !== 1) return wrong(tilt + 1, `photometric type ${type} is not type C`);
+  if (!(nv! >= 2) || !(nh! >= 1) || nv! > MOST_ANGLES || nh! > MOST_ANGLES)
+    return wrong(
+      tilt + 1,
+      `${nv} by ${nh} angles cannot be; 2 to ${MOST_ANGLES} by 1 to ${MOST_ANGLES}`,
+    );
   const wanted = 13 + nv! + nh! + nv! * nh!;
   if (numbers.length !== wanted)
     return wrong(lines.length - 1, `${numbers.length} figures where ${wanted} belong`);

@@ -6,6 +6,8 @@ import type { Mouth } from '../light/mouth';
 import type { Emitter, ReflectingSurface } from '../light/emitter';
 import type { HardwareId } from '../materials/hardware';
 import type { Measure } from '../materials/part';
+import type { TapeLoad } from '../power/ladder';
+import type { Connector, LeadMm2 } from '../power/tapeFindings';
 import type { Dimension } from '../quantity';
 import type { EffectiveUnit } from '../units/effective';
 import type { Shape } from './drawing';
@@ -43,6 +45,30 @@ export interface Wiring {
   plug: Slot;
   dimmer: Slot;
   loads: Load[];
+}
+
+/** LED tape behind its supply, and how it is fed. */
+export interface TapeRun {
+  voltageV: number;
+  /** with every diode lit that can be */
+  wattsPerM: number;
+  load: TapeLoad;
+  /** of the copper out and back; null for what is typical of its width */
+  loopOhmPerM: number | null;
+  widthM: number;
+  /** diodes of several colours, which fade unevenly */
+  colour: boolean;
+  rowsM: readonly number[];
+  /** at one end, at both, at the start of every row, or evenly at as many places as it needs */
+  feed: 'one' | 'both' | 'rows' | 'spaced';
+  supplies: number;
+  leadLengthM: number;
+  leadMm2: LeadMm2;
+  connector: Connector;
+  /** parameters that change them */
+  feedField: string;
+  leadField: string;
+  connectorField: string;
 }
 
 interface PieceBase {
@@ -151,6 +177,8 @@ export interface ResolvedBuild {
   /** where findings about the lamps point */
   lampsAt: { drawing: string; field: string };
   wiring: Wiring;
+  /** null where nothing runs on low voltage */
+  tape: TapeRun | null;
   pieces: Piece[];
   needs: Need[];
   steps: Step[];

@@ -1,4 +1,4 @@
-import { backwardShare, prepareSpread } from '../units/spread';
+import { backwardShare, prepareSpread, spreadKey } from '../units/spread';
 import type { AnnulusSurface, Emitter } from './emitter';
 
 const AZIMUTHS = 48;
@@ -69,8 +69,7 @@ export function annulusReturn(emitters: readonly Emitter[], surface: AnnulusSurf
   const arriving = emitters.reduce((sum, emitter) => {
     // Rings repeat the same height and radius: one integral serves all of them.
     const away = Math.hypot(emitter.positionM[0], emitter.positionM[1]);
-    const beam = emitter.spread.class === 'reflector' ? emitter.spread.beamAngleDeg : 0;
-    const key = `${away.toFixed(6)} ${emitter.positionM[2]} ${emitter.spread.class} ${beam}`;
+    const key = `${away.toFixed(6)} ${emitter.positionM[2]} ${spreadKey(emitter.spread)}`;
     const share = seen.get(key) ?? shareOnAnnulus(emitter, surface);
     seen.set(key, share);
     return sum + share * emitter.luminousFluxLm;

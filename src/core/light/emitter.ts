@@ -3,7 +3,7 @@ import type { Passage } from './controls';
 
 export type Vector = readonly [x: number, y: number, z: number];
 
-/** A measured or simulated distribution: cd per lumen at equal steps of cos θ from 0 to 1. */
+/** A simulated distribution of a mouth's patches, to the front only: cd per lumen at equal steps of cos θ from 0 to 1. */
 export interface SpreadTable {
   class: 'table';
   cdPerLm: readonly number[];
@@ -47,7 +47,8 @@ export type ReflectingSurface = AnnulusSurface | RectangleSurface;
  * Emitters laid out for the kernel, ten numbers each:
  * x, y, z, axis x, axis y, axis z, then I(θ) = constant + linear·cos θ + sine·sin θ in cd, and an
  * exponent m. Where m > 0 the light goes to the front only and is linear·cos^m θ; where it is −1 − k it
- * goes to the front and is linear·tables[k].
+ * goes to the front and is linear·tables[k],
+ * by the cosine; with constant 1 it goes all round, and the table is by the angle.
  */
 export interface EmitterField {
   data: Float64Array;
@@ -61,7 +62,9 @@ export const STRIDE = 10;
 
 type Coefficients = readonly [constant: number, linear: number, sine: number, exponent: number];
 
-function coefficients(spread: Spread): Coefficients {
+type Formula = Exclude<Spread, { class: 'measured' }>;
+
+function coefficients(spread: Formula): Coefficients {
   const { peakPerLm: peak, exponent } = prepareSpread(spread);
   switch (spread.class) {
     case 'omni':
@@ -83,16 +86,21 @@ export function packEmitters(
   controls: readonly Passage[] = [],
 ): EmitterField {
   const data = new Float64Array(emitters.length * STRIDE);
-  const tables = new Map<SpreadTable, number>();
+  const tables: Float64Array[] = [];
+  const places = new Map<object, number>();
   emitters.forEach(({ positionM, axis, luminousFluxLm, spread }, i) => {
     const at = i * STRIDE;
     data.set(positionM, at);
     data.set(axis, at + 3);
-    if (spread.class === 'table') {
-      const table = tables.get(spread) ?? tables.size;
-      tables.set(spread, table);
+    if (spread.class === 'table' || spread.class === 'measured') {
+      const place = places.get(spread) ?? places.size;
+      if (place === places.size) {
+        places.set(spread, place);
+        tables.push(tableOf(spread));
+      }
+      data[at + 6] = spread.class === 'measured' ? 1 : 0;
       data[at + 7] = luminousFluxLm;
-      data[at + 9] = -1 - table;
+      data[at + 9] = -1 - place;
       return;
     }
     const [constant, linear, sine, exponent] = coefficients(spread);
@@ -104,14 +112,17 @@ export function packEmitters(
   return {
     data,
     count: emitters.length,
-    tables: [...tables.keys()].map(({ cdPerLm }) => Float64Array.from(cdPerLm)),
+    tables,
     controls,
   };
 }
 
-/** Value of a table at a cosine of 0…1. */
-export function tableAt(table: Float64Array, cosine: number): number {
-  const place = cosine * (table.length - 1);
+const tableOf = (spread: SpreadTable | Extract<Spread, { class: 'measured' }>): Float64Array =>
+  Float64Array.from(spread.class === 'table' ? spread.cdPerLm : prepareSpread(spread).table);
+
+/** Value of a table at a share of its length, 0…1. */
+export function tableAt(table: Float64Array, share: number): number {
+  const place = share * (table.length - 1);
   const low = Math.min(table.length - 2, Math.floor(place));
   return table[low]! + (table[low + 1]! - table[low]!) * (place - low);
 }

@@ -35,7 +35,10 @@ export function emitterLx(
   let intensity = data[o + 6]! + data[o + 7]! * cosine;
   const sine = data[o + 8]!;
   if (sine > 0) intensity += sine * Math.sqrt(Math.max(0, 1 - cosine * cosine));
-  if (exponent !== 0) {
+  if (exponent < 0 && data[o + 6]! > 0) {
+    const angle = Math.acos(Math.min(1, Math.max(-1, cosine)));
+    intensity = data[o + 7]! * readTable(tables[-1 - exponent]!, angle / Math.PI);
+  } else if (exponent !== 0) {
     if (cosine <= 0) return 0;
     intensity =
       data[o + 7]! *

@@ -1,6 +1,7 @@
 import * as z from 'zod/mini';
 import { range, text, wholeRange } from '../schema';
 import { bulbIdSchema } from '../ids';
+import { spectrumSchema } from './spectrum';
 import { spreadSchema } from './spread';
 
 export const BULB_KINDS = [
@@ -45,6 +46,8 @@ export const bulbSchema = z.object({
   base: z.enum(BASES),
   supplyV: range(5, 250),
   spread: spreadSchema,
+  /** metered; null for what is typical of its kind */
+  spectrum: z.nullable(spectrumSchema),
   dimmable: z.enum(['yes', 'no', 'unknown']),
   /** steady: driven with direct current; mains: ripples at twice the mains frequency. */
   flicker: z.enum(['steady', 'mains', 'unknown']),

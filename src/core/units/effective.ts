@@ -1,6 +1,8 @@
+import type { Emission } from '../colour/emission';
 import { sourced, type Origin, type Sourced } from '../origin';
 import type { Bulb, BulbKind, SourcedField } from './bulb';
 import { lumensOfEquivalent } from './equivalence';
+import type { MeasuredSpectrum } from './spectrum';
 
 /** What is typical where a label is silent [typ: handbook 02 and 05]. */
 interface KindDefaults {
@@ -78,6 +80,9 @@ export interface EffectiveUnit {
   flicker: Bulb['flicker'];
   /** mains voltage it is made for; null behind a supply */
   supplyV: number | null;
+  /** what makes its light, and its metered spectrum where there is one */
+  emission: Emission;
+  spectrum: MeasuredSpectrum | null;
   /** false when the label says nothing of colour rendering */
   criKnown: boolean;
 }
@@ -106,6 +111,12 @@ export function effectiveBulb(bulb: Bulb): EffectiveBulb {
     id: bulb.id,
     name: bulb.name,
     filament: isFilament(bulb.kind),
+    emission: isFilament(bulb.kind)
+      ? 'filament'
+      : bulb.kind === 'cfl'
+        ? 'fluorescent'
+        : 'phosphor-led',
+    spectrum: bulb.spectrum,
     keepAwayM: isFilament(bulb.kind) ? HOUSEHOLD_FILAMENT : null,
     hasDriver: !isFilament(bulb.kind),
     dimmable: bulb.dimmable,

@@ -1,3 +1,4 @@
+import type { Emission } from '../colour/emission';
 import { sourced, type Origin, type Sourced } from '../origin';
 import { HALOGEN_WORK_LIGHT, type EffectiveUnit } from './effective';
 import type { Unit, UnitOf } from './unit';
@@ -77,6 +78,17 @@ function labelled(
   return said === null ? sourced(typical, 'typical') : sourced(said, originOf(unit, field));
 }
 
+function emissionOf(unit: Unit): Emission {
+  if (unit.category === 'strip') return isWhite(unit) ? 'phosphor-led' : 'colour-led';
+  if (unit.category === 'tube')
+    return unit.technology === 'fluorescent'
+      ? 'fluorescent'
+      : unit.technology === 'wand'
+        ? 'colour-led'
+        : 'phosphor-led';
+  return unit.category === 'work-light' && unit.lamp === 'halogen' ? 'filament' : 'phosphor-led';
+}
+
 function shared(unit: Unit) {
   const typical = classOf(unit);
   return {
@@ -88,6 +100,8 @@ function shared(unit: Unit) {
     dimmable: unit.dimmable,
     flicker: unit.flicker,
     criKnown: unit.criRa !== null,
+    emission: emissionOf(unit),
+    spectrum: unit.spectrum,
   };
 }
 

@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { range } from '../schema';
+import { list, range } from '../schema';
 
 /** Spread classes of handbook 02; θ is measured from the unit's axis, 0 = away from the base. */
 export const spreadSchema = z.discriminatedUnion('class', [
@@ -9,6 +9,8 @@ export const spreadSchema = z.discriminatedUnion('class', [
   z.object({ class: z.literal('lambert') }),
   z.object({ class: z.literal('tube') }),
   z.object({ class: z.literal('reflector'), beamAngleDeg: range(2, 170) }),
+  // Read from a photometric file or a sweep: candela at equal steps of θ from 0 to 180°, mean of the planes.
+  z.object({ class: z.literal('measured'), cdPerKlm: list(range(0, 1e7), 19, 361) }),
 ]);
 export type Spread = z.infer<typeof spreadSchema>;
 
@@ -22,6 +24,34 @@ export interface PreparedSpread {
   peakPerLm: number;
   /** cosine exponent m; only a reflector uses it */
   exponent: number;
+  /** cd per lm at equal steps of θ, 0…180°; empty unless measured */
+  table: readonly number[];
+}
+
+/** Tells spreads apart that give other light. */
+export function spreadKey(spread: Spread): string {
+  if (spread.class === 'reflector') return `reflector ${spread.beamAngleDeg}`;
+  return spread.class === 'measured' ? `measured ${spread.cdPerKlm.join(' ')}` : spread.class;
+}
+
+/** Lumens within each zone between two steps of a table over the sphere: mean I·2π(cos θ1 − cos θ2). */
+export const zonesLm = (table: readonly number[]): number[] =>
+  table.slice(1).map((next, k) => {
+    const cosine = (step: number) => Math.cos((step * Math.PI) / (table.length - 1));
+    return Math.PI * (table[k]! + next) * (cosine(k) - cosine(k + 1));
+  });
+
+/** A measured table brought to exactly one lumen; dark ones stay dark. */
+function perLumen(cd: readonly number[]): number[] {
+  const total = zonesLm(cd).reduce((sum, zone) => sum + zone, 0);
+  return cd.map((value) => (total > 0 ? value / total : 0));
+}
+
+/** Value of a table at an angle; straight lines between its steps. */
+function tableAtAngle(table: readonly number[], thetaRad: number): number {
+  const place = (thetaRad / Math.PI) * (table.length - 1);
+  const low = Math.min(table.length - 2, Math.floor(place));
+  return table[low]! + (table[low + 1]! - table[low]!) * (place - low);
 }
 
 /** Mean of the side-emitting shape over the sphere, (0.35·2 + 0.65·π/2)/2. */
@@ -35,19 +65,23 @@ export function prepareSpread(spread: Spread): PreparedSpread {
   const sphere = 4 * Math.PI;
   switch (spread.class) {
     case 'omni':
-      return { class: 'omni', peakPerLm: 1 / sphere, exponent: 0 };
+      return { class: 'omni', peakPerLm: 1 / sphere, exponent: 0, table: [] };
     case 'forward':
-      return { class: 'forward', peakPerLm: 2 / sphere, exponent: 0 };
+      return { class: 'forward', peakPerLm: 2 / sphere, exponent: 0, table: [] };
     case 'side':
-      return { class: 'side', peakPerLm: 1 / (sphere * SIDE_MEAN), exponent: 0 };
+      return { class: 'side', peakPerLm: 1 / (sphere * SIDE_MEAN), exponent: 0, table: [] };
     case 'lambert':
-      return { class: 'lambert', peakPerLm: 1 / Math.PI, exponent: 1 };
+      return { class: 'lambert', peakPerLm: 1 / Math.PI, exponent: 1, table: [] };
     // I ∝ sin(angle to the tube's axis); Φ = π²·I0 [handbook 02].
     case 'tube':
-      return { class: 'tube', peakPerLm: 1 / Math.PI ** 2, exponent: 0 };
+      return { class: 'tube', peakPerLm: 1 / Math.PI ** 2, exponent: 0, table: [] };
+    case 'measured': {
+      const table = perLumen(spread.cdPerKlm);
+      return { class: 'measured', peakPerLm: Math.max(...table), exponent: 0, table };
+    }
     case 'reflector': {
       const exponent = exponentOfBeam(spread.beamAngleDeg);
-      return { class: 'reflector', peakPerLm: (exponent + 1) / (2 * Math.PI), exponent };
+      return { class: 'reflector', peakPerLm: (exponent + 1) / (2 * Math.PI), exponent, table: [] };
     }
   }
 }
@@ -67,6 +101,8 @@ export function intensityPerLm(spread: PreparedSpread, cosTheta: number): number
       return cosTheta > 0 ? spread.peakPerLm * cosTheta : 0;
     case 'reflector':
       return cosTheta > 0 ? spread.peakPerLm * cosTheta ** spread.exponent : 0;
+    case 'measured':
+      return tableAtAngle(spread.table, Math.acos(Math.min(1, Math.max(-1, cosTheta))));
   }
 }
 
@@ -89,5 +125,36 @@ export function backwardShare(spread: PreparedSpread, psiRad: number): number {
     case 'lambert':
     case 'reflector':
       return 0;
+    case 'measured':
+      return measuredBackward(spread.table, psiRad);
   }
+}
+
+/** The same for a table, by whole zones and a part of the last. */
+function measuredBackward(table: readonly number[], psiRad: number): number {
+  const zones = zonesLm(table).toReversed();
+  const step = Math.PI / zones.length;
+  const whole = Math.min(zones.length, Math.floor(psiRad / step + 1e-9));
+  const inside = zones.slice(0, whole).reduce((sum, zone) => sum + zone, 0);
+  const [from, to] = [Math.cos(whole * step), Math.cos((whole + 1) * step)];
+  const part = whole < zones.length ? (from - Math.cos(psiRad)) / (from - to) : 0;
+  return inside + part * (zones[whole] ?? 0);
+}
+
+/** Steps of the inverse distribution a measured emitter is drawn by. */
+export const QUANTILES = 128;
+
+/** cos θ at equal steps of the share of the flux, 0…1 from the axis on: what transport draws by. */
+export function quantilesOf(table: readonly number[]): number[] {
+  const zones = zonesLm(table);
+  const total = zones.reduce((sum, zone) => sum + zone, 0);
+  const cosine = (step: number) => Math.cos((step * Math.PI) / zones.length);
+  let zone = 0;
+  let before = 0;
+  return Array.from({ length: QUANTILES + 1 }, (_, k) => {
+    const wanted = (k / QUANTILES) * total;
+    while (zone < zones.length - 1 && before + zones[zone]! < wanted) before += zones[zone++]!;
+    const inside = zones[zone]! > 0 ? Math.min(1, (wanted - before) / zones[zone]!) : 0;
+    return cosine(zone) + (cosine(zone + 1) - cosine(zone)) * inside;
+  });
 }

@@ -1,6 +1,8 @@
 import * as z from 'zod/mini';
 import { range, text, wholeRange } from '../schema';
 import { unitIdSchema } from '../ids';
+import { TAPE_LOADS } from '../power/ladder';
+import { spectrumSchema } from './spectrum';
 import { spreadSchema } from './spread';
 
 /** Figures whose origin is worth keeping; those not named count as read from the label. */
@@ -22,6 +24,8 @@ const common = {
   /** pieces on hand; metres for tape */
   onHand: range(0, 100_000),
   onHandCounts: z.boolean(),
+  /** metered; null for what is typical of its class */
+  spectrum: z.nullable(spectrumSchema),
   origins,
 };
 
@@ -50,6 +54,10 @@ export const stripSchema = z.object({
   tapeWidthM: range(0.003, 0.05),
   coated: z.boolean(),
   colour: z.enum(STRIP_COLOURS),
+  /** how its sections take their current */
+  load: z.enum(TAPE_LOADS),
+  /** resistance of its copper out and back; null for what is typical of its width */
+  loopOhmPerM: z.nullable(range(0.001, 20)),
   massKgPerM: range(0.005, 0.5),
 });
 

@@ -29,6 +29,7 @@ const SPREADS: Record<Spread['class'], string> = {
   lambert: 'flat, cosine',
   tube: 'round a tube, along its length',
   reflector: 'reflector, by beam angle',
+  measured: 'measured, from a file',
 };
 const FLICKER: Record<Bulb['flicker'], string> = {
   steady: 'steady driver',
@@ -112,8 +113,12 @@ export default function BulbEditor({ bulb, onClose, onDuplicate, onDelete }: Bul
         <ChoiceField
           label="Spread"
           value={bulb.spread.class}
-          options={choices(SPREADS)}
-          onCommit={(kind) => change('spread', (target) => void (target.spread = spreadOf(kind)))}
+          options={choices(SPREADS).filter(
+            ({ value }) => value !== 'measured' || bulb.spread.class === 'measured',
+          )}
+          onCommit={(kind) =>
+            change('spread', (target) => void (target.spread = spreadOf(kind, target.spread)))
+          }
         />
         {bulb.spread.class === 'reflector' && (
           <QuantityField
@@ -170,8 +175,11 @@ export default function BulbEditor({ bulb, onClose, onDuplicate, onDelete }: Bul
   );
 }
 
-const spreadOf = (kind: Spread['class']): Spread =>
-  kind === 'reflector' ? { class: 'reflector', beamAngleDeg: 60 } : { class: kind };
+/** A measured spread comes from a file and stays until another is chosen. */
+function spreadOf(kind: Spread['class'], now: Spread): Spread {
+  if (kind === now.class || kind === 'measured') return now;
+  return kind === 'reflector' ? { class: 'reflector', beamAngleDeg: 60 } : { class: kind };
+}
 
 /** A figure typed here is the user's, not the label's or the class's any more. */
 function setField(

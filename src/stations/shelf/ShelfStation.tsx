@@ -49,6 +49,7 @@ const plainBulb = (id: string, name: string, supplyV: number): Bulb =>
     warmUpS: 0,
     onHandCount: 0,
     onHandCounts: false,
+    spectrum: null,
     origins: {},
   });
 

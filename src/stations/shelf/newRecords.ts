@@ -15,6 +15,7 @@ const label = {
   packCount: 1,
   onHand: 0,
   onHandCounts: false,
+  spectrum: null,
   origins: {},
 };
 
@@ -31,6 +32,8 @@ const UNIT_STARTS: Record<Unit['category'], (supplyV: number) => object> = {
     coated: false,
     colour: 'white',
     massKgPerM: 0.02,
+    load: 'string',
+    loopOhmPerM: null,
   }),
   tube: (supplyV) => ({
     wattsW: 18,

@@ -22,6 +22,7 @@ export function newBuild(
     parameters: parameters ?? form.defaults(),
     accessories: [],
     copies: 1,
+    signOffs: [],
     note: '',
   });
 }

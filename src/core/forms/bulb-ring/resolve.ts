@@ -40,6 +40,7 @@ export function resolveRing(ring: BulbRing, context: FormContext): ResolvedBuild
   return {
     ...bulbLamps(ring.groups, seats, context),
     surfaces: [boardFront(ring, layout)],
+    tape: null,
     mouth: null,
     dots: null,
     controls: skirtOf(ring),

@@ -27,6 +27,7 @@ export function resolved(
     mouth: null,
     controls: [],
     dots: null,
+    tape: null,
     enclosure: null,
     array: { spacingM: Infinity, emitterWidthM: 0.01 },
     flammables: [],

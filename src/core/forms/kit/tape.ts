@@ -1,9 +1,10 @@
 import type { Dots } from '../../light/ripple';
 import type { PartId, UnitId } from '../../ids';
-import { effectiveTape, tapeWattsPerM } from '../../units/effectiveUnit';
+import { effectiveTape, isWhite, tapeWattsPerM } from '../../units/effectiveUnit';
 import type { UnitOf } from '../../units/unit';
 import type { Fill, FormContext } from '../form';
-import type { LayoutFact, Load, Need } from '../resolved';
+import { CONNECTORS, LEADS_MM2, type Connector, type LeadMm2 } from '../../power/tapeFindings';
+import type { LayoutFact, Load, Need, TapeRun } from '../resolved';
 import { partOf, unitOf } from './choices';
 import { apparentVa, fromPart, fromUnit, hardware } from './needs';
 import { choice, fillMode, length, part, share, unit } from './parameters';
@@ -75,6 +76,9 @@ function ends(rowsM: readonly number[], wholeM: readonly number[]) {
   return { fullRows: full ? rowsM.length : Math.max(0, last), lastShare: full ? 0 : reached };
 }
 
+const LEAD_SIZES = (Object.keys(LEADS_MM2).map(Number) as LeadMm2[]).toSorted((a, b) => a - b);
+const CONNECTOR_IDS = Object.keys(CONNECTORS) as Connector[];
+
 /** Parameters every form with tape shares. */
 export const tapeParameters = (startM: number) => ({
   stripId: unit('Tape', 'Tape', 'strip'),
@@ -92,7 +96,20 @@ export const tapeParameters = (startM: number) => ({
     ['one', 'one end'],
     ['both', 'both ends'],
     ['rows', 'every row'],
+    ['spaced', 'even places, as many as it needs'],
   ]),
+  leadLengthM: length('Lead from the supply', 'Cord', { start: 1, min: 0.05, max: 60, step: 0.1 }),
+  leadMm2: choice(
+    'Lead, copper',
+    'Cord',
+    LEAD_SIZES.map((mm2) => [mm2, `${mm2} mm²`] as const),
+    { start: 0.75 },
+  ),
+  connector: choice(
+    'Leads are',
+    'Cord',
+    CONNECTOR_IDS.map((id) => [id, CONNECTORS[id].name] as const),
+  ),
 });
 
 export interface TapeChoice {
@@ -100,7 +117,10 @@ export interface TapeChoice {
   tapeLengthM: number;
   level: number;
   supplyPartId: PartId | null;
-  feed: 'one' | 'both' | 'rows';
+  feed: TapeRun['feed'];
+  leadLengthM: number;
+  leadMm2: LeadMm2;
+  connector: Connector;
 }
 
 /** Marks of a tape nobody has chosen yet [typ]: three diodes at 60 a metre. */
@@ -127,6 +147,29 @@ export function tapeUnit(tape: TapeChoice, usedM: number, context: FormContext) 
   const strip = stripOf(tape, context);
   const supply = partOf(context, tape.supplyPartId, 'supply');
   return { strip, unit: strip && effectiveTape(strip, usedM, supply?.powerFactor ?? 0.9) };
+}
+
+/** What the engines know of laid tape; null without one. */
+export function tapeRun(tape: TapeChoice, rows: TapeRows, context: FormContext): TapeRun | null {
+  const strip = stripOf(tape, context);
+  if (!strip || rows.usedM <= 0) return null;
+  return {
+    voltageV: strip.voltageV,
+    wattsPerM: tapeWattsPerM(strip),
+    load: strip.load,
+    loopOhmPerM: strip.loopOhmPerM,
+    widthM: strip.tapeWidthM,
+    colour: strip.colour === 'bi-colour' || !isWhite(strip),
+    rowsM: rows.rowsM,
+    feed: tape.feed,
+    supplies: supplyCount(tape, rows.usedM, context),
+    leadLengthM: tape.leadLengthM,
+    leadMm2: tape.leadMm2,
+    connector: tape.connector,
+    feedField: 'feed',
+    leadField: 'leadMm2',
+    connectorField: 'connector',
+  };
 }
 
 /** The supply is the one load on the mains. */

@@ -7,13 +7,11 @@ import type { FormContext } from '../form';
 import { look, mm, partOf, stop } from './choices';
 import { stripOf, SUPPLY_SHARE, supplyCount, type TapeChoice, type TapeRows } from './tape';
 
-/** Longest run from one feed of tape of the 14.4 W/m class [common practice, handbook 05]. */
-const longestRunM = (voltageV: number) => (voltageV >= 20 ? 10 : 5);
 const HOT_TAPE_W_PER_M = 10;
 /** Least bend radius of bare tape, flat-wise [typ]. */
 const BEND_RADIUS_M = 0.02;
 
-/** Traps of tape: supply, run length, coating, bends, heat, a piece shorter than one mark. */
+/** Traps of tape: supply, coating, bends, heat, a piece shorter than one mark. */
 export function tapeFindings(
   form: string,
   tape: TapeChoice,
@@ -37,21 +35,6 @@ export function tapeFindings(
         mm(strip.cutIncrementM),
       ),
     );
-  const runs = tape.feed === 'one' ? 1 : tape.feed === 'both' ? 2 : Math.max(1, rows.rowsM.length);
-  const longest = longestRunM(strip.voltageV);
-  if (rows.usedM / runs > longest)
-    found.push({
-      ...look(
-        `${form}.run`,
-        'The far end will be dim',
-        `${threeFigures(rows.usedM / runs)} m from one feed at ${strip.voltageV} V: the copper of the tape drops the voltage. Feed it from both ends or row by row.`,
-        { field: 'feed', drawing: 'tape' },
-        'Common practice for tape of 14.4 W/m',
-        `${longest} m from one feed at ${strip.voltageV} V`,
-      ),
-      remedies:
-        tape.feed === 'rows' ? [] : [{ label: 'Feed every row', parameters: { feed: 'rows' } }],
-    });
   if (curved && strip.coated)
     found.push(
       stop(

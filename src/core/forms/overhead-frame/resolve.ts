@@ -22,7 +22,7 @@ import { BLACK, boxRoom } from '../kit/rooms';
 import { rectangularSkirt, type Control } from '../../light/controls';
 import { mouthMatter } from '../../light/mouth';
 import { OPEN } from '../../light/transport/arrangement';
-import { dotsOf, tapeFacts, tapeLoads, tapeNeeds, tapeUnit } from '../kit/tape';
+import { dotsOf, tapeFacts, tapeLoads, tapeNeeds, tapeRun, tapeUnit } from '../kit/tape';
 import type { Piece, ResolvedBuild } from '../resolved';
 import { findings, pointLoadKg, sagOf } from './findings';
 import { layoutFrame, type FrameLayout } from './layout';
@@ -102,6 +102,7 @@ export function resolveFrame(frame: Overhead, context: FormContext): ResolvedBui
       dots: dotsOf(strip, frame.rowPitchM, frame.clothDropM),
       lampsAt: { drawing: 'tape', field: 'stripId' },
       wiring: { ...wiringSlots(frame), loads: tapeLoads(frame, rows.usedM, context) },
+      tape: tapeRun(frame, rows, context),
       pieces: [...poles, ...cloths(frame, context)],
       needs: [
         ...tapeNeeds(frame, rows, joints, 0.5 * rows.rowsM.length + frame.heightM, context),

@@ -26,6 +26,8 @@ export function windowUnit({ windowW, windowH, windowCdM2, windowK }: Plain): Ef
     flicker: 'steady',
     supplyV: null,
     criKnown: true,
+    emission: 'daylight',
+    spectrum: null,
   };
 }
 

@@ -19,7 +19,7 @@ import {
   step,
   wireMains,
 } from '../kit/steps';
-import { dotsOf, tapeFacts, tapeLoads, tapeNeeds, tapeUnit } from '../kit/tape';
+import { dotsOf, tapeFacts, tapeLoads, tapeNeeds, tapeRun, tapeUnit } from '../kit/tape';
 import { tapeFindings } from '../kit/tapeFindings';
 import type { ResolvedBuild } from '../resolved';
 import { WASHER_M, BOLT_RADIUS_M, COUNTERSINK_RADIUS_M, type Sandwich } from './parameters';
@@ -109,6 +109,7 @@ export function resolve(panel: Sandwich, context: FormContext): ResolvedBuild {
       dots: dotsOf(strip, panel.rowPitchM, panel.spacerM),
       lampsAt: { drawing: 'tape', field: 'stripId' },
       wiring: { ...wiringSlots(panel), loads: tapeLoads(panel, rows.usedM, context) },
+      tape: tapeRun(panel, rows, context),
       pieces: [sheet('Back sheet', panel.backPartId), sheet('Front sheet', panel.frontPartId)],
       needs: [
         ...tapeNeeds(panel, rows, joints, 0.3 + jumpers * (panel.rowPitchM + 0.04), context),

@@ -7,7 +7,7 @@ import { unitLamps } from '../kit/lamps';
 import { cordMassKg, fromPart, hardware, mainsNeeds, mainsOpen, wiringSlots } from '../kit/needs';
 import { roundRoom, wallOf } from '../kit/rooms';
 import { checkTape, cutBoard, finishSteps, joinTape, layTape, step, wireMains } from '../kit/steps';
-import { dotsOf, tapeFacts, tapeLoads, tapeNeeds, tapeUnit } from '../kit/tape';
+import { dotsOf, tapeFacts, tapeLoads, tapeNeeds, tapeRun, tapeUnit } from '../kit/tape';
 import { tapeFindings } from '../kit/tapeFindings';
 import type { ResolvedBuild } from '../resolved';
 import { layoutPan, panProblems } from './layout';
@@ -69,6 +69,7 @@ export function resolve(pan: StripPan, context: FormContext): ResolvedBuild {
       dots: pan.tapeOn === 'base' ? dotsOf(strip, pan.rowPitchM, height) : null,
       lampsAt: { drawing: 'tape', field: 'stripId' },
       wiring: { ...wiringSlots(pan), loads: tapeLoads(pan, rows.usedM, context) },
+      tape: tapeRun(pan, rows, context),
       pieces: panPieces(pan, context),
       needs: [
         ...needs,

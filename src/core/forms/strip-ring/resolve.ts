@@ -17,7 +17,7 @@ import {
   step,
   wireMains,
 } from '../kit/steps';
-import { stripOf, tapeFacts, tapeLoads, tapeNeeds, tapeUnit } from '../kit/tape';
+import { stripOf, tapeFacts, tapeLoads, tapeNeeds, tapeRun, tapeUnit } from '../kit/tape';
 import { tapeFindings } from '../kit/tapeFindings';
 import type { ResolvedBuild, SheetPiece } from '../resolved';
 import { layoutStripRing, stripRingProblems, type StripRingLayout } from './layout';
@@ -59,6 +59,7 @@ export function resolveStripRing(ring: StripRing, context: FormContext): Resolve
       ],
       lampsAt: { drawing: 'tape', field: 'stripId' },
       wiring: { ...wiringSlots(ring), loads: tapeLoads(ring, rows.usedM, context) },
+      tape: tapeRun(ring, rows, context),
       pieces: [board],
       needs: [
         ...tapeNeeds(ring, rows, joints, 0.3 + joints * 0.1, context),

@@ -5,7 +5,7 @@ import { unitLamps } from '../kit/lamps';
 import { cordMassKg, hardware, mainsNeeds, mainsOpen, wiringSlots } from '../kit/needs';
 import { clothPiece, stickPiece } from '../kit/pieces';
 import { checkTape, finishSteps, joinTape, layTape, step, sticks, wireMains } from '../kit/steps';
-import { dotsOf, tapeFacts, tapeLoads, tapeNeeds, tapeUnit } from '../kit/tape';
+import { dotsOf, tapeFacts, tapeLoads, tapeNeeds, tapeRun, tapeUnit } from '../kit/tape';
 import { tapeFindings } from '../kit/tapeFindings';
 import { linedRoom, lineOf } from './room';
 import type { ResolvedBuild } from '../resolved';
@@ -56,6 +56,7 @@ export function resolve(light: TubeLight, context: FormContext): ResolvedBuild {
       dots: dotsOf(strip, Infinity, 0.9 * light.insideDiameterM),
       lampsAt: { drawing: 'tape', field: 'stripId' },
       wiring: { ...wiringSlots(light), loads: tapeLoads(light, rows.usedM, context) },
+      tape: tapeRun(light, rows, context),
       pieces: [
         stickPiece('Tube', light.tubePartId, light.tubeLengthM, 1, [
           'Saw it square with a fine blade, deburr inside.',

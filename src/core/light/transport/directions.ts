@@ -1,14 +1,17 @@
+import { QUANTILES } from '../../units/spread';
 import { BUFFER } from './random';
 
 // Bound to this module: bundlers read an imported name off its module at every use, millions of times here.
 const NUMBERS = BUFFER;
+const STEPS = QUANTILES;
 
-const { max, pow, sqrt } = Math;
+const { floor, max, min, pow, sqrt } = Math;
 
 /**
  * Directions that are not Lambertian, seldom enough to be drawn outside the loop: out[0…2] is set from
  * random numbers of the buffer; returns how many it took.
- * @param kind class of emission, or 5 for a density of cos^m about the axis
+ * @param kind class of emission, 5 for a density of cos^m about the axis, 6 for a measured one
+ * @param exponent m, or where the emitter's quantiles begin
  */
 export function drawInto(
   out: Float64Array,
@@ -19,11 +22,19 @@ export function drawInto(
   ay: number,
   az: number,
   exponent: number,
+  quantiles: Float64Array,
 ): number {
   let i = at;
   let u, v, s;
-  if (kind === 5) {
-    const cosine = pow(buffer[i++]!, 1 / (exponent + 1));
+  if (kind >= 5) {
+    const chance = buffer[i++]!;
+    let cosine;
+    if (kind === 5) cosine = pow(chance, 1 / (exponent + 1));
+    else {
+      const step = min(STEPS - 1, floor(chance * STEPS));
+      const from = quantiles[exponent + step]!;
+      cosine = from + (quantiles[exponent + step + 1]! - from) * (chance * STEPS - step);
+    }
     const sine = sqrt(max(0, 1 - cosine * cosine));
     do {
       u = 2 * buffer[i++]! - 1;

@@ -94,6 +94,7 @@ function traceBatchInPlace(
   count: number,
 ): number {
   const { surfaces, surfaceCount, edges, emitters, emitterCount, keep, alias, epsilonM } = packed;
+  const { quantiles } = packed;
   const { absorbed, left, map, directions } = tally;
   const { state, buffer } = chance;
   const zoneEdges = ZONE_EDGES;
@@ -123,7 +124,7 @@ function traceBatchInPlace(
     let dz = 0;
     let scatter = true;
     if (emitters[from + 6]! !== LAMBERT) {
-      at += draws(out, buffer, at, emitters[from + 6]!, nx, ny, nz, emitters[from + 7]!);
+      at += draws(out, buffer, at, emitters[from + 6]!, nx, ny, nz, emitters[from + 7]!, quantiles);
       dx = out[0]!;
       dy = out[1]!;
       dz = out[2]!;
@@ -374,7 +375,7 @@ function traceBatchInPlace(
       if (exponent >= 0) {
         scatter = false;
         if (exponent > 0) {
-          at += draws(out, buffer, at, 5, dx, dy, dz, exponent);
+          at += draws(out, buffer, at, 5, dx, dy, dz, exponent, quantiles);
           dx = out[0]!;
           dy = out[1]!;
           dz = out[2]!;

@@ -1,3 +1,4 @@
+import { spreadKey } from '../../units/spread';
 import type { Arrangement } from './arrangement';
 
 /**
@@ -12,8 +13,7 @@ export function arrangementKey({ surfaces, emitters }: Arrangement): string {
     numbers.set(positionM, k * 7);
     numbers.set(axis, k * 7 + 3);
     numbers[k * 7 + 6] = luminousFluxLm / total;
-    const name =
-      spread.class === 'reflector' ? `${spread.class} ${spread.beamAngleDeg}` : spread.class;
+    const name = spreadKey(spread);
     if (name !== classes.at(-1)) classes.push(String(k), name);
   });
   const words = new Int32Array(numbers.buffer);

@@ -1,4 +1,4 @@
-import { prepareSpread, type Spread } from '../../units/spread';
+import { prepareSpread, QUANTILES, quantilesOf, type Spread } from '../../units/spread';
 import type { Emitter, Vector } from '../emitter';
 import { areaVector, cross, dot, minus, scaled, unit } from '../vector';
 import {
@@ -26,6 +26,7 @@ const CLASS: Record<Spread['class'], number> = {
   tube: 3,
   lambert: 4,
   reflector: 5,
+  measured: 6,
 };
 
 /**
@@ -37,7 +38,7 @@ const CLASS: Record<Spread['class'], number> = {
  *   disc: z 6, inner r² 7, outer r² 8; cone: from 6, to 7, r0 8, slope 9; cap: centre 6, R 7, from 8, to 9
  *   12–23 map of an exit: origin 12–14, u axis/|u|² 15–17, v axis/|v|² 18–20
  * One edge of a polygon takes four: inward normal and offset. One emitter takes eight: position, axis,
- * class and exponent.
+ * class, and the exponent or where its quantiles begin.
  */
 export interface PackedArrangement {
   surfaces: Float64Array;
@@ -45,6 +46,8 @@ export interface PackedArrangement {
   edges: Float64Array;
   emitters: Float64Array;
   emitterCount: number;
+  /** inverse distributions of measured emitters, one after another */
+  quantiles: Float64Array;
   /** alias table: chance of keeping the drawn emitter, and the one taken instead */
   keep: Float64Array;
   alias: Uint32Array;
@@ -68,12 +71,17 @@ export function packArrangement({ surfaces, emitters }: Arrangement): PackedArra
   });
   const lit = emitters.filter(({ luminousFluxLm }) => luminousFluxLm > 0);
   const packed = new Float64Array(lit.length * EMITTER_STRIDE);
+  const measured = new Map<Spread, number[]>();
   lit.forEach(({ positionM, axis, spread }, k) => {
     const at = k * EMITTER_STRIDE;
     packed.set(positionM, at);
     packed.set(axis, at + 3);
     packed[at + 6] = CLASS[spread.class];
     packed[at + 7] = prepareSpread(spread).exponent;
+    if (spread.class !== 'measured') return;
+    const known = [...measured.keys()].indexOf(spread);
+    packed[at + 7] = (known < 0 ? measured.size : known) * (QUANTILES + 1);
+    if (known < 0) measured.set(spread, quantilesOf(prepareSpread(spread).table));
   });
   return {
     surfaces: data,
@@ -81,6 +89,7 @@ export function packArrangement({ surfaces, emitters }: Arrangement): PackedArra
     edges: Float64Array.from(edges),
     emitters: packed,
     emitterCount: lit.length,
+    quantiles: Float64Array.from([...measured.values()].flat()),
     ...aliasTable(lit),
     exitCount,
     epsilonM: 1e-7 * sizeOf(surfaces),

@@ -1,0 +1,96 @@
+import { produce } from 'immer';
+import type { Build, Production } from '../document/production';
+import { FORMS } from '../forms';
+import type { Field } from '../forms/form';
+import { findBuild, resolveScene, sceneOf } from './context';
+import { evaluateLight } from './light';
+
+/** One unit of the shelf put into a build's fitting. */
+export interface Fitted {
+  id: string;
+  name: string;
+  chosen: boolean;
+  /** lumens of its lamps */
+  sentLm: number;
+  /** at the subject */
+  illuminanceLx: number;
+  /** lux at the subject for a thousand lumens sent: what the fitting makes of them */
+  lxPerKlm: number;
+  /** share of what is sent that falls on the shot's coverage */
+  share: number;
+}
+
+/** Parameters of a build that choose its lamps. */
+const lampFields = (build: Build): readonly Field[] =>
+  (FORMS.get(build.form)?.fields ?? []).filter(
+    (field) => field.kind === 'groups' || field.kind === 'unit',
+  );
+
+/** Puts one unit everywhere a build's lamps are chosen; false when it does not belong there. */
+function putIn(build: Build, document: Production, id: string): boolean {
+  const bulb = document.shelf.bulbs.some((each) => each.id === id);
+  const unit = document.shelf.units.find((each) => each.id === id);
+  let changed = false;
+  for (const field of lampFields(build)) {
+    const value = build.parameters[field.parameter];
+    if (field.kind === 'groups' && bulb && Array.isArray(value)) {
+      build.parameters[field.parameter] = value.map((group) => ({
+        ...(group as object),
+        bulbId: id,
+      }));
+      changed = true;
+    } else if (field.kind === 'unit' && unit?.category === field.category && value !== null) {
+      build.parameters[field.parameter] = id;
+      changed = true;
+    }
+  }
+  return changed;
+}
+
+function lamp(document: Production, buildId: string) {
+  const scene = sceneOf(document, findBuild(document, buildId)!);
+  const found = resolveScene(scene);
+  return (
+    found && {
+      light: evaluateLight(found.resolved, scene.shot, { gridCells: 6 }),
+      shot: scene.shot,
+    }
+  );
+}
+
+/**
+ * Every unit of the shelf that goes into a build's fitting, ranked by what of its lumens reaches the
+ * subject: equal lumens of another spread are not equal light. By the instant estimate.
+ */
+export function fittingRank(document: Production, buildId: string): Fitted[] {
+  const build = findBuild(document, buildId);
+  if (!build) return [];
+  const chosen = JSON.stringify(build.parameters);
+  const candidates = [...document.shelf.bulbs, ...document.shelf.units];
+  return candidates
+    .flatMap(({ id, name }): Fitted[] => {
+      let fits = false;
+      const changed = produce(document, (draft) => {
+        const target = findBuild(draft as Production, buildId)!;
+        // As many lamps as now, whatever each gives.
+        if (target.parameters.fillMode === 'target') target.parameters.fillMode = 'count';
+        fits = putIn(target, document, id);
+      });
+      const found = fits ? lamp(changed, buildId) : null;
+      if (!found || !(found.light.totalLx > 0)) return [];
+      const { light, shot } = found;
+      const area = shot.coverageWidthM * shot.coverageHeightM;
+      return [
+        {
+          id,
+          name,
+          chosen: chosen.includes(`"${id}"`),
+          sentLm: light.luminousFluxLm,
+          illuminanceLx: light.totalLx,
+          lxPerKlm: (light.totalLx / light.luminousFluxLm) * 1000,
+          share: Math.min(1, (light.evenness.meanLx * area) / light.luminousFluxLm),
+        },
+      ];
+    })
+    .sort((a, b) => b.lxPerKlm - a.lxPerKlm);
+}

@@ -1,0 +1,109 @@
+import { accept, refuse, type Result } from '../result';
+import { zonesLm, type Spread } from '../units/spread';
+import { readIes } from './ies';
+import { readEulumdat } from './readEulumdat';
+
+/** A unit's light as a photometric file gives it. */
+export interface MeasuredUnit {
+  name: string;
+  /** what leaves the unit, by zonal sum */
+  luminousFluxLm: number;
+  wattsW: number | null;
+  spread: Extract<Spread, { class: 'measured' }>;
+  /** what was read and what was made of it, in words */
+  notes: string[];
+}
+
+/** Files of this trade are some kilobytes; more is not one of them. */
+export const MOST_FILE_BYTES = 5_000_000;
+/** Steps the table is kept at: 2.5° from 0 to 180°. */
+const STEPS = 72;
+
+interface Planes {
+  anglesDeg: readonly number[];
+  cd: readonly (readonly number[])[];
+}
+
+/** Mean of the planes at an angle; dark where the file says nothing. */
+function meanAt({ anglesDeg, cd }: Planes, angle: number): number {
+  const last = anglesDeg.length - 1;
+  if (angle < anglesDeg[0]! - 1e-9 || angle > anglesDeg[last]! + 1e-9) return 0;
+  let high = 1;
+  while (high < last && anglesDeg[high]! < angle) high++;
+  const [from, to] = [anglesDeg[high - 1]!, anglesDeg[high]!];
+  const part = Math.min(1, Math.max(0, (angle - from) / (to - from)));
+  const mean = (k: number) => cd.reduce((sum, plane) => sum + plane[k]!, 0) / cd.length;
+  return mean(high - 1) + (mean(high) - mean(high - 1)) * part;
+}
+
+/** One plane a place round the axis: a repeated first plane at 360° is left out. */
+const openPlanes = (planesDeg: readonly number[], cd: number[][]): number[][] =>
+  planesDeg.length > 1 && planesDeg.at(-1) === 360 ? cd.slice(0, -1) : cd;
+
+/**
+ * Weights of planes that are given for a half or a quarter turn only: those on the mirror count half
+ * [std: LM-63, planes 0–90 and 0–180 are mirrored].
+ */
+function meanOverTurn(planesDeg: readonly number[], cd: number[][]): number[][] {
+  const last = planesDeg.at(-1)!;
+  if (planesDeg.length < 2 || (last !== 90 && last !== 180)) return openPlanes(planesDeg, cd);
+  return [...cd.slice(1, -1), ...cd.slice(1, -1), cd[0]!, cd.at(-1)!];
+}
+
+/**
+ * Reads LM-63 or EULUMDAT bytes as a unit's spread, its planes averaged round the axis. Refused with line
+ * and reason: what is neither, is too big, or gives no light.
+ */
+export function readUnitSpread(bytes: Uint8Array, fileName: string): Result<MeasuredUnit> {
+  if (bytes.byteLength > MOST_FILE_BYTES)
+    return refuse(
+      'too_big',
+      `${fileName} is larger than 5 MB; a photometric file is some kilobytes.`,
+      'file',
+    );
+  if (bytes.subarray(0, 4096).includes(0))
+    return refuse('binary', `${fileName} is not text: choose an .ies or .ldt file.`, 'file');
+  const text = new TextDecoder('utf-8').decode(bytes);
+  return /^\ufeff?IESNA|^TILT=/m.test(text.slice(0, 4000)) ? fromIes(text) : fromEulumdat(text);
+}
+
+function fromIes(text: string): Result<MeasuredUnit> {
+  const read = readIes(text);
+  if (!read.ok) return read;
+  const { planesDeg, anglesDeg, cd, wattsW, keywords, lampLm } = read.value;
+  const name = keywords.LUMINAIRE?.[0] ?? keywords.LUMCAT?.[0] ?? '';
+  return made(name, wattsW, lampLm, { anglesDeg, cd: meanOverTurn(planesDeg, cd) });
+}
+
+function fromEulumdat(text: string): Result<MeasuredUnit> {
+  const read = readEulumdat(text);
+  if (!read.ok) return read;
+  const { name, wattsW, lampLm, planesDeg, anglesDeg, cd } = read.value;
+  return made(name, wattsW, lampLm, { anglesDeg, cd: openPlanes(planesDeg, cd) });
+}
+
+function made(name: string, wattsW: number, lampLm: number, planes: Planes): Result<MeasuredUnit> {
+  const table = Array.from({ length: STEPS + 1 }, (_, k) =>
+    Math.max(0, meanAt(planes, (180 * k) / STEPS)),
+  );
+  const luminousFluxLm = zonesLm(table).reduce((sum, zone) => sum + zone, 0);
+  if (!(luminousFluxLm > 0))
+    return refuse('dark', 'The file gives no light in any direction.', 'file');
+  const lossWords =
+    lampLm > 0
+      ? `; ${Math.round((100 * luminousFluxLm) / lampLm)} % of the lamps’ ${Math.round(lampLm)} lm`
+      : '';
+  return accept({
+    name,
+    luminousFluxLm,
+    wattsW: wattsW > 0 ? wattsW : null,
+    spread: {
+      class: 'measured',
+      cdPerKlm: table.map((cd) => Number(((1000 * cd) / luminousFluxLm).toPrecision(6))),
+    },
+    notes: [
+      `${Math.round(luminousFluxLm)} lm by zonal sum${lossWords}`,
+      `${planes.cd.length} planes averaged round the axis, ${planes.anglesDeg.length} angles to ${planes.anglesDeg.at(-1)}°`,
+    ],
+  });
+}

@@ -1,0 +1,139 @@
+import type { Finding } from '../findings/finding';
+import type { TapeRun } from '../forms/resolved';
+import { threeFigures } from '../quantity';
+import { ohmPerM } from './copper';
+import { DIMMEST, type TapePlan } from './tapePlan';
+
+/** Current each way of joining a lead to tape or supply bears [typ: handbook 05]. */
+export const CONNECTORS = {
+  soldered: { name: 'soldered', limitA: Infinity },
+  terminal: { name: 'screw terminal', limitA: 10 },
+  barrel: { name: 'barrel plug 5.5/2.1 mm', limitA: 5 },
+  clip: { name: 'solderless clip', limitA: 3 },
+} as const;
+export type Connector = keyof typeof CONNECTORS;
+
+/** Copper of two-core leads, mm², and what each carries in free air [std: BS 7671 Table 4F3A; from memory]. */
+export const LEADS_MM2 = { 0.34: 2, 0.5: 3, 0.75: 6, 1: 10, 1.5: 16, 2.5: 25 } as const;
+export type LeadMm2 = keyof typeof LEADS_MM2;
+const LEAD_DROP = 0.03;
+/** A class 2 output gives no more current than this: 100 VA, and 8 A [std: UL 1310; from memory]. */
+const CLASS2_A = 8;
+
+const amps = (value: number) => `${threeFigures(value)} A`;
+const percent = (share: number) => `${Math.round(share * 100)} %`;
+
+/** Brightness along the tape, leads and connectors. */
+export function tapeFindings(plan: TapePlan | null, run: TapeRun | null): Finding[] {
+  if (!plan || !run) return [];
+  return [brightness(plan, run), ...lead(plan, run), ...connector(plan, run)];
+}
+
+function brightness(plan: TapePlan, run: TapeRun): Finding {
+  const far = plan.parts.find((part) => part.dimmest === plan.dimmest)!;
+  const fine = plan.dimmest >= DIMMEST;
+  const fed = far.feedsM.length === 1 ? 'one feed' : `${far.feedsM.length} feeds`;
+  const remedies = fine
+    ? []
+    : [
+        ...(run.feed === 'one'
+          ? [{ label: 'Feed both ends', parameters: { [run.feedField]: 'both' } }]
+          : []),
+        ...(run.rowsM.length > 1 && run.feed !== 'rows'
+          ? [{ label: 'Feed every row', parameters: { [run.feedField]: 'rows' } }]
+          : []),
+        ...(plan.proposedFeeds !== null && run.feed !== 'spaced'
+          ? [
+              {
+                label: `Feed it at ${plan.proposedFeeds} even places`,
+                parameters: { [run.feedField]: 'spaced' },
+              },
+            ]
+          : []),
+      ];
+  return {
+    id: 'tape.brightness',
+    severity: fine ? 'ok' : 'look',
+    title: fine ? 'Even along the tape' : 'The far diodes are dimmer',
+    message: fine
+      ? `The dimmest diode gives ${percent(plan.dimmest)} of the brightest, from ${fed} on ${threeFigures(far.lengthM)} m.`
+      : `With ${fed} on ${threeFigures(far.lengthM)} m the dimmest diode gives ${percent(plan.dimmest)} of the brightest, at ${threeFigures(plan.lowestV)} V: the tape’s own copper takes the rest.${run.colour ? ' Colours shift too: blue and green fade first.' : ''} ${plan.proposedFeeds === null ? 'Shorter or thicker leads first, then more feeds.' : `${plan.proposedFeeds} feeds, evenly placed, mend it.`}`,
+    limit: percent(DIMMEST),
+    source: `Ladder of copper and loads, ${run.loopOhmPerM === null ? 'typical copper of its width' : 'its own metered copper'}; nine tenths is common practice`,
+    where: { drawing: 'tape', field: run.feedField },
+    remedies,
+  };
+}
+
+function lead(plan: TapePlan, run: TapeRun): Finding[] {
+  const bears = LEADS_MM2[run.leadMm2];
+  const where = { drawing: 'supply', field: run.leadField };
+  const over = plan.mostFeedA > bears;
+  const thicker = (Object.keys(LEADS_MM2).map(Number) as LeadMm2[])
+    .toSorted((a, b) => a - b)
+    .find(
+      (mm2) =>
+        LEADS_MM2[mm2] >= plan.mostFeedA &&
+        (2 * ohmPerM(mm2) * run.leadLengthM * plan.mostFeedA) / run.voltageV <= LEAD_DROP,
+    );
+  const remedies =
+    thicker === undefined || thicker <= run.leadMm2
+      ? []
+      : [{ label: `Leads of ${thicker} mm²`, parameters: { [run.leadField]: thicker } }];
+  if (over)
+    return [
+      {
+        id: 'tape.lead',
+        severity: 'stop',
+        title: 'Too much current for the leads',
+        message: `${amps(plan.mostFeedA)} through ${run.leadMm2} mm²: the lead gets hot enough to melt its sheath although the voltage is harmless. Take thicker leads, or more feeds.`,
+        limit: amps(bears),
+        source: 'BS 7671 Table 4F3A; from memory',
+        where,
+        remedies,
+      },
+    ];
+  const fine = plan.leadDrop <= LEAD_DROP;
+  return [
+    {
+      id: 'tape.lead',
+      severity: fine ? 'ok' : 'look',
+      title: fine ? 'The leads carry it' : 'The leads cost light',
+      message: `${amps(plan.mostFeedA)} in the busiest lead loses ${threeFigures(plan.leadDrop * 100)} % of the volts.${fine ? '' : ' The whole tape is dimmer: thicker or shorter leads, or the supply nearer.'}`,
+      limit: `3 %, and ${amps(bears)}`,
+      source: 'Copper after IEC 60028; 3 % is common practice',
+      where,
+      remedies,
+    },
+    ...(plan.mostFeedA > CLASS2_A
+      ? [
+          {
+            id: 'tape.fuse',
+            severity: 'look' as const,
+            title: 'Fuse this feed',
+            message: `${amps(plan.mostFeedA)} from one output: a short can weld and burn. Put a fuse of ${Math.ceil(plan.mostFeedA * 1.25)} A in each feed, near the supply, no stronger than its lead bears.`,
+            limit: `${CLASS2_A} A of a class 2 output`,
+            source: 'UL 1310; from memory',
+            where: { drawing: 'supply', field: run.leadField },
+          },
+        ]
+      : []),
+  ];
+}
+
+function connector(plan: TapePlan, run: TapeRun): Finding[] {
+  const { name, limitA } = CONNECTORS[run.connector];
+  if (plan.mostFeedA <= limitA) return [];
+  return [
+    {
+      id: 'tape.connector',
+      severity: 'stop',
+      title: 'Too much current for the connector',
+      message: `${amps(plan.mostFeedA)} through a ${name}: its contacts heat and char. Solder the joint, use screw terminals, or feed the tape at more places.`,
+      limit: amps(limitA),
+      source: 'Typical ratings of such connectors',
+      where: { drawing: 'tape', field: run.connectorField },
+      remedies: [{ label: 'Solder it', parameters: { [run.connectorField]: 'soldered' } }],
+    },
+  ];
+}

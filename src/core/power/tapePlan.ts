@@ -1,0 +1,142 @@
+import type { TapeRun } from '../forms/resolved';
+import { ohmPerM } from './copper';
+import { solveLadder, type TapeLoad } from './ladder';
+
+/** Out-and-back resistance of 10 mm tape with 1 oz copper, Ω/m; narrower tape has less copper [typ]. */
+const LOOP_OHM_PER_M = 0.33;
+const LOOP_WIDTH_M = 0.01;
+/** The dimmest diode should give this share of the brightest [common practice, handbook 05]. */
+export const DIMMEST = 0.9;
+const MOST_FEEDS = 40;
+const STEP_M = 0.01;
+
+export const loopOhmOf = ({
+  loopOhmPerM,
+  widthM,
+}: Pick<TapeRun, 'loopOhmPerM' | 'widthM'>): number =>
+  loopOhmPerM ?? (LOOP_OHM_PER_M * LOOP_WIDTH_M) / widthM;
+
+/** A stretch of tape that hangs on one supply. */
+export interface TapePart {
+  lengthM: number;
+  feedsM: number[];
+  /** light along it at equal steps, 0…1 */
+  light: number[];
+  dimmest: number;
+  dimmestAtM: number;
+  lowestV: number;
+  mostFeedA: number;
+}
+
+export interface TapePlan {
+  parts: TapePart[];
+  /** of all parts */
+  dimmest: number;
+  lowestV: number;
+  mostFeedA: number;
+  /** voltage lost in the lead with most current, as a share of the supply's */
+  leadDrop: number;
+  /** feeds each part would take, evenly placed, for its dimmest diode to keep nine tenths; null: none does */
+  proposedFeeds: number | null;
+  settled: boolean;
+}
+
+const solve = (run: TapeRun, lengthM: number, feedsM: readonly number[]) =>
+  solveLadder({
+    lengthM,
+    loopOhmPerM: loopOhmOf(run),
+    supplyV: run.voltageV,
+    wattsPerM: run.wattsPerM,
+    load: run.load,
+    feeds: feedsM.map((atM) => ({ atM, leadOhm: 2 * ohmPerM(run.leadMm2) * run.leadLengthM })),
+    segments: Math.min(2000, Math.max(20, Math.round(lengthM / STEP_M))),
+  });
+
+/** Feeds in the middle of equal stretches: each serves half a stretch to either side. */
+export const evenFeeds = (lengthM: number, count: number): number[] =>
+  Array.from({ length: count }, (_, k) => (lengthM * (k + 0.5)) / count);
+
+/**
+ * Fewest evenly placed feeds that keep the dimmest diode at nine tenths of the brightest; null when leads
+ * or copper do not allow it.
+ */
+export function feedsNeeded(run: TapeRun, lengthM: number): number | null {
+  for (let count = 1; count <= MOST_FEEDS; count++) {
+    const { light } = solve(run, lengthM, evenFeeds(lengthM, count));
+    if (relative(light) >= DIMMEST) return count;
+  }
+  return null;
+}
+
+/** Dimmest against brightest: an even loss, in leads say, is not seen along the tape. */
+const relative = (light: Float64Array): number => {
+  const most = Math.max(...light);
+  return most > 0 ? Math.min(...light) / most : 0;
+};
+
+function feedsOf(run: TapeRun, lengthM: number): number[] {
+  switch (run.feed) {
+    case 'one':
+    case 'rows':
+      return [0];
+    case 'both':
+      return [0, lengthM];
+    case 'spaced':
+      return evenFeeds(lengthM, feedsNeeded(run, lengthM) ?? MOST_FEEDS);
+  }
+}
+
+function partOf(run: TapeRun, lengthM: number): TapePart & { settled: boolean } {
+  const feedsM = feedsOf(run, lengthM);
+  const { volts, light, feedA, settled } = solve(run, lengthM, feedsM);
+  const dim = light.indexOf(Math.min(...light));
+  return {
+    lengthM,
+    feedsM,
+    light: [...light],
+    dimmest: relative(light),
+    dimmestAtM: (dim / (light.length - 1)) * lengthM,
+    lowestV: Math.min(...volts),
+    mostFeedA: Math.max(...feedA),
+    settled,
+  };
+}
+
+/** Everything about a build's tape before it is judged; null without tape, or with no section of it. */
+export function planTape(run: TapeRun | null): TapePlan | null {
+  if (!run) return null;
+  const lengths = (
+    run.feed === 'rows'
+      ? run.rowsM
+      : Array<number>(run.supplies).fill(
+          run.rowsM.reduce((sum, row) => sum + row, 0) / run.supplies,
+        )
+  ).filter((lengthM) => lengthM > 0);
+  if (lengths.length === 0) return null;
+  // Equal parts are equal: one of each length is worked out.
+  const known = new Map<number, ReturnType<typeof partOf>>();
+  const parts = lengths.map((lengthM) => {
+    const key = Math.round(lengthM * 1000);
+    const part = known.get(key) ?? partOf(run, lengthM);
+    known.set(key, part);
+    return part;
+  });
+  const mostFeedA = Math.max(...parts.map((part) => part.mostFeedA));
+  return {
+    parts,
+    dimmest: Math.min(...parts.map((part) => part.dimmest)),
+    lowestV: Math.min(...parts.map((part) => part.lowestV)),
+    mostFeedA,
+    leadDrop: (2 * ohmPerM(run.leadMm2) * run.leadLengthM * mostFeedA) / run.voltageV,
+    proposedFeeds: feedsNeeded(run, Math.max(...lengths)),
+    settled: parts.every(({ settled }) => settled),
+  };
+}
+
+/** What each kind of tape section is called. */
+export const TAPE_LOAD_NAMES: Record<TapeLoad, string> = {
+  string: 'diodes with a resistor (common tape)',
+  current: 'a regulator in every section',
+  resistance: 'like a resistor',
+  power: 'constant power',
+};

@@ -1,0 +1,230 @@
+import { nightFerry } from '@/demo/nightFerry';
+import type { Production } from '../document/production';
+import { designMark } from '../document/designMark';
+import { alternatives } from '../evaluate/alternatives';
+import { circuitLoads, moveToCircuitInPlace } from '../evaluate/circuitLoads';
+import { evaluate, type Readouts } from '../evaluate/evaluate';
+import { findBuild, resolveScene, sceneOf } from '../evaluate/context';
+import { lowRiskPercent, noEffectPercent } from '../flicker/risk';
+import { DIMMERS, loadKindOf, LOADS, matchOf } from './dimming';
+import { gateOf } from './wire';
+import { ohmPerM } from './copper';
+import { solveLadder } from './ladder';
+import { evenFeeds, feedsNeeded, loopOhmOf, planTape } from './tapePlan';
+import { CONNECTORS, LEADS_MM2, tapeFindings, type Connector } from './tapeFindings';
+
+const demo = nightFerry();
+const read = (document: Production, id: string): Readouts => {
+  const found = evaluate(document, id, { gridCells: 4 });
+  if (!found.ok) throw new Error(found.problems[0]!.message);
+  return found.value;
+};
+const changed = (id: string, over: Record<string, unknown>, edit?: (draft: Production) => void) => {
+  const copy = structuredClone(demo);
+  Object.assign(findBuild(copy, id)!.parameters, over);
+  edit?.(copy);
+  return read(copy, id);
+};
+const finding = ({ findings }: Readouts, id: string) => findings.find((each) => each.id === id);
+const runOf = (id: string) => resolveScene(sceneOf(demo, findBuild(demo, id)!))!.resolved.tape!;
+
+describe('tape: feeds, leads, connectors', () => {
+  test('one end of 5 m at 12 V is under-fed; the ways out lead out', () => {
+    const under = changed('lens-ring', {
+      stripId: 'tape-12-60-6500',
+      supplyPartId: 'supply-12-60',
+      feed: 'one',
+      leadMm2: 1.5,
+    });
+    const found = finding(under, 'tape.brightness')!;
+    expect(found.severity).toBe('look');
+    expect(found.remedies!.length).toBeGreaterThanOrEqual(2);
+    const spaced = found.remedies!.find(({ parameters }) => parameters.feed === 'spaced')!;
+    const mended = changed('lens-ring', {
+      stripId: 'tape-12-60-6500',
+      supplyPartId: 'supply-12-60',
+      leadMm2: 1.5,
+      ...spaced.parameters,
+    });
+    expect(finding(mended, 'tape.brightness')!.severity).toBe('ok');
+    expect(mended.wire!.tape!.parts[0]!.feedsM).toHaveLength(under.wire!.tape!.proposedFeeds!);
+  });
+  test('the fewest feeds: one fewer would not do', () => {
+    const run = { ...runOf('lens-ring'), feed: 'spaced' as const, loopOhmPerM: 0.8 };
+    const needed = feedsNeeded(run, 5)!;
+    const plan = planTape({ ...run, rowsM: [5], supplies: 1 })!;
+    expect(plan.parts[0]!.feedsM).toHaveLength(needed);
+    const dimmest = (count: number) => {
+      const leadOhm = 2 * ohmPerM(run.leadMm2) * run.leadLengthM;
+      const feeds = evenFeeds(5, count).map((atM) => ({ atM, leadOhm }));
+      const { light } = solveLadder({
+        ...run,
+        lengthM: 5,
+        loopOhmPerM: 0.8,
+        supplyV: run.voltageV,
+        feeds,
+        segments: 500,
+      });
+      return Math.min(...light) / Math.max(...light);
+    };
+    expect(dimmest(needed)).toBeGreaterThanOrEqual(0.9);
+    expect(needed).toBeGreaterThan(1);
+    expect(dimmest(needed - 1)).toBeLessThan(0.9);
+  });
+  test('copper typical of its width, or metered (typical: 0.33 Ω/m at 10 mm)', () => {
+    expect(loopOhmOf({ loopOhmPerM: null, widthM: 0.01 })).toBeCloseTo(0.33, 12);
+    expect(loopOhmOf({ loopOhmPerM: null, widthM: 0.005 })).toBeCloseTo(0.66, 12);
+    expect(loopOhmOf({ loopOhmPerM: 0.2, widthM: 0.005 })).toBe(0.2);
+  });
+  test('a thin lead is a stop, and thicker copper the way out (BS 7671 Table 4F3A, from memory)', () => {
+    const thin = changed('lens-ring', { leadMm2: 0.34, feed: 'one' });
+    const found = finding(thin, 'tape.lead')!;
+    expect(found.severity).toBe('stop');
+    expect(thin.wire!.tape!.mostFeedA).toBeGreaterThan(LEADS_MM2[0.34]);
+    const mended = changed('lens-ring', {
+      leadMm2: 0.34,
+      feed: 'one',
+      ...found.remedies![0]!.parameters,
+    });
+    expect(finding(mended, 'tape.lead')!.severity).toBe('ok');
+  });
+  test('a clip bears 3 A, a barrel 5 A (typical)', () => {
+    expect([CONNECTORS.clip.limitA, CONNECTORS.barrel.limitA]).toEqual([3, 5]);
+    const judged = (connector: Connector) => {
+      const run = {
+        ...runOf('lens-ring'),
+        rowsM: [10],
+        feed: 'one',
+        supplies: 1,
+        leadMm2: 1.5,
+        connector,
+      } as const;
+      const plan = planTape(run)!;
+      expect(plan.mostFeedA).toBeGreaterThan(3);
+      expect(plan.mostFeedA).toBeLessThan(5);
+      return tapeFindings(plan, run).find(({ id }) => id === 'tape.connector')?.severity;
+    };
+    expect(judged('clip')).toBe('stop');
+    expect(judged('barrel')).toBeUndefined();
+    expect(judged('soldered')).toBeUndefined();
+  });
+  test('no tape, no findings', () => {
+    expect(planTape(null)).toBeNull();
+    expect(read(demo, 'clerk-ring').wire!.tape).toBeNull();
+  });
+});
+
+describe('dimming table (common practice)', () => {
+  test('every pair is judged; what must not be dimmed is not', () => {
+    for (const load of LOADS)
+      for (const dimmer of DIMMERS) expect(matchOf(load, dimmer)[1]).toBeTruthy();
+    expect(matchOf('filament', 'leading')[0]).toBe('yes');
+    expect(matchOf('dimmable-led', 'leading')[0]).toBe('maybe');
+    expect(matchOf('plain-led', 'trailing')[0]).toBe('no');
+    expect(matchOf('fluorescent', 'leading')[0]).toBe('no');
+    expect(matchOf('tape', 'pwm')[0]).toBe('yes');
+  });
+  test('units find their row', () => {
+    const base = {
+      filament: false,
+      dimmable: 'no',
+      supplyV: 230,
+      emission: 'phosphor-led',
+    } as const;
+    expect(loadKindOf(base)).toBe('plain-led');
+    expect(loadKindOf({ ...base, filament: true })).toBe('filament');
+    expect(loadKindOf({ ...base, dimmable: 'yes' })).toBe('dimmable-led');
+    expect(loadKindOf({ ...base, dimmable: 'unknown' })).toBe('unknown-led');
+    expect(loadKindOf({ ...base, emission: 'fluorescent' })).toBe('fluorescent');
+    expect(loadKindOf({ ...base, supplyV: null })).toBe('tape');
+  });
+});
+
+describe('ways to less light', () => {
+  const { resolved } = resolveScene(sceneOf(demo, findBuild(demo, 'clerk-ring')!))!;
+  const shot = demo.shots.find(({ id }) => id === 'clerk')!;
+  // An inverse-square light: 1600 lx at 1 m.
+  const curve = Array.from({ length: 40 }, (_, k) => ({
+    distanceM: 0.5 + k * 0.1,
+    illuminanceLx: 1600 / (0.5 + k * 0.1) ** 2,
+    inverseSquareLx: 0,
+  }));
+  test('two stops over: twice as far, three lamps of four off', () => {
+    const ways = alternatives(
+      resolved,
+      { ...shot, distanceM: 1 },
+      { totalLx: 1600, targetLx: 400 },
+      curve,
+    );
+    const lamps = resolved.groups.reduce((sum, { count }) => sum + count, 0);
+    expect(ways.map(({ what }) => what).join()).toContain('move it back to 2.00 m');
+    expect(ways.map(({ what }) => what).join()).toContain(
+      `switch off ${Math.floor(lamps * 0.75)} of ${lamps}`,
+    );
+    for (const { marginStops } of ways) expect(marginStops).toBeLessThan(2);
+  });
+  test('not over, nothing to say', () => {
+    expect(alternatives(resolved, shot, { totalLx: 400, targetLx: 400 }, curve)).toEqual([]);
+  });
+});
+
+describe('circuits', () => {
+  test('a build’s amperes go with it to another circuit', () => {
+    const before = circuitLoads(demo);
+    const copy = structuredClone(demo);
+    moveToCircuitInPlace(
+      copy,
+      'clerk-ring' as Production['builds'][number]['id'],
+      'hall-b' as Production['circuits'][number]['id'],
+    );
+    const after = circuitLoads(copy);
+    const total = (loads: typeof before, id: string) =>
+      loads.find(({ circuit }) => circuit.id === id)!.totalA;
+    const moved = before
+      .flatMap(({ builds }) => builds)
+      .find(({ id }) => id === 'clerk-ring')!.amps;
+    expect(moved).toBeGreaterThan(0);
+    expect(total(after, 'hall-a')).toBeCloseTo(total(before, 'hall-a') - moved, 9);
+    expect(total(after, 'hall-b')).toBeCloseTo(total(before, 'hall-b') + moved, 9);
+  });
+  test('they agree with what each build’s own readouts say', () => {
+    for (const load of circuitLoads(demo))
+      for (const { id } of load.builds) {
+        const { wire } = read(demo, id);
+        if (wire) expect(wire.fullA + wire.othersA).toBeCloseTo(load.totalA, 6);
+      }
+  });
+  test('eighty per cent of a North American breaker (NEC 210.20, from memory)', () => {
+    const generator = circuitLoads(demo).find(({ circuit }) => circuit.id === 'generator')!;
+    expect(generator.limitA).toBeCloseTo(0.8 * generator.circuit.ratedA, 9);
+  });
+});
+
+describe('the power-up gate', () => {
+  test('one stop shuts it', () => {
+    const thin = changed('clerk-ring', {}, (draft) => {
+      draft.circuits.find(({ id }) => id === 'hall-a')!.ratedA = 1;
+    });
+    expect(gateOf(thin.findings).open).toBe(false);
+    expect(gateOf(thin.findings).stops.map(({ id }) => id)).toContain('power.circuit');
+    expect(gateOf(read(demo, 'clerk-ring').findings).open).toBe(true);
+  });
+  test('another design wants another sign-off; a note does not', () => {
+    const build = findBuild(demo, 'clerk-ring')!;
+    expect(designMark({ ...build, note: 'x' })).toBe(designMark(build));
+    expect(designMark({ ...build, copies: 2 })).not.toBe(designMark(build));
+    expect(designMark({ ...build, parameters: { ...build.parameters, count: 15 } })).not.toBe(
+      designMark(build),
+    );
+  });
+});
+
+// IEEE 1789-2015, from memory: 0.08·f is 8 % at 100 Hz, 9.6 % at 120 Hz; no effect 3.33 % and 4 %.
+test('flicker and people', () => {
+  expect(lowRiskPercent(100)).toBeCloseTo(8, 9);
+  expect(lowRiskPercent(120)).toBeCloseTo(9.6, 9);
+  expect(noEffectPercent(100)).toBeCloseTo(3.33, 2);
+  expect(noEffectPercent(120)).toBeCloseTo(4, 2);
+  expect([lowRiskPercent(60), noEffectPercent(60)]).toEqual([1.5, 0.6]);
+  expect([lowRiskPercent(2000), noEffectPercent(4000)]).toEqual([100, 100]);
+});
