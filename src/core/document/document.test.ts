@@ -99,6 +99,42 @@ describe('from version 2 to 3', () => {
   });
 });
 
+describe('from version 3 to 4', () => {
+  const kept = JSON.parse(readFileSync('src/core/document/fixtures/version-3.json', 'utf8'));
+  const read = readDocument(structuredClone(kept));
+  if (!read.ok) throw new Error(read.problems[0]!.message);
+  test('tape gets leads and typical copper, nothing is signed off, all else is kept', () => {
+    const { builds, shelf, shots } = read.value;
+    expect(builds).toHaveLength(kept.builds.length);
+    for (const [at, build] of kept.builds.entries()) {
+      expect(builds[at]!.parameters).toMatchObject(build.parameters);
+      expect(builds[at]!.signOffs).toEqual([]);
+      expect(builds[at]!.parameters.leadMm2).toBe('feed' in build.parameters ? 0.75 : undefined);
+    }
+    for (const unit of shelf.units) {
+      expect(unit.spectrum).toBeNull();
+      if (unit.category === 'strip')
+        expect([unit.load, unit.loopOhmPerM]).toEqual(['string', null]);
+    }
+    for (const { spectrum } of shelf.bulbs) expect(spectrum).toBeNull();
+    for (const { roomLights } of shots) expect(roomLights).toEqual([]);
+  });
+  test('a spectrum that falls or is dark stops at the door', () => {
+    const broken = (spectrum: unknown) => {
+      const copy = JSON.parse(JSON.stringify(read.value));
+      copy.shelf.bulbs[0].spectrum = spectrum;
+      return readDocument(copy).ok;
+    };
+    const wavelengthsNm = [400, 500, 550, 600, 700];
+    expect(broken({ wavelengthsNm, power: [1, 1, 1, 1, 1] })).toBe(true);
+    expect(broken({ wavelengthsNm, power: [0, 0, 0, 0, 0] })).toBe(false);
+    expect(broken({ wavelengthsNm: [400, 500, 450, 600, 700], power: [1, 1, 1, 1, 1] })).toBe(
+      false,
+    );
+    expect(broken({ wavelengthsNm, power: [1, 1, 1, 1] })).toBe(false);
+  });
+});
+
 describe('from version 1 to 2', () => {
   const kept = JSON.parse(readFileSync('src/core/document/fixtures/version-1.json', 'utf8'));
   const read = readDocument(structuredClone(kept));

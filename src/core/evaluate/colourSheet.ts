@@ -46,7 +46,7 @@ export function colourView(spectrum: Spectrum, origin: ColourView['origin']): Co
   const own = ofUnitLuminance(spectrum);
   const figures = colourFigures(own);
   const beside = referenceFor(figures.cctK);
-  const peak = Math.max(...own);
+  const peak = Math.max(...own.slice(CURVE_FROM_NM - GRID_FROM_NM, CURVE_TO_NM - GRID_FROM_NM + 1));
   const curve = (of: Spectrum) =>
     Array.from({ length: (CURVE_TO_NM - CURVE_FROM_NM) / CURVE_STEP_NM + 1 }, (_, k) =>
       Number((of[CURVE_FROM_NM - GRID_FROM_NM + k * CURVE_STEP_NM]! / peak).toFixed(4)),

@@ -1,0 +1,75 @@
+import { daylight, planckian } from '../colour/reference';
+import { colourFigures } from '../colour/rendering';
+import { spectrumSchema } from '../units/spectrum';
+import { onGrid, readSpectrum } from './spectrumFile';
+
+const csv = (step: number, power: (nm: number) => number, mark = ',', from = 380, to = 780) => {
+  const rows: string[] = ['wavelength (nm)' + mark + 'power'];
+  for (let nm = from; nm <= to; nm += step) {
+    const figure = power(nm).toPrecision(6);
+    rows.push(`${nm}${mark}${mark === ';' ? figure.replace('.', ',') : figure}`);
+  }
+  return rows.join('\n');
+};
+const black = planckian(3200);
+const at = (nm: number) => black[nm - 360]!;
+const read = (text: string) => {
+  const found = readSpectrum(text);
+  if (!found.ok) throw new Error(found.problems[0]!.message);
+  return found.value;
+};
+const why = (text: string) => {
+  const found = readSpectrum(text);
+  return found.ok ? 'read' : found.problems[0]!.message;
+};
+
+describe('spectra of a black body of 3200 K come back as that', () => {
+  test.each([1, 2, 5, 10])('at %i nm', (step) => {
+    for (const mark of [',', ';', '\t', ' ']) {
+      const found = colourFigures(onGrid(read(csv(step, at, mark))));
+      expect(Math.abs(found.cctK - 3200)).toBeLessThan(12);
+      expect(found.ra).toBeGreaterThan(99);
+    }
+  });
+  test('finer than 1 nm is read off at 1 nm', () => {
+    const fine = read(csv(0.5, (nm) => at(Math.round(nm))));
+    expect(fine.wavelengthsNm.length).toBeLessThanOrEqual(600);
+    expect(spectrumSchema.safeParse(fine).success).toBe(true);
+    expect(Math.abs(colourFigures(onGrid(fine)).cctK - 3200)).toBeLessThan(12);
+  });
+  test('IES TM-27 (from memory): the SpectralData elements', () => {
+    const d65 = daylight(6504);
+    const data = Array.from({ length: 81 }, (_, k) => 380 + 5 * k)
+      .map((nm) => `    <SpectralData wavelength="${nm}">${d65[nm - 360]}</SpectralData>`)
+      .join('\n');
+    const text = `<?xml version="1.0"?>\n<IESTM2714 version="1.0">\n  <SpectralDistribution>\n    <SpectralQuantity>relative</SpectralQuantity>\n${data}\n  </SpectralDistribution>\n</IESTM2714>`;
+    expect(Math.abs(colourFigures(onGrid(read(text))).cctK - 6504)).toBeLessThan(20);
+  });
+  test('noise below zero counts as dark', () => {
+    expect(read(csv(5, (nm) => (nm < 400 ? -1e-9 : at(nm)))).power[0]).toBe(0);
+  });
+});
+
+describe('bad spectra are refused with line and reason', () => {
+  const good = csv(5, at);
+  test.each([
+    ['falling', good.replace('\n400,', '\n380,'), /^Line 6: 380 nm does not rise after 395 nm/],
+    ['a gap', good.replace(/\n5[0-2]\d,[^\n]*/g, ''), /a gap from 495 to 530 nm/],
+    ['a negative wavelength', good.replace('\n380,', '\n-380,'), /cannot be/],
+    ['a negative power', good.replace(/\n500,[^\n]*/, '\n500,-5'), /below nothing/],
+    ['micrometres', csv(0.005, (nm) => at(Math.round(nm * 1000)), ',', 0.38, 0.78), /micrometres/],
+    ['too short', csv(5, at, ',', 450, 650), /reaches from 450 to 650 nm/],
+    ['a word', good.replace(/\n500,[^\n]*/, '\n500,abc'), /Line 26/],
+    ['words after', `${good}\nend of file`, /no pair of numbers/],
+    ['few', 'nm,power\n400,1\n700,1', /fewer than five/],
+    ['dark', csv(5, () => 0), /no visible power/],
+    ['binary', 'PK\0\0', /not text/],
+    ['huge', 'x'.repeat(2_000_001), /larger than 2 MB/],
+    ['an empty file', '', /fewer than five/],
+    [
+      'a broken TM-27',
+      good.replace('wavelength', '<SpectralData wavelength="x">1</SpectralData>'),
+      /Line 1/,
+    ],
+  ])('%s', (_, text, words) => expect(why(text)).toMatch(words));
+});

@@ -1,0 +1,137 @@
+import type { Bulb } from '../units/bulb';
+import { bulbSchema } from '../units/bulb';
+import { unitSchema, type Unit } from '../units/unit';
+import { accept, refuse, type Result } from '../result';
+import { READ_FIELDS, type FoundField, type ReadField } from './readLine';
+import type { ReadRow } from './readTable';
+
+/** Where a read line ends up. */
+export type ReadRecord = { list: 'bulbs'; record: Bulb } | { list: 'units'; record: Unit };
+
+const valueOf = (fields: readonly FoundField[], field: ReadField) =>
+  fields.find((each) => each.field === field)?.value;
+
+export type ReadCategory = 'bulb' | Unit['category'];
+
+/** What the line is, when it says so. */
+export const categoryOf = ({ fields }: ReadRow): ReadCategory | null =>
+  (valueOf(fields, 'category') as ReadCategory | undefined) ?? null;
+
+/** Fields that have a place in a record of a category. */
+const PLACES: Record<ReadCategory, readonly ReadField[]> = {
+  bulb: [
+    'kind',
+    'wattsW',
+    'equivalentW',
+    'luminousFluxLm',
+    'cctK',
+    'criRa',
+    'base',
+    'supplyV',
+    'dimmable',
+    'packCount',
+    'price',
+    'ratedLifeH',
+    'globeDiameterM',
+  ],
+  strip: [
+    'wattsPerM',
+    'lumensPerM',
+    'ledsPerM',
+    'cctK',
+    'criRa',
+    'dimmable',
+    'packCount',
+    'price',
+    'reelLengthM',
+    'tapeWidthM',
+    'coated',
+    'colour',
+  ],
+  tube: [
+    'wattsW',
+    'luminousFluxLm',
+    'cctK',
+    'criRa',
+    'supplyV',
+    'dimmable',
+    'packCount',
+    'price',
+    'lengthM',
+  ],
+  'work-light': [
+    'wattsW',
+    'luminousFluxLm',
+    'cctK',
+    'criRa',
+    'supplyV',
+    'dimmable',
+    'packCount',
+    'price',
+  ],
+  panel: ['wattsW', 'luminousFluxLm', 'cctK', 'criRa', 'supplyV', 'dimmable', 'packCount', 'price'],
+};
+
+/** What a label of this kind should say and this one does not, in words. */
+export function missingOf(row: ReadRow, category: ReadCategory): string[] {
+  const wanted: ReadField[] =
+    category === 'strip'
+      ? ['wattsPerM', 'lumensPerM', 'cctK', 'criRa', 'supplyV', 'reelLengthM', 'price']
+      : ['wattsW', 'luminousFluxLm', 'cctK', 'criRa', 'price'];
+  return wanted
+    .filter((field) => valueOf(row.fields, field) === undefined)
+    .map((field) => READ_FIELDS[field]);
+}
+
+const ORIGIN_FIELDS: Partial<Record<ReadField, string>> = {
+  wattsW: 'wattsW',
+  wattsPerM: 'wattsW',
+  luminousFluxLm: 'luminousFluxLm',
+  lumensPerM: 'luminousFluxLm',
+  cctK: 'cctK',
+  criRa: 'criRa',
+};
+
+/**
+ * Puts what was read into an empty record of its category. What was not read stays as the empty record has
+ * it; guesses are left out.
+ * @param minorDigits decimals of the production's money: 2 for cents
+ */
+export function recordOf(
+  row: ReadRow,
+  category: ReadCategory,
+  empty: Bulb | Unit,
+  minorDigits: number,
+): Result<ReadRecord> {
+  const target: Record<string, unknown> = structuredClone(empty);
+  const origins: Record<string, string> = {};
+  target.name = row.name.slice(0, 120) || 'Unnamed';
+  for (const found of row.fields) {
+    if (found.sure === 'guess' || !PLACES[category].includes(found.field)) continue;
+    if (found.field === 'price')
+      target.priceMinor = Math.round(Number(found.value) * 10 ** minorDigits);
+    else target[found.field] = found.value;
+    const origin = ORIGIN_FIELDS[found.field];
+    if (origin) origins[origin] = 'label';
+  }
+  const volts = valueOf(row.fields, 'supplyV');
+  if (category === 'strip' && volts !== undefined) target.voltageV = volts;
+  const beam = valueOf(row.fields, 'beamAngleDeg');
+  if (category === 'bulb' && typeof beam === 'number')
+    target.spread = beam <= 170 ? { class: 'reflector', beamAngleDeg: beam } : { class: 'forward' };
+  target.origins = origins;
+  const read = category === 'bulb' ? bulbSchema.safeParse(target) : unitSchema.safeParse(target);
+  if (!read.success) {
+    const [issue] = read.error.issues;
+    return refuse(
+      'read',
+      `“${row.name.slice(0, 60)}”: ${issue!.path.join('.')} does not fit.`,
+      issue!.path.join('.'),
+    );
+  }
+  return accept(
+    category === 'bulb'
+      ? { list: 'bulbs', record: read.data as Bulb }
+      : { list: 'units', record: read.data as Unit },
+  );
+}

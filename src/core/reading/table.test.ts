@@ -1,0 +1,129 @@
+import { nightFerry } from '@/demo/nightFerry';
+import { matchColumns, readLines, readTable } from './readTable';
+import { categoryOf, missingOf, recordOf } from './record';
+
+const { bulbs, units } = nightFerry().shelf;
+const value = (row: { fields: { field: string; value: unknown }[] }, field: string) =>
+  row.fields.find((each) => each.field === field)?.value;
+
+describe('columns of a table', () => {
+  test('headings in four languages, each field once, the rest unread', () => {
+    expect(
+      matchColumns(['Product', 'Watts', 'Lumens', 'CCT', 'CRI', 'Price', 'Stock code']),
+    ).toEqual(['name', 'wattsW', 'luminousFluxLm', 'cctK', 'criRa', 'price', null]);
+    expect(
+      matchColumns(['Bezeichnung', 'Leistung', 'Lichtstrom', 'Farbtemperatur', 'Sockel']),
+    ).toEqual(['name', 'wattsW', 'luminousFluxLm', 'cctK', 'base']);
+    expect(matchColumns(['Désignation', 'Puissance', 'Flux', 'Culot', 'Prix'])).toEqual([
+      'name',
+      'wattsW',
+      'luminousFluxLm',
+      'base',
+      'price',
+    ]);
+    expect(matchColumns(['Nombre', 'Potencia', 'Flujo', 'Casquillo', 'Precio', 'W'])).toEqual([
+      'name',
+      'wattsW',
+      'luminousFluxLm',
+      'base',
+      'price',
+      null,
+    ]);
+    expect(matchColumns(['name', 'W/m', 'lm/m', 'LED/m'])).toEqual([
+      'name',
+      'wattsPerM',
+      'lumensPerM',
+      'ledsPerM',
+    ]);
+  });
+  test('cells with and without units; the name fills what has no column', () => {
+    const columns = matchColumns(['Name', 'W', 'lm', 'CRI', 'dimmable', 'Preis']);
+    const [row, silent] = readTable(
+      [
+        ['Globe E27 2700K', '8,5', '1.055 lm', '>90', 'nein', '8,99 €'],
+        ['Globe E14', '5', 'bright', '', 'yes', '2.50'],
+      ],
+      columns,
+    );
+    expect([value(row!, 'wattsW'), value(row!, 'luminousFluxLm'), value(row!, 'criRa')]).toEqual([
+      8.5, 1055, 90,
+    ]);
+    expect([value(row!, 'dimmable'), value(row!, 'price'), value(row!, 'cctK')]).toEqual([
+      'no',
+      8.99,
+      2700,
+    ]);
+    expect([value(row!, 'base'), categoryOf(row!)]).toEqual(['E27', 'bulb']);
+    expect(value(silent!, 'luminousFluxLm')).toBeUndefined();
+    expect(silent!.left).toEqual(['bright']);
+    expect(value(silent!, 'dimmable')).toBe('yes');
+  });
+});
+
+describe('what was read becomes a record', () => {
+  const empty = {
+    ...bulbs[0]!,
+    criRa: null,
+    luminousFluxLm: null,
+    equivalentW: null,
+    ratedLifeH: null,
+  };
+  test('a bulb, its figures from the label', () => {
+    const [row] = readLines('A60 8.5W (60W eq.) 806 lm 2700K E27 non-dim 3-pack 8,99 €');
+    const made = recordOf(row!, 'bulb', empty, 2);
+    expect(made.ok && made.value.record).toMatchObject({
+      wattsW: 8.5,
+      equivalentW: 60,
+      luminousFluxLm: 806,
+      cctK: 2700,
+      criRa: null,
+      packCount: 3,
+      priceMinor: 899,
+      dimmable: 'no',
+      base: 'E27',
+      origins: { wattsW: 'label', luminousFluxLm: 'label', cctK: 'label' },
+    });
+    expect(missingOf(row!, 'bulb')).toEqual(['CRI Ra']);
+  });
+  test('yen have no cents', () => {
+    const [row] = readLines('E26 9W 806 lm 5000K ¥480');
+    const made = recordOf(row!, 'bulb', empty, 0);
+    expect(made.ok && made.value.record.priceMinor).toBe(480);
+  });
+  test('a tape keeps its volts', () => {
+    const strip = units.find(({ category }) => category === 'strip')!;
+    const [row] = readLines('LED strip 12V 9.6W/m 900lm/m 3000K 120LED/m 5m IP65 £19');
+    expect(categoryOf(row!)).toBe('strip');
+    const made = recordOf(row!, 'strip', strip, 2);
+    expect(made.ok && made.value.record).toMatchObject({
+      voltageV: 12,
+      wattsPerM: 9.6,
+      lumensPerM: 900,
+      ledsPerM: 120,
+      reelLengthM: 5,
+      coated: true,
+    });
+  });
+  test('guesses are left out, a beam becomes a reflector', () => {
+    const [two, spot] = readLines('E27 9W 806 lm 1100 lm\nGU10 5W 36° 345 lm');
+    const first = recordOf(two!, 'bulb', empty, 2);
+    expect(
+      first.ok && first.value.list === 'bulbs' && first.value.record.luminousFluxLm,
+    ).toBeNull();
+    const second = recordOf(spot!, 'bulb', empty, 2);
+    expect(second.ok && second.value.list === 'bulbs' && second.value.record.spread).toEqual({
+      class: 'reflector',
+      beamAngleDeg: 36,
+    });
+  });
+  test('a value the shelf cannot hold is refused with its field', () => {
+    const [row] = readLines('E27 9W 806 lm');
+    row!.fields.find(({ field }) => field === 'wattsW')!.value = 1e9;
+    const made = recordOf(row!, 'bulb', empty, 2);
+    expect(!made.ok && made.problems[0]!.path).toBe('wattsW');
+  });
+  test('empty lines are none; 200 lines are read', () => {
+    expect(readLines('\n \r\n---\n')).toEqual([]);
+    expect(readLines('A60 9W 806lm E27\n'.repeat(200))).toHaveLength(200);
+  });
+});
