@@ -1,5 +1,5 @@
 import type { Build, Production } from '../document/production';
-import { collectFindings, type Finding } from '../findings/finding';
+import type { Finding } from '../findings/finding';
 import type { Drawing, View } from '../forms/drawing';
 import type { ResolvedBuild } from '../forms/resolved';
 import { extraction } from '../light/mouth';
@@ -10,20 +10,15 @@ import { arrangementKey } from '../light/transport/key';
 import type { Transported } from '../light/transport/result';
 import { glowOf, type Glow, type GlowId } from './glow';
 import type { Evenness } from '../light/evenness';
-import { dimmerFindings } from '../power/dimmerFindings';
-import { heatFindings } from '../power/heat';
-import { loadFindings } from '../power/loadFindings';
 import { planPower, type PowerPlan } from '../power/plan';
-import { tapeFindings } from '../power/tapeFindings';
 import { planTape } from '../power/tapePlan';
 import { wireOf, type Wire } from '../power/wire';
 import { accept, refuse, type Result } from '../result';
-import { cutFindings } from '../shop/cutFindings';
 import { planCuts, type CutPlan } from '../shop/cutPlan';
 import { planPurchase, type Purchase } from '../shop/purchase';
 import { compare, type Comparison, type Contender } from '../verdict/compare';
-import { flickerRiskFindings } from '../flicker/risk';
-import { colourFindings, colourRung, flickerFindings, flickerRung } from './colourRungs';
+import { findingsOf, unknownForm } from './check';
+import { colourRung, flickerRung } from './colourRungs';
 import {
   findBuild,
   otherLoadA,
@@ -36,7 +31,6 @@ import {
 import { costRung, heatRung, powerRung } from './costRungs';
 import { alternatives, type Alternative } from './alternatives';
 import { evaluateLight, type LightResult } from './light';
-import { lightFindings } from './lightFindings';
 import { evennessRung, lightRung, softnessRung, stopsRung } from './lightRungs';
 import type { Readout, RungId } from './readout';
 
@@ -69,6 +63,8 @@ export interface Readouts {
   folded: ResolvedBuild['folded'];
   /** lux reached over lux wanted; how full the jar is */
   filled: number;
+  /** lumens its lamps send */
+  sentLm: number;
   cctK: number | null;
   /** of the worst-rendering bulb in it */
   criRa: number | null;
@@ -116,22 +112,13 @@ export function evaluate(
   return accept(found ? readoutsOf(scene, found, options) : unresolved(scene));
 }
 
-/** A build this version cannot work out is kept as it is and says so. */
+/** Nothing but its finding. */
 function unresolved({ build }: Scene): Readouts {
   return {
     buildId: build.id,
     formId: build.form,
     rungs: [],
-    findings: [
-      {
-        id: 'form.unknown',
-        severity: 'unknown',
-        title: 'This form is not known here',
-        message: `“${build.name}” is a “${build.form}”, or holds parameters this version does not understand. It is kept untouched; a newer Lantern Jar may open it.`,
-        source: 'This version’s list of forms',
-        where: {},
-      },
-    ],
+    findings: [unknownForm(build)],
     facts: [],
     pieces: [],
     steps: [],
@@ -155,6 +142,7 @@ function unresolved({ build }: Scene): Readouts {
     massKg: 0,
     folded: { widthM: 0, heightM: 0, depthM: 0 },
     filled: 0,
+    sentLm: 0,
     cctK: null,
     criRa: null,
     drawing: null,
@@ -185,19 +173,7 @@ function readoutsOf(
   const cuts = planCuts(resolved.pieces, build.copies, context.part, QUICK_PLAN);
   const purchase = planPurchase(resolved.needs, build.copies, cuts, shelf);
   const flicker = flickerRung(light, resolved, shot, circuit);
-  const findings = collectFindings(
-    resolved.findings,
-    cutFindings(cuts),
-    loadFindings(plan, resolved, document.shelf.parts),
-    dimmerFindings(plan, resolved),
-    tapeFindings(tape, resolved.tape),
-    heatFindings(resolved),
-    lightFindings(light, resolved, shot),
-    colourFindings(resolved, shot),
-    flickerFindings(flicker, resolved),
-    flickerRiskFindings(resolved, circuit),
-    resolved.groups.flatMap((group) => group.labelFindings),
-  );
+  const findings = findingsOf(scene, resolved, { light, plan, tape, cuts });
   const contender = contenderOf(form.name, scene, resolved, light, plan, purchase);
   const farthest = Math.max(3, shot.distanceM * 2.5);
   const fallOff =
@@ -233,6 +209,7 @@ function readoutsOf(
     massKg: resolved.massKg,
     folded: resolved.folded,
     filled: light.totalLx / light.targetLx,
+    sentLm: light.luminousFluxLm,
     cctK: light.cctK,
     criRa: worstCri(resolved),
     drawing: drawn(form.draw(parameters, context), views),

@@ -27,7 +27,7 @@ const lampFields = (build: Build): readonly Field[] =>
   );
 
 /** Puts one unit everywhere a build's lamps are chosen; false when it does not belong there. */
-function putIn(build: Build, document: Production, id: string): boolean {
+export function putInInPlace(build: Build, document: Production, id: string): boolean {
   const bulb = document.shelf.bulbs.some((each) => each.id === id);
   const unit = document.shelf.units.find((each) => each.id === id);
   let changed = false;
@@ -74,7 +74,7 @@ export function fittingRank(document: Production, buildId: string): Fitted[] {
         const target = findBuild(draft as Production, buildId)!;
         // As many lamps as now, whatever each gives.
         if (target.parameters.fillMode === 'target') target.parameters.fillMode = 'count';
-        fits = putIn(target, document, id);
+        fits = putInInPlace(target, document, id);
       });
       const found = fits ? lamp(changed, buildId) : null;
       if (!found || !(found.light.totalLx > 0)) return [];

@@ -36,12 +36,12 @@ export interface TapePlan {
   mostFeedA: number;
   /** voltage lost in the lead with most current, as a share of the supply's */
   leadDrop: number;
-  /** feeds each part would take, evenly placed, for its dimmest diode to keep nine tenths; null: none does */
+  /** feeds the longest part would take, evenly placed, for its dimmest diode to keep nine tenths; null: none does */
   proposedFeeds: number | null;
   settled: boolean;
 }
 
-const solve = (run: TapeRun, lengthM: number, feedsM: readonly number[]) =>
+const solve = (run: TapeRun, lengthM: number, feedsM: readonly number[], most = 1000) =>
   solveLadder({
     lengthM,
     loopOhmPerM: loopOhmOf(run),
@@ -49,7 +49,7 @@ const solve = (run: TapeRun, lengthM: number, feedsM: readonly number[]) =>
     wattsPerM: run.wattsPerM,
     load: run.load,
     feeds: feedsM.map((atM) => ({ atM, leadOhm: 2 * ohmPerM(run.leadMm2) * run.leadLengthM })),
-    segments: Math.min(2000, Math.max(20, Math.round(lengthM / STEP_M))),
+    segments: Math.min(most, Math.max(20, Math.round(lengthM / STEP_M))),
   });
 
 /** Feeds in the middle of equal stretches: each serves half a stretch to either side. */
@@ -62,7 +62,7 @@ export const evenFeeds = (lengthM: number, count: number): number[] =>
  */
 export function feedsNeeded(run: TapeRun, lengthM: number): number | null {
   for (let count = 1; count <= MOST_FEEDS; count++) {
-    const { light } = solve(run, lengthM, evenFeeds(lengthM, count));
+    const { light } = solve(run, lengthM, evenFeeds(lengthM, count), 40 * count);
     if (relative(light) >= DIMMEST) return count;
   }
   return null;
@@ -122,13 +122,16 @@ export function planTape(run: TapeRun | null): TapePlan | null {
     return part;
   });
   const mostFeedA = Math.max(...parts.map((part) => part.mostFeedA));
+  const dimmest = Math.min(...parts.map((part) => part.dimmest));
+  const longest = parts.reduce((a, b) => (b.lengthM > a.lengthM ? b : a));
   return {
     parts,
-    dimmest: Math.min(...parts.map((part) => part.dimmest)),
+    dimmest,
     lowestV: Math.min(...parts.map((part) => part.lowestV)),
     mostFeedA,
     leadDrop: (2 * ohmPerM(run.leadMm2) * run.leadLengthM * mostFeedA) / run.voltageV,
-    proposedFeeds: feedsNeeded(run, Math.max(...lengths)),
+    // Where it is even already, what is there is proposed.
+    proposedFeeds: dimmest >= DIMMEST ? longest.feedsM.length : feedsNeeded(run, longest.lengthM),
     settled: parts.every(({ settled }) => settled),
   };
 }

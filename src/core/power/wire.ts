@@ -15,7 +15,7 @@ export interface Wire {
   othersA: number;
   limitA: number;
   dropV: number | null;
-  cord: { name: string; limitA: number } | null;
+  cord: { name: string; limitA: number; earthed: boolean } | null;
   plug: { name: string; ratedA: number; fuseA: number | null } | null;
   dimmer: { name: string; edge: 'leading' | 'trailing' } | null;
   circuit: Pick<Circuit, 'id' | 'name' | 'ratedA' | 'voltageV' | 'frequencyHz'>;
@@ -36,7 +36,7 @@ export function wireOf(plan: PowerPlan, tape: TapePlan | null, resolved: Resolve
     othersA: plan.othersA,
     limitA: plan.limitA,
     dropV: plan.dropV,
-    cord: cord && { name: cord.name, limitA: cord.limitA },
+    cord: cord && { name: cord.name, limitA: cord.limitA, earthed: cord.earthed },
     plug: plug && { name: plug.name, ratedA: plug.ratedA, fuseA: plug.fuseA },
     dimmer: dimmer && { name: dimmer.name, edge: dimmer.edge },
     circuit: {
@@ -71,6 +71,10 @@ export interface Gate {
   /** what nobody knows yet and should look up or measure */
   unknown: Finding[];
 }
+
+/** Findings about current, heat, dimming and flicker: what the Wire station answers for. */
+export const isAboutWire = ({ id }: Pick<Finding, 'id'>): boolean =>
+  /^(power|tape|dimmer|heat|flicker)\.|supply|class2|tape-heat/.test(id);
 
 /** The power-up gate: one stop keeps it shut until the design changes. */
 export function gateOf(findings: readonly Finding[]): Gate {

@@ -1,3 +1,4 @@
+import { BULB_KINDS } from '../units/bulb';
 import { printedNumber } from './number';
 import { readLine, type FoundField, type ReadField } from './readLine';
 
@@ -7,6 +8,7 @@ const HEADINGS: [ReadField | 'name', RegExp][] = [
     'name',
     /^(name|product|title|description|item|bezeichnung|artikel|produkt|produit|d[eé]signation|nombre|producto|descripci[oó]n)$/,
   ],
+  ['category', /^(category|kategorie|cat[eé]gorie|categor[ií]a|kind|art|type|tipo)$/],
   ['lumensPerM', /(lm|lumens?)\s*(\/|per|pro|par|por)\s*m/],
   ['wattsPerM', /(w|watts?)\s*(\/|per|pro|par|por)\s*m/],
   ['ledsPerM', /leds?\s*(\/|per|pro|par|por)\s*m/],
@@ -71,6 +73,7 @@ const UNITS: Partial<Record<ReadField, string>> = {
 function cell(field: ReadField, text: string, column: number): FoundField | null {
   const plain = text.trim();
   if (plain === '') return null;
+  if (field === 'category') return kindCell(plain, column);
   const at = column;
   const bare = /^[\d.,'’\s]+$/.test(plain) ? printedNumber(plain, WHOLE.includes(field)) : NaN;
   if (Number.isFinite(bare)) return { field, value: bare, text: plain, at, sure: 'sure' };
@@ -90,6 +93,22 @@ function cell(field: ReadField, text: string, column: number): FoundField | null
     if (found) return { ...found, text: plain, at };
   }
   return null;
+}
+
+/** “strip”, “led”, “LED Röhre”: our own words first, then those of a label. */
+function kindCell(plain: string, at: number): FoundField | null {
+  const found = (field: ReadField, value: string): FoundField => ({
+    field,
+    value,
+    text: plain,
+    at,
+    sure: 'sure',
+  });
+  if (['bulb', 'strip', 'tube', 'work-light', 'panel'].includes(plain))
+    return found('category', plain);
+  if ((BULB_KINDS as readonly string[]).includes(plain)) return found('kind', plain);
+  const read = readLine(plain).fields.find(({ field }) => field === 'category');
+  return read ? { ...read, text: plain, at } : null;
 }
 
 /** A table's rows by its columns; a name is read as a line too, for what has no column of its own. */

@@ -1,4 +1,6 @@
 import { nightFerry } from '@/demo/nightFerry';
+import { decodeText, MOST_TEXT_BYTES } from './decode';
+import { looksLikeHeadings, shelfTable } from './shelfTable';
 import { matchColumns, readLines, readTable } from './readTable';
 import { categoryOf, missingOf, recordOf } from './record';
 
@@ -57,6 +59,57 @@ describe('columns of a table', () => {
     expect(value(silent!, 'luminousFluxLm')).toBeUndefined();
     expect(silent!.left).toEqual(['bright']);
     expect(value(silent!, 'dimmable')).toBe('yes');
+  });
+});
+
+describe('the shelf as a table', () => {
+  test('written and read back: the same figures under the same names', () => {
+    const { shelf } = nightFerry();
+    const [headings, ...rows] = shelfTable(shelf, 2).map((row) => row.map(String));
+    const columns = matchColumns(headings!);
+    expect(columns).not.toContain(null);
+    expect(looksLikeHeadings(columns)).toBe(true);
+    const read = readTable(rows, columns);
+    for (const [k, bulb] of shelf.bulbs.entries()) {
+      const row = read[k]!;
+      expect(categoryOf(row)).toBe('bulb');
+      expect([
+        value(row, 'wattsW'),
+        value(row, 'luminousFluxLm') ?? null,
+        value(row, 'base'),
+        value(row, 'kind'),
+      ]).toEqual([bulb.wattsW, bulb.luminousFluxLm, bulb.base, bulb.kind]);
+      expect(value(row, 'price')).toBeCloseTo(bulb.priceMinor / 100, 9);
+    }
+    for (const [k, unit] of shelf.units.entries()) {
+      const row = read[shelf.bulbs.length + k]!;
+      expect(categoryOf(row)).toBe(unit.category);
+      if (unit.category === 'strip') expect(value(row, 'wattsPerM')).toBe(unit.wattsPerM);
+    }
+  });
+});
+
+describe('files of text', () => {
+  const utf16 = (text: string, mark: boolean) => {
+    const bytes = new Uint8Array(Buffer.from((mark ? '\ufeff' : '') + text, 'utf16le'));
+    return bytes;
+  };
+  const text = (bytes: Uint8Array) => {
+    const found = decodeText(bytes, 'list.csv');
+    return found.ok ? found.value : found.problems[0]!.message;
+  };
+  test('UTF-8 and UTF-16, with and without their marks', () => {
+    const list = 'Röhre 18 W;8,99 €\n'.repeat(20);
+    expect(text(new TextEncoder().encode(`\ufeff${list}`))).toBe(list);
+    expect(text(utf16(list, true))).toBe(list);
+    expect(text(utf16(list, false))).toBe(list);
+    const big = utf16(list, true).slice();
+    for (let k = 0; k + 1 < big.length; k += 2) [big[k], big[k + 1]] = [big[k + 1]!, big[k]!];
+    expect(text(big)).toBe(list);
+  });
+  test('rubbish and monsters are refused', () => {
+    expect(text(new Uint8Array(300))).toMatch(/not text/);
+    expect(text(new Uint8Array(MOST_TEXT_BYTES + 1))).toMatch(/larger than 2 MB/);
   });
 });
 

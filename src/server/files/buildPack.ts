@@ -1,27 +1,17 @@
-import type { Build, Production } from '@/core/document/production';
 import type { SimulatedReadouts as Readouts } from '@/core/evaluate/simulated';
 import type { Readout } from '@/core/evaluate/readout';
 import type { View } from '@/core/forms/drawing';
 import type { SheetPiece } from '@/core/forms/resolved';
-import { editText, formatMoney, moneyFormatter, show, showText } from '@/core/quantity';
+import { formatMoney, moneyFormatter, show, showText } from '@/core/quantity';
 import { clothView, pieceView, sheetView, sticksView } from '@/core/shop/planView';
 import { amountText } from '@/core/shop/purchase';
 import { sawList } from '@/core/shop/sawList';
-import { PAPERS, plain, type Paper, type Pdf } from './paper';
+import { lengthText, MARGIN, page, type Pack } from './packPage';
+import { plain, type Pdf } from './paper';
+import { safetyPage } from './safetyPage';
 import { drawView } from './pdfShapes';
 import { writeTable } from './pdfTable';
 import { drawTemplates } from './templates';
-
-interface Pack {
-  pdf: Pdf;
-  document: Production;
-  build: Build;
-  readouts: Readouts;
-  paper: Paper;
-}
-
-const MARGIN = 40;
-const lengthText = (metres: number): string => editText(metres, 'length', 'metric');
 
 /** Everything needed to make one light, in the order it is needed, as one PDF. */
 export function drawBuildPack(pack: Pack): void {
@@ -33,23 +23,8 @@ export function drawBuildPack(pack: Pack): void {
   saw(pack);
   shopping(pack);
   steps(pack);
-  safety(pack);
+  safetyPage(pack);
   drawTemplates(pack.pdf, pack.readouts.pieces, pack.paper);
-}
-
-function page(
-  { pdf, build, paper }: Pack,
-  title: string,
-): { top: number; width: number; height: number } {
-  const [w, h] = PAPERS[paper];
-  pdf.addPage({ margin: MARGIN, size: [w, h] });
-  pdf
-    .font('text')
-    .fontSize(8)
-    .fillColor('#6a5f50')
-    .text(plain(build.name), MARGIN, 22, { lineBreak: false });
-  pdf.font('bold').fontSize(17).fillColor('#1c160e').text(plain(title), MARGIN, MARGIN);
-  return { top: MARGIN + 30, width: w - 2 * MARGIN, height: h - 2 * MARGIN - 30 };
 }
 
 function rungText(rung: Readout, currency: string): string {
@@ -302,53 +277,4 @@ function steps(pack: Pack): void {
         .fillColor('#8a1f12')
         .text(plain(`Caution: ${step.hazard}`), { indent: 10 });
   });
-}
-
-const CAUTIONS = [
-  'Mains can kill. Work with the plug out; local codes and a licensed electrician come first.',
-  'First power-up through an RCD or GFCI, hands off, on a surface that does not burn.',
-  'Warm checks after ten minutes and after one hour; unplug before you touch.',
-  'Filament lamps 15 cm from board, halogen work lights 0.5 m from cloth and 1 m from anything in the beam.',
-  'Overhead: rated points, a second fixing, nobody underneath, a competent rigger.',
-  'Cutting: glasses, dust mask, work clamped. Sheet metal: gloves, edges deburred.',
-  'Do not stare into bare diodes; flicker can hurt people who are sensitive to it. No water near any of it.',
-];
-
-function safety(pack: Pack): void {
-  const { pdf, readouts } = pack;
-  page(pack, 'Before it is powered up');
-  pdf.y = MARGIN + 34;
-  const open = readouts.findings.filter(({ severity }) => severity !== 'ok');
-  pdf
-    .font('text')
-    .fontSize(9)
-    .text(
-      'Checked against the limits named below and no others; what the sums cannot know is for a competent person to see.',
-      MARGIN,
-    );
-  for (const finding of open) {
-    pdf
-      .font('bold')
-      .fontSize(10)
-      .fillColor(finding.severity === 'stop' ? '#8a1f12' : '#1c160e')
-      .text(plain(`${finding.severity.toUpperCase()}: ${finding.title}`), MARGIN, pdf.y + 6);
-    pdf
-      .font('text')
-      .fontSize(9)
-      .fillColor('#1c160e')
-      .text(
-        plain(
-          `${finding.message}${finding.limit ? ` Limit: ${finding.limit}.` : ''} Source: ${finding.source}.`,
-        ),
-        { indent: 10 },
-      );
-  }
-  pdf
-    .font('bold')
-    .fontSize(11)
-    .fillColor('#1c160e')
-    .text('Always', MARGIN, pdf.y + 12);
-  pdf.font('text').fontSize(9);
-  for (const caution of CAUTIONS) pdf.text(plain(`- ${caution}`), { indent: 4 });
-  pdf.text('Looked over by: ______________________    Date: ______________', MARGIN, pdf.y + 24);
 }

@@ -1,11 +1,18 @@
 'use client';
-import { SEVERITIES, type Finding, type Remedy } from '@/core/findings/finding';
-import { setParameterInPlace } from '@/core/document/commands';
-import type { Build } from '@/core/document/production';
+import { useMemo, useState } from 'react';
+import { checkProduction, type CheckCache } from '@/core/evaluate/check';
+import { SEVERITIES, type Finding } from '@/core/findings/finding';
 import { Dialog } from '@/ui/Dialog';
+import { SheetSwitch } from '@/ui/SheetSwitch';
 import { SeverityMark } from '@/ui/Severity';
-import { useProductionStore } from '../store/context';
+import { useProduction } from '../store/context';
+import { FindingItem } from './FindingItem';
 import { useWorkplace } from './useWorkplace';
+
+const SCOPES = [
+  ['build', 'This light'],
+  ['production', 'Every light'],
+] as const;
 
 interface FindingsDialogProps {
   onClose: () => void;
@@ -13,15 +20,17 @@ interface FindingsDialogProps {
   onPoint: (ref: string | null) => void;
 }
 
-/** Every check of the current build, worst first, with its limit, source and way out. */
+/** Every check, worst first, with its limit, source and way out; of one light or of them all. */
 export default function FindingsDialog({ onClose, onPoint }: FindingsDialogProps) {
   const { readouts, build, goTo } = useWorkplace();
+  const [scope, setScope] = useState<(typeof SCOPES)[number][0]>('build');
   const findings = readouts?.findings ?? [];
-  const point = (finding: Finding) => {
-    onPoint(finding.where.drawing ?? null);
+  const show = (finding: Finding) => {
+    const { drawing, field } = finding.where;
+    onPoint(drawing ?? null);
     onClose();
-    if (finding.where.field?.startsWith('shot.')) goTo('shot');
-    else if (finding.where.field?.startsWith('bulb.')) goTo('shelf');
+    if (field?.startsWith('shot.')) goTo('shot');
+    else if (field?.startsWith('bulb.') || field?.startsWith('unit.')) goTo('shelf');
     else goTo('build');
   };
   return (
@@ -30,46 +39,60 @@ export default function FindingsDialog({ onClose, onPoint }: FindingsDialogProps
         “Fine” means within the limits checked, no more. Local codes and a competent person have the
         last word on anything that plugs into the wall.
       </p>
-      {findings.length === 0 && <p>Nothing checked yet: choose a bulb for the build.</p>}
-      {SEVERITIES.map((severity) => (
-        <ul key={severity}>
-          {findings
-            .filter((finding) => finding.severity === severity)
-            .map((finding) => (
-              <li key={finding.id} data-finding={finding.id} className="border-b border-line py-3">
-                <SeverityMark severity={severity} />
-                <h3 className="inline pl-2 text-base">{finding.title}</h3>
-                <p className="mt-1 text-sm">{finding.message}</p>
-                <p className="mt-1 text-[13px] text-ink-soft">
-                  {finding.limit && `Limit: ${finding.limit}. `}Source: {finding.source}.
-                </p>
-                <p className="mt-1.5 flex flex-wrap gap-2">
-                  {finding.where.drawing && (
-                    <button type="button" className="press text-sm" onClick={() => point(finding)}>
-                      Show me
-                    </button>
-                  )}
-                  {build && <Remedies build={build} finding={finding} />}
-                </p>
-              </li>
-            ))}
-        </ul>
-      ))}
+      <SheetSwitch label="Findings of" sheets={SCOPES} open={scope} onOpen={setScope} />
+      {scope === 'production' ? (
+        <EveryLight onClose={onClose} />
+      ) : (
+        <>
+          {findings.length === 0 && <p>Nothing checked yet: choose a bulb for the build.</p>}
+          {SEVERITIES.map((severity) => (
+            <ul key={severity}>
+              {findings
+                .filter((finding) => finding.severity === severity)
+                .map((finding) => (
+                  <FindingItem key={finding.id} finding={finding} build={build} onShow={show} />
+                ))}
+            </ul>
+          ))}
+        </>
+      )}
     </Dialog>
   );
 }
 
-function Remedies({ build, finding }: { build: Build; finding: Finding }) {
-  const store = useProductionStore();
-  const take = (remedy: Remedy) =>
-    store
-      .getState()
-      .change(remedy.label, (draft) =>
-        setParameterInPlace(draft, build.id, remedy.parameters as Build['parameters']),
-      );
-  return finding.remedies?.map((remedy) => (
-    <button key={remedy.label} type="button" className="press text-sm" onClick={() => take(remedy)}>
-      {remedy.label}
-    </button>
-  ));
+/** What is open on every light of the production; a title leads to the light. */
+function EveryLight({ onClose }: { onClose: () => void }) {
+  const document = useProduction((state) => state.document);
+  const { goTo } = useWorkplace();
+  const [cache] = useState<CheckCache>(() => new WeakMap());
+  const checked = useMemo(() => checkProduction(document, cache), [document, cache]);
+  return (
+    <ul>
+      {checked.map(({ build, findings }) => {
+        const open = findings.filter(({ severity }) => severity !== 'ok');
+        return (
+          <li key={build.id} className="border-b border-line py-2">
+            <button
+              type="button"
+              className="font-display text-base underline decoration-line-strong underline-offset-2"
+              onClick={() => {
+                onClose();
+                goTo('wire', { build: build.id });
+              }}
+            >
+              {build.name}
+            </button>
+            {open.length === 0 && <span className="pl-2 text-sm">within the limits checked</span>}
+            <ul className="text-sm">
+              {open.map(({ id, severity, title }) => (
+                <li key={id}>
+                  <SeverityMark severity={severity} /> {title}
+                </li>
+              ))}
+            </ul>
+          </li>
+        );
+      })}
+    </ul>
+  );
 }

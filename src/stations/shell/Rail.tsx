@@ -3,6 +3,7 @@ import Link from 'next/link';
 import { worst, type Severity } from '@/core/findings/finding';
 import type { Readouts } from '@/core/evaluate/evaluate';
 import { Jar } from '@/ui/Jar';
+import { isAboutWire } from '@/core/power/wire';
 import { SeverityMark } from '@/ui/Severity';
 import { useProduction } from '../store/context';
 import { STATIONS, type StationId } from './stations';
@@ -22,6 +23,7 @@ function useMarks(): Record<StationId, Mark> {
     shelf: document.shelf.bulbs.length === 0 ? 'empty' : about(/^(bulb|unit)\./),
     build: build === null ? 'empty' : worst(findings),
     glow: build === null || !readouts ? 'empty' : glowMark(readouts),
+    wire: build === null || !readouts ? 'empty' : worst(findings.filter(isAboutWire)),
     cut:
       build === null || !readouts
         ? 'empty'

@@ -4,6 +4,7 @@ export const STATIONS = [
   { id: 'shelf', name: 'Shelf', key: '2', question: 'Which units and materials?' },
   { id: 'build', name: 'Build', key: '3', question: 'What size, how many, where?' },
   { id: 'glow', name: 'Glow', key: '4', question: 'What light comes out?' },
+  { id: 'wire', name: 'Wire', key: '5', question: 'Will cable, plastic and people stay whole?' },
   { id: 'cut', name: 'Cut & buy', key: '6', question: 'What is cut, bought and spent?' },
   { id: 'verdict', name: 'Verdict', key: '9', question: 'Is it worth it?' },
 ] as const;

@@ -1,0 +1,5 @@
+import { WireStation } from '@/stations/entry';
+
+export default function WirePage() {
+  return <WireStation />;
+}

@@ -1,0 +1,82 @@
+import type { Production } from '../document/production';
+import type { Columns } from './readTable';
+
+/** Headings of the shelf as a table; reading them back finds the same fields. */
+const HEADINGS = [
+  'Name',
+  'Kind',
+  'Watts',
+  'Lumens',
+  'CCT',
+  'CRI',
+  'Base',
+  'Volts',
+  'Dimmable',
+  'Pack',
+  'Price',
+  'W/m',
+  'lm/m',
+  'LED/m',
+  'Reel',
+] as const;
+
+/** Most columns and rows a table may have; wider ones are no lists of lamps. */
+export const MOST_COLUMNS = 60;
+export const MOST_ROWS = 1000;
+
+type Cell = string | number;
+
+const cell = (value: string | number | null | undefined): Cell => value ?? '';
+
+/**
+ * Every bulb and unit of the shelf as rows under their headings, for a spreadsheet.
+ * @param minorDigits decimals of the production's money
+ */
+export function shelfTable({ bulbs, units }: Production['shelf'], minorDigits: number): Cell[][] {
+  const price = (minor: number) => (minor / 10 ** minorDigits).toFixed(minorDigits);
+  return [
+    [...HEADINGS],
+    ...bulbs.map((bulb) => [
+      bulb.name,
+      bulb.kind,
+      bulb.wattsW,
+      cell(bulb.luminousFluxLm),
+      cell(bulb.cctK),
+      cell(bulb.criRa),
+      bulb.base,
+      bulb.supplyV,
+      bulb.dimmable,
+      bulb.packCount,
+      price(bulb.priceMinor),
+      '',
+      '',
+      '',
+      '',
+    ]),
+    ...units.map((unit) => {
+      const strip = unit.category === 'strip' ? unit : null;
+      const mains = unit.category === 'strip' ? null : unit;
+      return [
+        unit.name,
+        unit.category,
+        cell(mains?.wattsW),
+        cell(mains?.luminousFluxLm),
+        cell(unit.cctK),
+        cell(unit.criRa),
+        '',
+        strip ? strip.voltageV : mains!.supplyV,
+        unit.dimmable,
+        unit.packCount,
+        price(unit.priceMinor),
+        cell(strip?.wattsPerM),
+        cell(strip?.lumensPerM),
+        cell(strip?.ledsPerM),
+        cell(strip?.reelLengthM),
+      ];
+    }),
+  ];
+}
+
+/** Does a first row look like headings: at least two of its cells name a field. */
+export const looksLikeHeadings = (columns: Columns): boolean =>
+  columns.filter((field) => field !== null).length >= 2;

@@ -1,0 +1,150 @@
+import { designMark } from '@/core/document/designMark';
+import { threeFigures } from '@/core/quantity';
+import { schematicView } from '@/core/power/schematic';
+import { gateOf, LOOK_OVER, type Wire } from '@/core/power/wire';
+import { lengthText, MARGIN, page, type Pack } from './packPage';
+import { plain } from './paper';
+import { drawView } from './pdfShapes';
+import { writeTable } from './pdfTable';
+
+const CAUTIONS = [
+  'Mains can kill. Work with the plug out; local codes and a licensed electrician come first.',
+  'First power-up through an RCD or GFCI, hands off, on a surface that does not burn.',
+  'Warm checks after ten minutes and after one hour; unplug before you touch.',
+  'Filament lamps 15 cm from board, halogen work lights 0.5 m from cloth and 1 m from anything in the beam.',
+  'Overhead: rated points, a second fixing, nobody underneath, a competent rigger.',
+  'Cutting: glasses, dust mask, work clamped. Sheet metal: gloves, edges deburred.',
+  'Do not stare into bare diodes; flicker can hurt people who are sensitive to it. No water near any of it.',
+];
+
+const INK = '#1c160e';
+
+/** What must be so before the first power-up: how it is wired, what was checked, who looks it over. */
+export function safetyPage(pack: Pack): void {
+  const { pdf, readouts } = pack;
+  const { top, width } = page(pack, 'Before it is powered up');
+  pdf.y = top + 4;
+  if (readouts.wire) {
+    const frame = { x: MARGIN, y: top, w: width, h: 120 };
+    drawView(pdf, schematicView(readouts.wire), frame, lengthText);
+    pdf.y = top + 126;
+    writeTable(
+      pdf,
+      [
+        { title: '', share: 0.4 },
+        { title: '', share: 0.6 },
+      ],
+      electrical(readouts.wire),
+    );
+  }
+  findings(pack);
+  heading(pack, 'Look over, unplugged');
+  for (const point of LOOK_OVER)
+    pdf.text(plain(`[   ]  ${point}`), MARGIN, pdf.y + 2, { indent: 4 });
+  heading(pack, 'Always');
+  for (const caution of CAUTIONS) pdf.text(plain(`- ${caution}`), { indent: 4 });
+  signatures(pack);
+}
+
+function electrical(wire: Wire): string[][] {
+  const amps = (value: number) => `${threeFigures(value)} A`;
+  return [
+    [
+      'Everything fully up',
+      `${threeFigures(wire.fullW)} W, ${amps(wire.fullA)} at ${wire.circuit.voltageV} V`,
+    ],
+    [
+      `Circuit “${wire.circuit.name}”, ${wire.circuit.ratedA} A`,
+      `${amps(wire.fullA + wire.othersA)} of ${amps(wire.limitA)} with every light on it`,
+    ],
+    ['Cord', wire.cord ? `${wire.cord.name}, carries ${amps(wire.cord.limitA)}` : 'none chosen'],
+    [
+      'Plug',
+      wire.plug
+        ? `${wire.plug.name}${wire.plug.fuseA === null ? '' : `, fuse ${wire.plug.fuseA} A`}`
+        : 'none chosen',
+    ],
+    ['Wires', `live ${wire.wires.live}; neutral ${wire.wires.neutral}; earth ${wire.wires.earth}`],
+    ...(wire.tape
+      ? [
+          [
+            'Tape',
+            `dimmest ${Math.round(wire.tape.dimmest * 100)} % of the brightest; busiest feed ${amps(wire.tape.mostFeedA)}; ${wire.tape.run.supplies} ${wire.tape.run.supplies === 1 ? 'supply' : 'supplies, outputs never joined'}`,
+          ],
+        ]
+      : []),
+  ];
+}
+
+function heading({ pdf }: Pack, words: string): void {
+  pdf
+    .font('bold')
+    .fontSize(11)
+    .fillColor(INK)
+    .text(words, MARGIN, pdf.y + 10);
+  pdf.font('text').fontSize(9);
+}
+
+function findings({ pdf, readouts }: Pack): void {
+  const gate = gateOf(readouts.findings);
+  pdf
+    .font('bold')
+    .fontSize(11)
+    .fillColor(gate.open ? INK : '#8a1f12')
+    .text(
+      gate.open
+        ? 'No stop among the checks made'
+        : `Do not plug it in: ${gate.stops.length} ${gate.stops.length === 1 ? 'stop' : 'stops'}`,
+      MARGIN,
+      pdf.y + 8,
+    );
+  pdf
+    .font('text')
+    .fontSize(9)
+    .fillColor(INK)
+    .text(
+      'Checked against the limits named below and no others; what the sums cannot know is for a competent person to see.',
+      MARGIN,
+    );
+  for (const finding of readouts.findings.filter(({ severity }) => severity !== 'ok')) {
+    pdf
+      .font('bold')
+      .fontSize(10)
+      .fillColor(finding.severity === 'stop' ? '#8a1f12' : INK)
+      .text(plain(`${finding.severity.toUpperCase()}: ${finding.title}`), MARGIN, pdf.y + 6);
+    pdf
+      .font('text')
+      .fontSize(9)
+      .fillColor(INK)
+      .text(
+        plain(
+          `${finding.message}${finding.limit ? ` Limit: ${finding.limit}.` : ''} Source: ${finding.source}.`,
+        ),
+        { indent: 10 },
+      );
+  }
+  const fine = readouts.findings.filter(({ severity }) => severity === 'ok');
+  if (fine.length > 0)
+    pdf
+      .fontSize(9)
+      .text(
+        plain(
+          `Within the limits checked: ${fine.map(({ title, limit }) => (limit ? `${title} (${limit})` : title)).join('; ')}.`,
+        ),
+        MARGIN,
+        pdf.y + 6,
+      );
+}
+
+function signatures({ pdf, build }: Pack): void {
+  const mark = designMark(build);
+  for (const { name, date, design } of build.signOffs)
+    pdf.text(
+      plain(
+        `Signed off by ${name} on ${date}${design === mark ? '' : ', for an earlier design: look it over again'}.`,
+      ),
+      MARGIN,
+      pdf.y + 8,
+    );
+  pdf.text('Looked over by: ______________________    Date: ______________', MARGIN, pdf.y + 18);
+}

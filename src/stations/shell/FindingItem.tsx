@@ -1,0 +1,54 @@
+'use client';
+import { setParameterInPlace } from '@/core/document/commands';
+import type { Build } from '@/core/document/production';
+import type { Finding, Remedy } from '@/core/findings/finding';
+import { SeverityMark } from '@/ui/Severity';
+import { useProductionStore } from '../store/context';
+
+interface FindingItemProps {
+  finding: Finding;
+  build: Build | null;
+  /** goes to what it is about; without it there is no such button */
+  onShow?: (finding: Finding) => void;
+}
+
+/** One check with its limit, its source, and the ways out it offers. */
+export function FindingItem({ finding, build, onShow }: FindingItemProps) {
+  const store = useProductionStore();
+  const take = (remedy: Remedy) =>
+    build &&
+    store
+      .getState()
+      .change(remedy.label, (draft) =>
+        setParameterInPlace(draft, build.id, remedy.parameters as Build['parameters']),
+      );
+  const { drawing, field } = finding.where;
+  return (
+    <li data-finding={finding.id} className="border-b border-line py-3">
+      <SeverityMark severity={finding.severity} />
+      <h3 className="inline pl-2 text-base">{finding.title}</h3>
+      <p className="mt-1 text-sm">{finding.message}</p>
+      <p className="mt-1 text-[13px] text-ink-soft">
+        {finding.limit && `Limit: ${finding.limit}. `}Source: {finding.source}.
+      </p>
+      <p className="mt-1.5 flex flex-wrap gap-2">
+        {onShow && (drawing || field) && (
+          <button type="button" className="press text-sm" onClick={() => onShow(finding)}>
+            Show me
+          </button>
+        )}
+        {build &&
+          finding.remedies?.map((remedy) => (
+            <button
+              key={remedy.label}
+              type="button"
+              className="press text-sm"
+              onClick={() => take(remedy)}
+            >
+              {remedy.label}
+            </button>
+          ))}
+      </p>
+    </li>
+  );
+}

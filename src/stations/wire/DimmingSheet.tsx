@@ -1,0 +1,95 @@
+'use client';
+import type { Alternative } from '@/core/evaluate/alternatives';
+import { stopsInWords, show, showText } from '@/core/quantity';
+import {
+  DIMMER_NAMES,
+  DIMMERS,
+  LOAD_NAMES,
+  LOADS,
+  matchOf,
+  type Match,
+} from '@/core/power/dimming';
+import type { Wire } from '@/core/power/wire';
+import { useDevice } from '@/ui/device';
+import { SeverityMark } from '@/ui/Severity';
+
+const SEVERITY: Record<Match, 'ok' | 'look' | 'stop'> = { yes: 'ok', maybe: 'look', no: 'stop' };
+const WORDS: Record<Match, string> = { yes: 'fits', maybe: 'perhaps', no: 'does not fit' };
+
+/** Which dimmer goes with which lamp, and how else to have less light. */
+export default function DimmingSheet({ wire, ways }: { wire: Wire; ways: readonly Alternative[] }) {
+  const { units } = useDevice();
+  return (
+    <div className="grid gap-5">
+      <section>
+        <h2 className="text-lg">Dimmer and lamp</h2>
+        <div className="relative overflow-x-auto">
+          <table className="rows w-full text-sm">
+            <thead>
+              <tr>
+                <th>Lamp</th>
+                {DIMMERS.map((dimmer) => (
+                  <th key={dimmer}>
+                    {DIMMER_NAMES[dimmer]}
+                    {wire.dimmer?.edge === dimmer && ' (chosen)'}
+                  </th>
+                ))}
+              </tr>
+            </thead>
+            <tbody>
+              {LOADS.map((load) => {
+                const own = wire.loads.includes(load);
+                return (
+                  <tr key={load} data-own={own} className={own ? 'bg-brass-wash' : ''}>
+                    <th scope="row">
+                      {LOAD_NAMES[load]}
+                      {own && <span className="block text-[12.5px]">in this light</span>}
+                    </th>
+                    {DIMMERS.map((dimmer) => {
+                      const [match, why] = matchOf(load, dimmer);
+                      return (
+                        <td key={dimmer}>
+                          <SeverityMark severity={SEVERITY[match]} bare /> {WORDS[match]}:{' '}
+                          <span className="text-ink-soft">{why}</span>
+                        </td>
+                      );
+                    })}
+                  </tr>
+                );
+              })}
+            </tbody>
+          </table>
+        </div>
+        <p className="text-[13px] text-ink-soft">
+          Common practice. What is printed on dimmer and lamp wins; film a test at the shot’s
+          shutter before the day.
+        </p>
+      </section>
+      <section>
+        <h2 className="text-lg">Less light without a dimmer</h2>
+        {ways.length === 0 ? (
+          <p>The light is not over the shot’s target: there is nothing to take away.</p>
+        ) : (
+          <table className="rows w-full max-w-xl text-sm">
+            <thead>
+              <tr>
+                <th>Way</th>
+                <th className="num">at the subject</th>
+                <th className="num">to the target</th>
+              </tr>
+            </thead>
+            <tbody>
+              {ways.map(({ what, illuminanceLx, marginStops }) => (
+                <tr key={what}>
+                  <td>{what}</td>
+                  <td className="num">{showText(show(illuminanceLx, 'illuminance', units))}</td>
+                  <td className="num">{stopsInWords(marginStops)}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        )}
+      </section>
+    </div>
+  );
+}

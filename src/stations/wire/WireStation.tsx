@@ -1,0 +1,73 @@
+'use client';
+import { useState } from 'react';
+import type { Build } from '@/core/document/production';
+import type { Readouts } from '@/core/evaluate/evaluate';
+import type { Wire } from '@/core/power/wire';
+import { lazyPanel } from '@/ui/lazyPanel';
+import { SheetSwitch } from '@/ui/SheetSwitch';
+import { NoBuild } from '../build/NoBuild';
+import { Tray } from '../build/Tray';
+import { useBuildForm } from '../build/useBuildForm';
+import { useWorkplace } from '../shell/useWorkplace';
+import { GateMark } from './GateMark';
+
+const MainsSheet = lazyPanel(() => import('./MainsSheet'));
+const CircuitsSheet = lazyPanel(() => import('./CircuitsSheet'));
+const TapeSheet = lazyPanel(() => import('./TapeSheet'));
+const DimmingSheet = lazyPanel(() => import('./DimmingSheet'));
+const GateSheet = lazyPanel(() => import('./GateSheet'));
+
+const SHEETS = [
+  ['mains', 'Cord and plug'],
+  ['circuits', 'Circuits'],
+  ['tape', 'Along the tape'],
+  ['dimming', 'Less light'],
+  ['gate', 'Power-up'],
+] as const;
+type SheetId = (typeof SHEETS)[number][0];
+
+/** Whether cable, plastic and people stay whole. */
+export function WireStation() {
+  const { build, readouts } = useWorkplace();
+  if (!build || !readouts) return <NoBuild />;
+  const { wire } = readouts;
+  if (!wire) return <p className="p-6">{readouts.findings[0]?.message}</p>;
+  return <WireSheet key={build.id} build={build} readouts={readouts} wire={wire} />;
+}
+
+interface WireSheetProps {
+  build: Build;
+  readouts: Readouts;
+  wire: Wire;
+}
+
+function WireSheet({ build, readouts, wire }: WireSheetProps) {
+  const form = useBuildForm(build);
+  const [sheet, setSheet] = useState<SheetId>('mains');
+  const sheets = SHEETS.filter(([id]) => id !== 'tape' || wire.tape);
+  if (!form) return null;
+  return (
+    <div className="flex h-full flex-col bg-sheet max-md:h-auto">
+      <div className="flex flex-wrap items-center gap-x-4 border-b border-line px-4 py-1">
+        <SheetSwitch label="Sheets" sheets={sheets} open={sheet} onOpen={setSheet} />
+        <span className="flex-1" />
+        <GateMark findings={readouts.findings} />
+      </div>
+      <div
+        className="relative min-h-0 flex-1 overflow-y-auto p-4"
+        tabIndex={0}
+        role="group"
+        aria-label="Wiring"
+      >
+        {sheet === 'mains' && <MainsSheet build={build} readouts={readouts} wire={wire} />}
+        {sheet === 'circuits' && <CircuitsSheet />}
+        {sheet === 'tape' && wire.tape && (
+          <TapeSheet build={build} tape={wire.tape} findings={readouts.findings} />
+        )}
+        {sheet === 'dimming' && <DimmingSheet wire={wire} ways={readouts.alternatives} />}
+        {sheet === 'gate' && <GateSheet build={build} findings={readouts.findings} />}
+      </div>
+      <Tray form={form} findings={readouts.findings} filled={readouts.parameters} startsShut />
+    </div>
+  );
+}
