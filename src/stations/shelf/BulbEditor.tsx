@@ -9,6 +9,7 @@ import { QuantityField } from '@/ui/fields/QuantityField';
 import { MoneyField, TextField } from '@/ui/fields/TextField';
 import { useProduction, useProductionStore } from '../store/context';
 import { FindingNotes } from './FindingNotes';
+import { MeasuredFiles } from './MeasuredFiles';
 import { BULB_FIELDS } from './bulbFields';
 
 const same = <V extends string>(values: readonly V[]) =>
@@ -163,6 +164,18 @@ export default function BulbEditor({ bulb, onClose, onDuplicate, onDelete }: Bul
           }
         />
       </div>
+      <MeasuredFiles
+        spread={bulb.spread}
+        spectrum={bulb.spectrum}
+        onSpread={({ spread, luminousFluxLm }) =>
+          change('distribution', (target) => {
+            target.spread = spread;
+            target.luminousFluxLm = Math.round(luminousFluxLm);
+            target.origins.luminousFluxLm = 'metered';
+          })
+        }
+        onSpectrum={(spectrum) => change('spectrum', (target) => void (target.spectrum = spectrum))}
+      />
       <p className="mt-5 flex gap-3">
         <button type="button" className="press" onClick={onDuplicate}>
           Duplicate

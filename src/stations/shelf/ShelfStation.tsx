@@ -1,6 +1,7 @@
 'use client';
+import dynamic from 'next/dynamic';
 import { lazyPanel } from '@/ui/lazyPanel';
-import { Plus } from 'lucide-react';
+import { Plus, ScanText } from 'lucide-react';
 import { nanoid } from 'nanoid';
 import { useMemo, useState } from 'react';
 import { freeName, removeFromShelfInPlace } from '@/core/document/commands';
@@ -11,55 +12,34 @@ import { useSession } from '../shell/Workbench';
 import { useWorkplace } from '../shell/useWorkplace';
 import { useProduction, useProductionStore } from '../store/context';
 import { bulbRows } from './bulbRows';
+import { plainBulb } from './newRecords';
 
 const BulbEditor = lazyPanel(() => import('./BulbEditor'));
 const BulbTable = lazyPanel(() => import('./BulbTable'));
 const PartTable = lazyPanel(() => import('./PartTable'));
 const UnitTable = lazyPanel(() => import('./UnitTable'));
+const CompareSheet = dynamic(() => import('./CompareSheet'), { ssr: false });
+const FittingSheet = lazyPanel(() => import('./FittingSheet'));
+const ColourSheet = dynamic(() => import('./ColourSheet'), { ssr: false });
+const ReadDialog = lazyPanel(() => import('./ReadDialog'));
 
 const SHEETS = [
   ['bulbs', 'Bulbs'],
   ['units', 'Tape, tubes, panels'],
   ['parts', 'Materials and parts'],
+  ['compare', 'Side by side'],
+  ['fitting', 'In this light'],
+  ['colour', 'Colour'],
 ] as const;
-
-/** An empty label: what a new bulb says before anybody has read its box. */
-const plainBulb = (id: string, name: string, supplyV: number): Bulb =>
-  bulbSchema.parse({
-    id,
-    name,
-    kind: 'led',
-    wattsW: 9,
-    luminousFluxLm: null,
-    equivalentW: null,
-    cctK: null,
-    criRa: null,
-    base: 'E27',
-    supplyV,
-    spread: { class: 'forward' },
-    dimmable: 'unknown',
-    flicker: 'unknown',
-    powerFactor: null,
-    globeDiameterM: 0.06,
-    lengthM: 0.11,
-    massKg: 0.06,
-    priceMinor: 0,
-    packCount: 1,
-    ratedLifeH: null,
-    warmUpS: 0,
-    onHandCount: 0,
-    onHandCounts: false,
-    spectrum: null,
-    origins: {},
-  });
 
 export function ShelfStation() {
   const store = useProductionStore();
   const { say } = useSession();
-  const { shotId } = useWorkplace();
+  const { shotId, build } = useWorkplace();
   const document = useProduction((state) => state.document);
   const [sheet, setSheet] = useState<(typeof SHEETS)[number][0]>('bulbs');
   const [openId, setOpenId] = useState<BulbId | null>(null);
+  const [reading, setReading] = useState(false);
   const shot = document.shots.find(({ id }) => id === shotId);
   const { bulbs } = document.shelf;
   const rows = useMemo(() => bulbRows(bulbs, shot?.cctK ?? null), [bulbs, shot?.cctK]);
@@ -89,10 +69,14 @@ export function ShelfStation() {
     <div className="flex h-full flex-col bg-sheet">
       <div className="flex flex-wrap items-center gap-3 border-b border-line px-4 py-1">
         <SheetSwitch label="Shelf" sheets={SHEETS} open={sheet} onOpen={setSheet} />
-        <span className="flex-1 text-right text-[13px] text-ink-soft">
-          {shot &&
-            `Δ mired against “${shot.name}”, ${shot.cctK} K. ~ is typical, not from the label.`}
-        </span>
+        <span className="flex-1" />
+        <button
+          type="button"
+          className="press flex items-center gap-1"
+          onClick={() => setReading(true)}
+        >
+          <ScanText size={15} aria-hidden /> Read labels
+        </button>
         {sheet === 'bulbs' && (
           <button type="button" className="press flex items-center gap-1" onClick={add}>
             <Plus size={15} aria-hidden /> Add a bulb
@@ -116,7 +100,17 @@ export function ShelfStation() {
         )}
         {sheet === 'units' && <UnitTable shotCctK={shot?.cctK ?? null} />}
         {sheet === 'parts' && <PartTable />}
+        {sheet === 'compare' && <CompareSheet />}
+        {sheet === 'fitting' &&
+          (build ? <FittingSheet build={build} /> : <p className="p-6">Start a light first.</p>)}
+        {sheet === 'colour' && <ColourSheet build={build} />}
+        {(sheet === 'bulbs' || sheet === 'units') && shot && (
+          <p className="py-2 text-[13px] text-ink-soft">
+            Δ mired against “{shot.name}”, {shot.cctK} K. ~ is typical, not from the label.
+          </p>
+        )}
       </div>
+      {reading && <ReadDialog onClose={() => setReading(false)} />}
       {open && (
         <BulbEditor
           bulb={open}

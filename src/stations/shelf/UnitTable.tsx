@@ -9,6 +9,7 @@ import { ChoiceField } from '@/ui/fields/ChoiceField';
 import { SeverityMark } from '@/ui/Severity';
 import { useProduction } from '../store/context';
 import { copiedUnit, newUnit } from './newRecords';
+import { MeasuredFiles } from './MeasuredFiles';
 import RecordEditor from './RecordEditor';
 import { UNIT_FIELDS } from './recordFields';
 import { useShelfRecords } from './useShelfRecords';
@@ -162,7 +163,23 @@ export default function UnitTable({ shotCctK }: { shotCctK: number | null }) {
           onClose={close}
           onDuplicate={() => put(copiedUnit(document.shelf, open), `duplicate ${open.name}`)}
           onDelete={() => remove(open)}
-        />
+        >
+          <MeasuredFiles
+            spread={'spread' in open ? open.spread : null}
+            spectrum={open.spectrum}
+            onSpread={({ spread, luminousFluxLm }) =>
+              change(open, 'distribution', (target) => {
+                if (!('spread' in target)) return;
+                target.spread = spread;
+                target.luminousFluxLm = Math.round(luminousFluxLm);
+                target.origins.luminousFluxLm = 'metered';
+              })
+            }
+            onSpectrum={(spectrum) =>
+              change(open, 'spectrum', (target) => void (target.spectrum = spectrum))
+            }
+          />
+        </RecordEditor>
       )}
     </>
   );

@@ -2,6 +2,7 @@ import { nanoid } from 'nanoid';
 import { freeName } from '@/core/document/commands';
 import type { Production } from '@/core/document/production';
 import { partSchema, type Part } from '@/core/materials/part';
+import { bulbSchema, type Bulb } from '@/core/units/bulb';
 import { unitSchema, type Unit } from '@/core/units/unit';
 
 type Shelf = Production['shelf'];
@@ -160,4 +161,34 @@ export const newPart = ({ parts }: Shelf, role: Part['role'], name: string): Par
     id: nanoid(10),
     role,
     name: freeName(name, parts),
+  });
+
+/** An empty label: what a new bulb says before anybody has read its box. */
+export const plainBulb = (id: string, name: string, supplyV: number): Bulb =>
+  bulbSchema.parse({
+    id,
+    name,
+    kind: 'led',
+    wattsW: 9,
+    luminousFluxLm: null,
+    equivalentW: null,
+    cctK: null,
+    criRa: null,
+    base: 'E27',
+    supplyV,
+    spread: { class: 'forward' },
+    dimmable: 'unknown',
+    flicker: 'unknown',
+    powerFactor: null,
+    globeDiameterM: 0.06,
+    lengthM: 0.11,
+    massKg: 0.06,
+    priceMinor: 0,
+    packCount: 1,
+    ratedLifeH: null,
+    warmUpS: 0,
+    onHandCount: 0,
+    onHandCounts: false,
+    spectrum: null,
+    origins: {},
   });

@@ -1,6 +1,8 @@
 import { HARDWARE } from '@/core/materials/hardware';
 import type { Part } from '@/core/materials/part';
 import { CORDS } from '@/core/power/cord';
+import { TAPE_LOADS } from '@/core/power/ladder';
+import { TAPE_LOAD_NAMES } from '@/core/power/tapePlan';
 import type { Dimension } from '@/core/quantity';
 import { BASES } from '@/core/units/bulb';
 import { STRIP_COLOURS, type Unit } from '@/core/units/unit';
@@ -107,6 +109,12 @@ export const UNIT_FIELDS: Record<Unit['category'], RecordField[]> = {
     length('reelLengthM', 'Reel', 0.1, 100),
     length('tapeWidthM', 'Tape width', 0.003, 0.05),
     choice('colour', 'Colour', STRIP_COLOURS),
+    choice(
+      'load',
+      'Its sections',
+      TAPE_LOADS.map((load): [string, string] => [load, TAPE_LOAD_NAMES[load]]),
+    ),
+    number('loopOhmPerM', 'Copper out and back, Ω/m', 0.001, 20, 'typical of its width'),
     choice('coated', 'Coat', [
       ['false', 'bare'],
       ['true', 'coated, will not bend'],

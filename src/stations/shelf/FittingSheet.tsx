@@ -1,0 +1,88 @@
+'use client';
+import { putInInPlace } from '@/core/evaluate/fitting';
+import { show, showText } from '@/core/quantity';
+import { findBuild } from '@/core/evaluate/context';
+import type { Build } from '@/core/document/production';
+import { useDevice } from '@/ui/device';
+import { useEngine } from '../shell/useEngine';
+import { useProduction, useProductionStore } from '../store/context';
+
+/** What every unit that goes into this light would make of its lumens there. */
+export default function FittingSheet({ build }: { build: Build }) {
+  const document = useProduction((state) => state.document);
+  const store = useProductionStore();
+  const { units } = useDevice();
+  const { answer, busy } = useEngine(
+    (engine) => engine.fitting(document, build.id),
+    [document.shelf, document.shots, document.builds, build.id],
+  );
+  const best = Math.max(1, ...(answer ?? []).map(({ lxPerKlm }) => lxPerKlm));
+  const put = (id: string, name: string) =>
+    store.getState().change(`put ${name} into ${build.name}`, (draft) => {
+      const target = findBuild(draft, build.id);
+      if (target) putInInPlace(target, draft, id);
+    });
+  return (
+    <div className="py-2" data-fitting={busy ? 'asking' : 'known'}>
+      <p className="text-[13px] text-ink-soft">
+        Equal lumens are not equal light: what counts is how much of them reaches the subject from “
+        {build.name}” as it stands. Instant estimate.
+      </p>
+      <p role="status" className="sr-only">
+        {busy ? 'Trying every unit of the shelf' : `${answer?.length ?? 0} units tried`}
+      </p>
+      {answer?.length === 0 && <p className="py-3">Nothing on the shelf goes into this light.</p>}
+      {answer && answer.length > 0 && (
+        <table className="rows tight w-full text-[13px]">
+          <thead>
+            <tr>
+              <th>Unit</th>
+              <th className="num">for 1000 lm</th>
+              <th>
+                <span className="sr-only">as a bar</span>
+              </th>
+              <th className="num">reaches the shot</th>
+              <th className="num">at the subject</th>
+              <th className="num">sent</th>
+              <th>
+                <span className="sr-only">put it in</span>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {answer.map((row) => (
+              <tr key={row.id} data-fitted={row.id} className={row.chosen ? 'bg-brass-wash' : ''}>
+                <td>
+                  {row.name}
+                  {row.chosen && <span className="block text-[12.5px]">in it now</span>}
+                </td>
+                <td className="num">{showText(show(row.lxPerKlm, 'illuminance', units))}</td>
+                <td className="w-32">
+                  <span
+                    aria-hidden
+                    className="block h-2.5 bg-brass"
+                    style={{ width: `${(100 * row.lxPerKlm) / best}%` }}
+                  />
+                </td>
+                <td className="num">{(row.share * 100).toFixed(1)} %</td>
+                <td className="num">{showText(show(row.illuminanceLx, 'illuminance', units))}</td>
+                <td className="num">{Math.round(row.sentLm)} lm</td>
+                <td>
+                  {!row.chosen && (
+                    <button
+                      type="button"
+                      className="press text-[13px]"
+                      onClick={() => put(row.id, row.name)}
+                    >
+                      Put it in
+                    </button>
+                  )}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,82 @@
+'use client';
+import { useState } from 'react';
+import { decodeText } from '@/core/reading/decode';
+import { readSpectrum } from '@/core/formats/spectrumFile';
+import { MOST_FILE_BYTES, readUnitSpread, type MeasuredUnit } from '@/core/formats/unitSpread';
+import type { MeasuredSpectrum } from '@/core/units/spectrum';
+import type { Spread } from '@/core/units/spread';
+import { SpreadPreview } from './SpreadPreview';
+
+interface MeasuredFilesProps {
+  /** null for units whose spread follows from their form */
+  spread: Spread | null;
+  spectrum: MeasuredSpectrum | null;
+  onSpread: (found: MeasuredUnit) => void;
+  onSpectrum: (spectrum: MeasuredSpectrum | null) => void;
+}
+
+/** A unit's measured distribution and spectrum, from files. */
+export function MeasuredFiles({ spread, spectrum, onSpread, onSpectrum }: MeasuredFilesProps) {
+  const [said, setSaid] = useState<{ problem: boolean; words: string } | null>(null);
+  const bytesOf = async (file: File, most: number) =>
+    new Uint8Array(await file.slice(0, most + 1).arrayBuffer());
+  const openSpread = async (file: File | undefined) => {
+    if (!file) return;
+    const read = readUnitSpread(await bytesOf(file, MOST_FILE_BYTES), file.name);
+    if (!read.ok) return setSaid({ problem: true, words: read.problems[0]!.message });
+    onSpread(read.value);
+    setSaid({ problem: false, words: read.value.notes.join('; ') });
+  };
+  const openSpectrum = async (file: File | undefined) => {
+    if (!file) return;
+    const text = decodeText(await bytesOf(file, 2_000_000), file.name);
+    const read = text.ok ? readSpectrum(text.value) : text;
+    if (!read.ok) return setSaid({ problem: true, words: read.problems[0]!.message });
+    onSpectrum(read.value);
+    setSaid({
+      problem: false,
+      words: `${read.value.wavelengthsNm.length} readings from ${read.value.wavelengthsNm[0]} to ${read.value.wavelengthsNm.at(-1)} nm`,
+    });
+  };
+  return (
+    <section className="mt-4 grid gap-2 border-t border-line pt-3">
+      <h3 className="text-base">Measured</h3>
+      {spread && <SpreadPreview spread={spread} />}
+      {spread && (
+        <label className="text-[13px]">
+          Distribution from an IES or EULUMDAT file{' '}
+          <input
+            type="file"
+            accept=".ies,.ldt"
+            onChange={(event) => void openSpread(event.target.files?.[0])}
+          />
+        </label>
+      )}
+      <label className="text-[13px]">
+        Spectrum from a CSV or TM-27 file{' '}
+        <input
+          type="file"
+          accept=".csv,.txt,.spdx,.xml"
+          onChange={(event) => void openSpectrum(event.target.files?.[0])}
+        />
+      </label>
+      <p className="text-[13px] text-ink-soft">
+        {spectrum ? 'Its spectrum is metered. ' : 'Its spectrum is what is typical of its kind. '}
+        {spectrum && (
+          <button type="button" className="press" onClick={() => onSpectrum(null)}>
+            Back to typical
+          </button>
+        )}
+      </p>
+      {said && (
+        <p
+          role={said.problem ? 'alert' : 'status'}
+          className={`text-[13px] ${said.problem ? 'font-semibold text-stop' : 'text-ink-soft'}`}
+        >
+          {said.words}
+          {said.problem && ' The shelf is unchanged.'}
+        </p>
+      )}
+    </section>
+  );
+}
