@@ -3,7 +3,7 @@ import type { Page } from '@playwright/test';
 import { expect, test, visit } from './bench';
 
 const THEMES = ['bench', 'set'] as const;
-const VIEWS = ['shot', 'shelf', 'build', 'glow', 'cut', 'verdict'] as const;
+const VIEWS = ['shot', 'shelf', 'build', 'glow', 'wire', 'cut', 'verdict'] as const;
 
 async function violations(page: Page) {
   const { violations: found } = await new AxeBuilder({ page }).analyze();
@@ -63,7 +63,24 @@ for (const theme of THEMES) {
       await page.getByRole('button', { name: sheet }).click();
       expect(await violations(page), sheet).toEqual([]);
     }
+    await visit(page, `/p/${ferry}/wire?build=clerk-pan`);
+    for (const sheet of ['Circuits', 'Along the tape', 'Less light', 'Power-up']) {
+      await page.getByRole('button', { name: sheet }).click();
+      expect(await violations(page), sheet).toEqual([]);
+    }
     await visit(page, `/p/${ferry}/shelf?build=clerk-ring`);
+    await page.getByRole('button', { name: 'Colour', exact: true }).click();
+    await expect(page.locator('[data-patch]')).toHaveCount(10);
+    expect(await violations(page), 'colour').toEqual([]);
+    for (const sheet of ['Side by side', 'In this light']) {
+      await page.getByRole('button', { name: sheet }).click();
+      expect(await violations(page), sheet).toEqual([]);
+    }
+    await page.getByRole('button', { name: 'Read labels' }).click();
+    await page.getByLabel('Lines or a table').fill('A60 9W 806 lm 2700K E27 8,99 €');
+    await expect(page.locator('[data-read-rows]')).toBeVisible();
+    expect(await violations(page), 'reading').toEqual([]);
+    await page.keyboard.press('Escape');
     for (const [sheet, name] of [
       ['Tape, tubes, panels', /^Coated white tape/],
       ['Materials and parts', /^Baking parchment/],

@@ -21,7 +21,13 @@ export const SHOTS: ShotInput[] = [
   {
     ...camera,
     roomLights: [
-      { id: 'hall-tubes', name: 'Old tubes in the hall', emission: 'fluorescent', cctK: 3500, illuminanceLx: 18 },
+      {
+        id: 'hall-tubes',
+        name: 'Old tubes in the hall',
+        emission: 'fluorescent',
+        cctK: 3500,
+        illuminanceLx: 18,
+      },
     ],
     id: 'clerk',
     name: 'Ticket clerk',
@@ -113,8 +119,20 @@ export const SHOTS: ShotInput[] = [
   {
     ...camera,
     roomLights: [
-      { id: 'chart-lamp', name: 'Chart lamp, 60 W', emission: 'filament', cctK: 2800, illuminanceLx: 45 },
-      { id: 'porthole', name: 'Dusk through the porthole', emission: 'daylight', cctK: 9000, illuminanceLx: 6 },
+      {
+        id: 'chart-lamp',
+        name: 'Chart lamp, 60 W',
+        emission: 'filament',
+        cctK: 2800,
+        illuminanceLx: 45,
+      },
+      {
+        id: 'porthole',
+        name: 'Dusk through the porthole',
+        emission: 'daylight',
+        cctK: 9000,
+        illuminanceLx: 6,
+      },
     ],
     id: 'cabin',
     name: 'Cabin at dusk',

@@ -125,6 +125,7 @@ test('stations: unique keys and names, in working order', () => {
     'Shelf',
     'Build',
     'Glow',
+    'Wire',
     'Cut & buy',
     'Verdict',
   ]);

@@ -84,6 +84,16 @@ export const grid: AccessoryDefinition<Grid> = {
               ),
             ]
           : []),
+        ...(base.groups.some(({ unit }) => unit.filament)
+          ? [
+              stop(
+                'grid.hot',
+                'A grid before hot lamps',
+                'Strips of board or foam before filament lamps scorch: use LED lamps, or a metal honeycomb made for such lamps.',
+                { field: 'boardPartId', drawing: 'grid' },
+              ),
+            ]
+          : []),
       ],
       massKg: sheetMassKg(pieces, context),
       controls: [

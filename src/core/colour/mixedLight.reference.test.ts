@@ -206,6 +206,9 @@ describe('which globe for this fitting', () => {
     const least = rank.at(-1)!;
     // Forward and reflector globes towards the subject against sideways ones: 3 : 1 or more (common practice).
     expect(most.lxPerKlm / least.lxPerKlm).toBeGreaterThan(3);
+    const candle = rank.find(({ name }) => name.includes('E14'))!;
+    expect(candle.otherBase).toBe('E14');
+    expect(rank.filter(({ otherBase }) => otherBase === null).length).toBeGreaterThan(5);
     for (const { share, illuminanceLx, sentLm, lxPerKlm } of rank) {
       expect(share).toBeGreaterThan(0);
       expect(share).toBeLessThanOrEqual(1);

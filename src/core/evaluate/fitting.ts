@@ -1,6 +1,7 @@
 import { produce } from 'immer';
 import type { Build, Production } from '../document/production';
 import { FORMS } from '../forms';
+import type { Base } from '../units/bulb';
 import type { Field } from '../forms/form';
 import { findBuild, resolveScene, sceneOf } from './context';
 import { evaluateLight } from './light';
@@ -10,6 +11,8 @@ export interface Fitted {
   id: string;
   name: string;
   chosen: boolean;
+  /** its base, where the bulbs in the build have another; null where it goes in */
+  otherBase: Base | null;
   /** lumens of its lamps */
   sentLm: number;
   /** at the subject */
@@ -18,6 +21,14 @@ export interface Fitted {
   lxPerKlm: number;
   /** share of what is sent that falls on the shot's coverage */
   share: number;
+}
+
+/** A bulb's base when none of the bulbs chosen now has it. */
+function otherBase({ shelf }: Production, chosen: string, id: string): Base | null {
+  const bulb = shelf.bulbs.find((each) => each.id === id);
+  const now = shelf.bulbs.filter((each) => chosen.includes(`"${each.id}"`));
+  if (!bulb || now.length === 0) return null;
+  return now.some(({ base }) => base === bulb.base) ? null : bulb.base;
 }
 
 /** Parameters of a build that choose its lamps. */
@@ -85,6 +96,7 @@ export function fittingRank(document: Production, buildId: string): Fitted[] {
           id,
           name,
           chosen: chosen.includes(`"${id}"`),
+          otherBase: otherBase(document, chosen, id),
           sentLm: light.luminousFluxLm,
           illuminanceLx: light.totalLx,
           lxPerKlm: (light.totalLx / light.luminousFluxLm) * 1000,

@@ -52,7 +52,40 @@ export function heatFindings(resolved: ResolvedBuild): Finding[] {
         Math.max(...hot.map(({ cloth, other }) => (soft ? cloth : other))),
       );
     }),
+    ...layerFinding(resolved),
     burnFinding(resolved),
+  ];
+}
+
+/** Film, cloth or paper across the mouth, and the nearest glowing wire behind it. */
+function layerFinding(resolved: ResolvedBuild): Finding[] {
+  const { mouth, frontM, emitters, groups, lampsAt } = resolved;
+  if (!mouth || mouth.bounce || mouth.layers.length === 0) return [];
+  const planeM = Math.min(mouth.heightOverBackM, frontM);
+  const nearest = groups.flatMap(({ unit, emitters: own }) =>
+    unit.keepAwayM
+      ? own.map((k) => ({
+          distanceM: mouth.shape === 'tube' ? mouth.widthM / 2 : planeM - emitters[k]!.positionM[2],
+          keepAwayM: unit.keepAwayM!.cloth,
+        }))
+      : [],
+  );
+  if (nearest.length === 0) return [];
+  const worst = nearest.reduce((a, b) =>
+    b.keepAwayM - b.distanceM > a.keepAwayM - a.distanceM ? b : a,
+  );
+  return [
+    clearanceFinding(
+      {
+        name: 'layer in front',
+        burns: 'film',
+        distanceM: worst.distanceM,
+        ref: lampsAt.drawing,
+        field: lampsAt.field,
+        raiseFromM: null,
+      },
+      worst.keepAwayM,
+    ),
   ];
 }
 
@@ -114,7 +147,7 @@ function clearanceFinding(flammable: Flammable, keepAwayM: number): Finding {
   const where = { drawing: ref, field };
   const limit = `${mm(keepAwayM)} for these lamps`;
   const source = 'Common practice; the lamp maker’s own distance wins';
-  const id = `heat.clearance.${ref}`;
+  const id = `heat.clearance.${name === 'layer in front' ? 'layer' : ref}`;
   if (distanceM >= keepAwayM - 1e-9)
     return {
       id,

@@ -17,6 +17,8 @@ export type Connector = keyof typeof CONNECTORS;
 export const LEADS_MM2 = { 0.34: 2, 0.5: 3, 0.75: 6, 1: 10, 1.5: 16, 2.5: 25 } as const;
 export type LeadMm2 = keyof typeof LEADS_MM2;
 const LEAD_DROP = 0.03;
+/** Below this the copper of the tape turns as much into heat as its far diodes into light [common practice]. */
+const STARVED = 0.5;
 /** A class 2 output gives no more current than this: 100 VA, and 8 A [std: UL 1310; from memory]. */
 const CLASS2_A = 8;
 
@@ -32,6 +34,7 @@ export function tapeFindings(plan: TapePlan | null, run: TapeRun | null): Findin
 function brightness(plan: TapePlan, run: TapeRun): Finding {
   const far = plan.parts.find((part) => part.dimmest === plan.dimmest)!;
   const fine = plan.dimmest >= DIMMEST;
+  const starved = plan.dimmest < STARVED || !plan.settled;
   const fed = far.feedsM.length === 1 ? 'one feed' : `${far.feedsM.length} feeds`;
   const remedies = fine
     ? []
@@ -45,7 +48,10 @@ function brightness(plan: TapePlan, run: TapeRun): Finding {
         ...(plan.proposedFeeds !== null && run.feed !== 'spaced'
           ? [
               {
-                label: `Feed it at ${plan.proposedFeeds} even places`,
+                label:
+                  plan.proposedFeeds === 1
+                    ? 'Feed it in the middle'
+                    : `Feed it at ${plan.proposedFeeds} even places`,
                 parameters: { [run.feedField]: 'spaced' },
               },
             ]
@@ -53,17 +59,28 @@ function brightness(plan: TapePlan, run: TapeRun): Finding {
       ];
   return {
     id: 'tape.brightness',
-    severity: fine ? 'ok' : 'look',
-    title: fine ? 'Even along the tape' : 'The far diodes are dimmer',
+    severity: fine ? 'ok' : starved ? 'stop' : 'look',
+    title: fine
+      ? 'Even along the tape'
+      : starved
+        ? 'The tape is starved'
+        : 'The far diodes are dimmer',
     message: fine
       ? `The dimmest diode gives ${percent(plan.dimmest)} of the brightest, from ${fed} on ${threeFigures(far.lengthM)} m.`
-      : `With ${fed} on ${threeFigures(far.lengthM)} m the dimmest diode gives ${percent(plan.dimmest)} of the brightest, at ${threeFigures(plan.lowestV)} V: the tape’s own copper takes the rest.${run.colour ? ' Colours shift too: blue and green fade first.' : ''} ${plan.proposedFeeds === null ? 'Shorter or thicker leads first, then more feeds.' : `${plan.proposedFeeds} feeds, evenly placed, mend it.`}`,
-    limit: percent(DIMMEST),
+      : `With ${fed} on ${threeFigures(far.lengthM)} m the dimmest diode gives ${percent(plan.dimmest)} of the brightest, at ${threeFigures(plan.lowestV)} V: the tape’s own copper takes the rest${starved ? ' and heats under its glue' : ''}.${run.colour ? ' Colours shift too: blue and green fade first.' : ''} ${mending(plan.proposedFeeds)}`,
+    limit: `${percent(DIMMEST)}; a stop below ${percent(STARVED)}`,
     source: `Ladder of copper and loads, ${run.loopOhmPerM === null ? 'typical copper of its width' : 'its own metered copper'}; nine tenths is common practice`,
     where: { drawing: 'tape', field: run.feedField },
     remedies,
   };
 }
+
+const mending = (feeds: number | null): string =>
+  feeds === null
+    ? 'Shorter or thicker leads first, then more feeds.'
+    : feeds === 1
+      ? 'One feed in its middle mends it.'
+      : `${feeds} feeds, evenly placed, mend it.`;
 
 function lead(plan: TapePlan, run: TapeRun): Finding[] {
   const bears = LEADS_MM2[run.leadMm2];

@@ -7,7 +7,9 @@ import { evaluate, type Readouts } from '../evaluate/evaluate';
 import { findBuild, resolveScene, sceneOf } from '../evaluate/context';
 import { lowRiskPercent, noEffectPercent } from '../flicker/risk';
 import { DIMMERS, loadKindOf, LOADS, matchOf } from './dimming';
+import { schematicView } from './schematic';
 import { gateOf } from './wire';
+import { checkProduction, type CheckCache } from '../evaluate/check';
 import { ohmPerM } from './copper';
 import { solveLadder } from './ladder';
 import { evenFeeds, feedsNeeded, loopOhmOf, planTape } from './tapePlan';
@@ -111,6 +113,72 @@ describe('tape: feeds, leads, connectors', () => {
   test('no tape, no findings', () => {
     expect(planTape(null)).toBeNull();
     expect(read(demo, 'clerk-ring').wire!.tape).toBeNull();
+  });
+});
+
+describe('film and foam near glowing wires (common practice: 15 cm)', () => {
+  const halogen = [{ bulbId: 'halogen-a55-42', level: 1 }];
+  const stops = (over: Record<string, unknown>) =>
+    changed('counter-lamp', over)
+      .findings.filter(({ severity }) => severity === 'stop')
+      .map(({ id }) => id);
+  test('a layer on the rim of a clamp lamp with a halogen bulb is refused; well before it, it is not', () => {
+    expect(stops({ groups: halogen })).toContain('heat.clearance.layer');
+    expect(stops({ groups: halogen, standoffM: 0.2 })).not.toContain('heat.clearance.layer');
+    expect(stops({ groups: halogen, layer1PartId: null })).not.toContain('heat.clearance.layer');
+    expect(stops({})).toEqual([]);
+  });
+  test('a foam grid before it is refused too', () => {
+    expect(stops({ groups: halogen })).toContain('grid.hot.lamp-grid');
+  });
+});
+
+test('a starved tape is a stop, and even feeds are the way out', () => {
+  const starve = (draft: Production) => {
+    const strip = draft.shelf.units.find(({ id }) => id === 'tape-24-120-4000')!;
+    if (strip.category === 'strip') strip.loopOhmPerM = 1.2;
+  };
+  const found = finding(changed('clerk-pan', {}, starve), 'tape.brightness')!;
+  expect([found.severity, found.title]).toEqual(['stop', 'The tape is starved']);
+  const way = found.remedies!.find(({ parameters }) => parameters.feed === 'spaced')!;
+  expect(finding(changed('clerk-pan', way.parameters, starve), 'tape.brightness')!.severity).toBe(
+    'ok',
+  );
+});
+
+describe('the schematic', () => {
+  test('a lamp a socket up to six, earth only where the cord has one', () => {
+    const view = schematicView(read(demo, 'clerk-ring').wire!);
+    const text = JSON.stringify(view);
+    expect(view.shapes.filter(({ ref }) => /^seat-\d/.test(ref ?? '')).length).toBeGreaterThan(6);
+    expect(text).toContain('16 lamps in parallel, 6 drawn');
+    expect(text).toContain('no earth in this cord');
+    const tape = JSON.stringify(schematicView(read(demo, 'clerk-pan').wire!));
+    expect(tape).toContain('24 V direct current');
+  });
+});
+
+describe('every light of the production', () => {
+  test('the quick check says what the full evaluation says of wiring', () => {
+    for (const { build, findings } of checkProduction(demo)) {
+      const about = (some: readonly { id: string; severity: string }[]) =>
+        some
+          .filter(({ id }) => /^(power|tape|dimmer|heat)\./.test(id))
+          .map(({ id, severity }) => `${id} ${severity}`)
+          .toSorted();
+      expect(about(findings)).toEqual(about(read(demo, build.id).findings));
+    }
+  });
+  test('what has not changed is not worked out again', () => {
+    const cache: CheckCache = new WeakMap();
+    checkProduction(demo, cache);
+    const kept = cache.get(demo.builds[3]!);
+    const next = {
+      ...demo,
+      builds: demo.builds.map((build, k) => (k === 0 ? { ...build, copies: 2 } : build)),
+    };
+    checkProduction(next, cache);
+    expect(cache.get(demo.builds[3]!)).toBe(kept);
   });
 });
 

@@ -74,7 +74,7 @@ export interface Gate {
 
 /** Findings about current, heat, dimming and flicker: what the Wire station answers for. */
 export const isAboutWire = ({ id }: Pick<Finding, 'id'>): boolean =>
-  /^(power|tape|dimmer|heat|flicker)\.|supply|class2|tape-heat/.test(id);
+  /^(power|tape|dimmer|heat|flicker)\.|supply|class2|tape-heat|\.hot\b/.test(id);
 
 /** The power-up gate: one stop keeps it shut until the design changes. */
 export function gateOf(findings: readonly Finding[]): Gate {

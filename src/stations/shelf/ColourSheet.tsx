@@ -74,11 +74,8 @@ function View({ view }: { view: ColourView }) {
   return (
     <>
       <dl className="mt-2 grid grid-cols-4 gap-2 text-[13px] max-md:grid-cols-2">
-        <Figure name="Colour temperature">{Math.round(cctK)} K</Figure>
-        <Figure name="Off the white line">
-          {duv >= 0 ? '+' : '−'}
-          {Math.abs(duv).toFixed(4)} {Math.abs(duv) < 0.001 ? '' : duv > 0 ? 'greenish' : 'pinkish'}
-        </Figure>
+        <Figure name="Temperature">{Math.round(cctK)} K</Figure>
+        <Figure name="Off the white line">{duvText(duv)}</Figure>
         <Figure name="Ra">{meaningful ? ra.toFixed(0) : 'not meaningful'}</Figure>
         <Figure name="R9, deep red">{meaningful ? special[8]!.toFixed(0) : '–'}</Figure>
       </dl>
@@ -117,6 +114,12 @@ function View({ view }: { view: ColourView }) {
   );
 }
 
+/** Below a thousandth the eye sees white. */
+const duvText = (duv: number): string =>
+  Math.abs(duv) < 0.00005
+    ? '0.0000'
+    : `${duv > 0 ? '+' : '−'}${Math.abs(duv).toFixed(4)}${Math.abs(duv) < 0.001 ? '' : duv > 0 ? ' greenish' : ' pinkish'}`;
+
 const Figure = ({ name, children }: { name: string; children: React.ReactNode }) => (
   <div>
     <dt className="text-ink-soft">{name}</dt>
@@ -154,7 +157,11 @@ function Curve({ view }: { view: ColourView }) {
         animation: false,
         maintainAspectRatio: false,
         scales: {
-          x: { type: 'category', ...axisIn(ink, 'wavelength, nm') },
+          x: {
+            type: 'category',
+            ...axisIn(ink, 'wavelength, nm'),
+            ticks: { color: ink('--ink-soft'), autoSkip: true, maxTicksLimit: 9, maxRotation: 0 },
+          },
           y: { type: 'linear', min: 0, ...axisIn(ink, 'power, peak 1') },
         },
         plugins: { legend: { labels: { color: ink('--ink'), boxHeight: 1 } } },

@@ -32,7 +32,7 @@ export default function CompareSheet() {
     <div className="py-2">
       <p className="text-[13px] text-ink-soft">
         {shot
-          ? `For “${shot.name}”: Ra at least ${CRI_GATE[shot.use]}, within ${COLOUR_TOLERANCE_MIRED} mired of ${shot.cctK} K${shot.budgetMinor !== null && neededLm ? `, at most ${money(Math.round((shot.budgetMinor / neededLm) * 1000))} per klm for the ${Math.round(neededLm)} lm this light would need` : ''}. A filled dot meets all of it, a ring does not.`
+          ? `For “${shot.name}”: Ra at least ${CRI_GATE[shot.use]}, within ${COLOUR_TOLERANCE_MIRED} mired of ${shot.cctK} K${shot.budgetMinor !== null && neededLm ? `, at most ${money(Math.round((shot.budgetMinor / neededLm) * 1000))} per klm for the ${Math.round(neededLm)} lm this light would need` : ''}. A thick edge marks what meets all of it; colour and area are those of its light.`
           : 'Choose a shot, and what it asks of a unit is drawn in.'}
       </p>
       <Bubbles rows={rows} shot={shot} currency={document.currency} />
@@ -86,11 +86,9 @@ function Bubbles({ rows, shot, currency }: BubblesProps) {
               y: row.minorPerKilolumen / 100,
               r: radius(row.luminousFluxLm),
             })),
-            backgroundColor: rows.map((row) =>
-              row.against.length ? 'transparent' : cctCss(row.cctK),
-            ),
-            borderColor: rows.map((row) => (row.against.length ? cctCss(row.cctK) : ink('--ink'))),
-            borderWidth: rows.map((row) => (row.against.length ? 3 : 1.5)),
+            backgroundColor: rows.map((row) => cctCss(row.cctK)),
+            borderColor: rows.map((row) => ink(row.against.length ? '--ink-soft' : '--ink')),
+            borderWidth: rows.map((row) => (row.against.length ? 1 : 3.5)),
           },
         ],
       },

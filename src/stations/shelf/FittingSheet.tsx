@@ -55,6 +55,11 @@ export default function FittingSheet({ build }: { build: Build }) {
                 <td>
                   {row.name}
                   {row.chosen && <span className="block text-[12.5px]">in it now</span>}
+                  {row.otherBase && (
+                    <span className="block text-[12.5px] text-look">
+                      wants {row.otherBase} holders
+                    </span>
+                  )}
                 </td>
                 <td className="num">{showText(show(row.lxPerKlm, 'illuminance', units))}</td>
                 <td className="w-32">
@@ -68,10 +73,10 @@ export default function FittingSheet({ build }: { build: Build }) {
                 <td className="num">{showText(show(row.illuminanceLx, 'illuminance', units))}</td>
                 <td className="num">{Math.round(row.sentLm)} lm</td>
                 <td>
-                  {!row.chosen && (
+                  {!row.chosen && row.otherBase === null && (
                     <button
                       type="button"
-                      className="press text-[13px]"
+                      className="press text-[13px] whitespace-nowrap"
                       onClick={() => put(row.id, row.name)}
                     >
                       Put it in

@@ -4,7 +4,7 @@ import { nanoid } from 'nanoid';
 import type { Advice, BalanceAdvice } from '@/core/colour/balance';
 import { EMISSIONS, type Emission } from '@/core/colour/emission';
 import type { RoomLight, Shot } from '@/core/document/shot';
-import { show, showText, stopsInWords } from '@/core/quantity';
+import { show, showText } from '@/core/quantity';
 import { useDevice } from '@/ui/device';
 import { ChoiceField } from '@/ui/fields/ChoiceField';
 import { QuantityField } from '@/ui/fields/QuantityField';
@@ -158,7 +158,7 @@ function adviceText({ offMired, clash, accept, gel, offStops, dimTo }: Advice): 
         ]
       : []),
     ...(dimTo === null ? [] : [`dim it to ${Math.round(dimTo * 100)} % of its light`]),
-    ...(offStops === null ? [] : [`switch it off (${stopsInWords(-offStops)})`]),
+    ...(offStops === null ? [] : [`switch it off (${offStops.toFixed(1)} stops less)`]),
   ];
   if (accept)
     return `${off} Little of it, or near enough: accept it${ways.length ? `, or ${ways[0]}` : ''}.`;

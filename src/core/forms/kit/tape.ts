@@ -3,6 +3,7 @@ import type { PartId, UnitId } from '../../ids';
 import { effectiveTape, isWhite, tapeWattsPerM } from '../../units/effectiveUnit';
 import type { UnitOf } from '../../units/unit';
 import type { Fill, FormContext } from '../form';
+import { planTape } from '../../power/tapePlan';
 import { CONNECTORS, LEADS_MM2, type Connector, type LeadMm2 } from '../../power/tapeFindings';
 import type { LayoutFact, Load, Need, TapeRun } from '../resolved';
 import { partOf, unitOf } from './choices';
@@ -197,6 +198,23 @@ export function supplyCount(tape: TapeChoice, usedM: number, context: FormContex
   );
 }
 
+/** Places where a lead from a supply meets the tape. */
+function feedCount(tape: TapeChoice, rows: TapeRows, context: FormContext): number {
+  const supplies = supplyCount(tape, rows.usedM, context);
+  switch (tape.feed) {
+    case 'one':
+      return supplies;
+    case 'both':
+      return 2 * supplies;
+    case 'rows':
+      return rows.rowsM.length;
+    case 'spaced': {
+      const plan = planTape(tapeRun(tape, rows, context));
+      return plan ? plan.parts.reduce((sum, { feedsM }) => sum + feedsM.length, 0) : 0;
+    }
+  }
+}
+
 export const tapeNeeds = (
   tape: TapeChoice,
   rows: TapeRows,
@@ -212,7 +230,11 @@ export const tapeNeeds = (
     'each at no more than four fifths of its rating',
   ),
   ...hardware('tape-joint', joints, 'where rows and leads join'),
-  ...hardware('tape-lead', leadM, 'leads and jumpers'),
+  ...hardware(
+    'tape-lead',
+    leadM + feedCount(tape, rows, context) * tape.leadLengthM,
+    'leads from the supply, and jumpers',
+  ),
 ];
 
 /** Where it ends, what is left of the reel, and which reel on the shelf would fill it. */
