@@ -93,7 +93,7 @@ test('starved tape: metered, refused, fed at more places', async ({ page, ferry 
   await sheet(page, 'Along the tape');
   await expect(page.locator('[data-strip]')).toHaveCount(1);
   await put(page, 'Metered at the far end', '30 V');
-  await expect(page.getByRole('alert')).toBeVisible();
+  await expect(page.getByText('30 V is too much')).toBeVisible();
   await put(page, 'Metered at the far end', '20.4 V');
   await shut(page);
   const starved = page.locator('[data-finding="tape.brightness"]');
@@ -138,6 +138,6 @@ test('less light, findings of every light, the safety page', async ({ page, ferr
   await dialog.getByRole('button', { name: 'Warm top ring' }).click();
   await expect(page).toHaveURL(/wire\?build=warm-ring/);
   await shut(page);
-  const pack = await page.request.get(`/api/productions/${ferry}/builds/warm-ring/pack.pdf`);
+  const pack = await page.request.get(`/api/productions/${ferry}/builds/warm-ring/build-pack.pdf`);
   expect(pack.headers()['content-type']).toContain('pdf');
 });

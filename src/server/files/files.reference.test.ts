@@ -1,6 +1,7 @@
 import DxfParser from 'dxf-parser';
 import Papa from 'papaparse';
 import { nightFerry } from '@/demo/nightFerry';
+import { designMark } from '@/core/document/designMark';
 import { evaluate } from '@/core/evaluate/evaluate';
 import type { SheetPiece } from '@/core/forms/resolved';
 import { buildFile, FILE_NAMES } from './buildFile';
@@ -249,6 +250,21 @@ describe('the build pack', () => {
     for (const { title, severity } of found.value.findings)
       if (severity !== 'ok') expect(all).toContain(plain(title));
     for (const { name } of found.value.pieces) expect(all).toContain(plain(name));
+  });
+  test('the safety page: the wiring, the look-over, who signed and for which design', async () => {
+    const copy = structuredClone(document);
+    const build = copy.builds.find(({ id }) => id === 'warm-ring')!;
+    build.signOffs = [
+      { name: 'M. Okonkwo', date: '2026-11-25', checked: ['all'], design: designMark(build) },
+      { name: 'A. Earlier', date: '2026-11-20', checked: ['all'], design: 'another' },
+    ];
+    const made = await buildFile(copy, build.id, 'build-pack.pdf');
+    const words = (await readPdf(made!.body as Buffer)).flatMap(({ text }) => text).join(' ');
+    expect(words).toContain('Do not plug it in: 1 stop');
+    expect(words).toContain('Signed off by M. Okonkwo on 2026-11-25.');
+    expect(words).toContain('A. Earlier on 2026-11-20, for an earlier design');
+    expect(words).toContain('lamps in parallel');
+    expect(words).toContain('Look over, unplugged');
   });
   test('the same design gives the same file', async () => {
     const [a, b] = [

@@ -93,7 +93,7 @@ function View({ view }: { view: ColourView }) {
           {special.map((value, k) => `R${k + 1} ${value.toFixed(0)}`).join('  ')}
         </p>
       </details>
-      <h3 className="mt-2 text-base">Under it, and under its reference</h3>
+      <h2 className="mt-2 text-base">Under it, and under its reference</h2>
       <ul className="grid grid-cols-5 gap-2 max-md:grid-cols-3">
         {looks.map((look) => (
           <li key={look.id} className="text-[12.5px]" data-patch={look.id}>
