@@ -10,6 +10,7 @@ import { sensitivities } from '@/core/evaluate/sensitivity';
 import { nightFerry } from '@/demo/nightFerry';
 import { benchForms } from './benchForms';
 import { benchGlow, benchLight, type Note } from './benchLight';
+import { benchShelf } from './benchShelf';
 import { pageWeight } from './pageWeight';
 
 /** Prints the numbers to meet: what was measured, what was wanted. Medians of several runs. */
@@ -142,10 +143,17 @@ async function benchPages(browser: Browser, options: BrowserContextOptions) {
 }
 
 async function main() {
-  const lightOnly = process.argv[2] === 'light';
+  const only = process.argv[2];
+  const lightOnly = only === 'light';
+  if (only === 'shelf') {
+    await benchShelf(note);
+    console.table(report);
+    return;
+  }
   benchLight(note);
   if (!lightOnly) {
     await benchCore();
+    await benchShelf(note);
     await benchForms(note);
   }
   await withServer(async () => {

@@ -16,7 +16,9 @@ export function planckianUv(cctK: number): Chromaticity {
   let z = 0;
   CIE1931.forEach(([xbar, ybar, zbar], row) => {
     const metres = (CIE1931_START_NM + row * CIE1931_STEP_NM) * 1e-9;
-    const power = 1 / ((metres * 1e7) ** 5 * Math.expm1(C2_M_K / (metres * cctK)));
+    const scaled = metres * 1e7;
+    const fifth = scaled * scaled * scaled * scaled * scaled;
+    const power = 1 / (fifth * Math.expm1(C2_M_K / (metres * cctK)));
     x += xbar * power;
     y += ybar * power;
     z += zbar * power;
@@ -40,11 +42,19 @@ export function cctOfUv({ u, v }: Chromaticity): number {
   };
   let low = 1e6 / HOTTEST_K;
   let high = 1e6 / COOLEST_K;
+  let [left, right] = [high - GOLDEN * (high - low), low + GOLDEN * (high - low)];
+  let [atLeft, atRight] = [away(left), away(right)];
   while (high - low > 0.005) {
-    const left = high - GOLDEN * (high - low);
-    const right = low + GOLDEN * (high - low);
-    if (away(left) < away(right)) high = right;
-    else low = left;
+    // One new place a round: the other inner one is where golden section wants it already.
+    if (atLeft < atRight) {
+      [high, right, atRight] = [right, left, atLeft];
+      left = high - GOLDEN * (high - low);
+      atLeft = away(left);
+    } else {
+      [low, left, atLeft] = [left, right, atRight];
+      right = low + GOLDEN * (high - low);
+      atRight = away(right);
+    }
   }
   return 2e6 / (low + high);
 }

@@ -32,7 +32,7 @@ export function findingsOf(scene: Scene, resolved: ResolvedBuild, worked: Worked
     cutFindings(cuts),
     loadFindings(plan, resolved, document.shelf.parts),
     dimmerFindings(plan, resolved),
-    tapeFindings(tape, resolved.tape),
+    tapeFindings(tape, resolved.tape, document.shelf.parts),
     heatFindings(resolved),
     lightFindings(light, resolved, shot),
     colourFindings(resolved, shot),

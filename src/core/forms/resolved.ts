@@ -62,10 +62,13 @@ export interface TapeRun {
   /** at one end, at both, at the start of every row, or evenly at as many places as it needs */
   feed: 'one' | 'both' | 'rows' | 'spaced';
   supplies: number;
+  /** none chosen yet */
+  supplyMissing: boolean;
   leadLengthM: number;
   leadMm2: LeadMm2;
   connector: Connector;
   /** parameters that change them */
+  supplyField: string;
   feedField: string;
   leadField: string;
   connectorField: string;

@@ -174,13 +174,15 @@ function tapeShapes(voltageV: number, supplyX: number, entry: number): Shape[] {
   ];
 }
 
-const legend = ({ wires }: Wire, earthed: boolean): Shape[] => [
-  words(WIDE * 0.5, 0.06, `thick: live, ${wires.live}; thin: neutral, ${wires.neutral}`),
-  words(
-    WIDE * 0.5,
-    -0.02,
-    earthed
-      ? `dashed: earth, ${wires.earth}, to every metal part`
-      : 'no earth in this cord: double-insulated parts only, no bare metal',
-  ),
-];
+function legend({ marks: [live, neutral, earth] }: Wire, earthed: boolean): Shape[] {
+  return [
+    words(WIDE * 0.5, 0.06, `thick: ${live}; thin: ${neutral}`),
+    words(
+      WIDE * 0.5,
+      -0.02,
+      earthed
+        ? `dashed: ${earth}, to every metal part`
+        : 'no earth in this cord: double-insulated parts only, no bare metal',
+    ),
+  ];
+}

@@ -1,5 +1,6 @@
 import type { Finding } from '../findings/finding';
 import type { TapeRun } from '../forms/resolved';
+import type { Part, PartOf } from '../materials/part';
 import { threeFigures } from '../quantity';
 import { ohmPerM } from './copper';
 import { DIMMEST, type TapePlan } from './tapePlan';
@@ -25,10 +26,50 @@ const CLASS2_A = 8;
 const amps = (value: number) => `${threeFigures(value)} A`;
 const percent = (share: number) => `${Math.round(share * 100)} %`;
 
-/** Brightness along the tape, leads and connectors. */
-export function tapeFindings(plan: TapePlan | null, run: TapeRun | null): Finding[] {
+/** Brightness along the tape, its supply, leads and connectors. */
+export function tapeFindings(
+  plan: TapePlan | null,
+  run: TapeRun | null,
+  parts: readonly Part[],
+): Finding[] {
   if (!plan || !run) return [];
-  return [brightness(plan, run), ...lead(plan, run), ...connector(plan, run)];
+  return [
+    brightness(plan, run),
+    ...supplyChoice(run, parts),
+    ...lead(plan, run),
+    ...connector(plan, run),
+  ];
+}
+
+/** A supply carries this share of its rating for hours [common practice]. */
+const SUPPLY_SHARE = 0.8;
+
+/** Which supply of the shelf carries the tape alone, where none is chosen or several share it. */
+function supplyChoice(run: TapeRun, parts: readonly Part[]): Finding[] {
+  if (!run.supplyMissing && run.supplies === 1) return [];
+  const loadW = run.wattsPerM * run.rowsM.reduce((sum, row) => sum + row, 0);
+  const fitting = parts
+    .filter((part): part is PartOf<'supply'> => part.role === 'supply')
+    .filter(({ voltageV, ratedW }) => voltageV === run.voltageV && ratedW * SUPPLY_SHARE >= loadW)
+    .toSorted((a, b) => a.ratedW - b.ratedW);
+  const wantedW = Math.ceil(loadW / SUPPLY_SHARE);
+  return [
+    {
+      id: 'tape.supply',
+      severity: run.supplyMissing ? 'unknown' : 'look',
+      title: run.supplyMissing ? 'Which supply' : 'One supply or several',
+      message: fitting[0]
+        ? `${threeFigures(loadW)} W at ${run.voltageV} V: “${fitting[0].name}” carries it alone.`
+        : `${threeFigures(loadW)} W at ${run.voltageV} V: no supply on the shelf carries it alone. Look for one of at least ${wantedW} W, or split the tape; outputs are never joined.`,
+      limit: `${wantedW} W, the load at four fifths of the rating`,
+      source: 'Common practice',
+      where: { drawing: 'supply', field: run.supplyField },
+      remedies: fitting.slice(0, 2).map(({ id, name }) => ({
+        label: `Use “${name}”`,
+        parameters: { [run.supplyField]: id },
+      })),
+    },
+  ];
 }
 
 function brightness(plan: TapePlan, run: TapeRun): Finding {

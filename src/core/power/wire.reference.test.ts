@@ -104,11 +104,26 @@ describe('tape: feeds, leads, connectors', () => {
       const plan = planTape(run)!;
       expect(plan.mostFeedA).toBeGreaterThan(3);
       expect(plan.mostFeedA).toBeLessThan(5);
-      return tapeFindings(plan, run).find(({ id }) => id === 'tape.connector')?.severity;
+      return tapeFindings(plan, run, []).find(({ id }) => id === 'tape.connector')?.severity;
     };
     expect(judged('clip')).toBe('stop');
     expect(judged('barrel')).toBeUndefined();
     expect(judged('soldered')).toBeUndefined();
+  });
+  test('a supply that carries it alone is proposed; with none the least is named', () => {
+    const none = finding(changed('lens-ring', { supplyPartId: null }), 'tape.supply')!;
+    // 5 m of 14.4 W/m: 72 W, at four fifths of its rating 90 W (common practice).
+    expect([none.severity, none.limit]).toEqual([
+      'unknown',
+      '90 W, the load at four fifths of the rating',
+    ]);
+    expect(none.remedies!.map(({ parameters }) => parameters.supplyPartId)[0]).toBe(
+      'supply-24-100',
+    );
+    const split = finding(read(demo, 'deck-sky'), 'tape.supply')!;
+    expect(split.severity).toBe('look');
+    expect(split.remedies).toEqual([]);
+    expect(finding(read(demo, 'lens-ring'), 'tape.supply')).toBeUndefined();
   });
   test('no tape, no findings', () => {
     expect(planTape(null)).toBeNull();

@@ -20,6 +20,8 @@ export interface Wire {
   dimmer: { name: string; edge: 'leading' | 'trailing' } | null;
   circuit: Pick<Circuit, 'id' | 'name' | 'ratedA' | 'voltageV' | 'frequencyHz'>;
   wires: Region['wires'];
+  /** the same, short enough for a drawing */
+  marks: Region['marks'];
   /** rows of the dimming table its lamps belong to */
   loads: LoadKind[];
   lamps: number;
@@ -47,6 +49,7 @@ export function wireOf(plan: PowerPlan, tape: TapePlan | null, resolved: Resolve
       frequencyHz: circuit.frequencyHz,
     },
     wires: plan.region.wires,
+    marks: plan.region.marks,
     loads: [...new Set(resolved.groups.map(({ unit }) => loadKindOf(unit)))],
     lamps: plan.lamps,
     tape: tape && resolved.tape && { ...tape, run: resolved.tape },
@@ -72,9 +75,11 @@ export interface Gate {
   unknown: Finding[];
 }
 
-/** Findings about current, heat, dimming and flicker: what the Wire station answers for. */
+/** Findings about current, heat, dimming, flicker and what hangs or stands: what the Wire station answers for. */
 export const isAboutWire = ({ id }: Pick<Finding, 'id'>): boolean =>
-  /^(power|tape|dimmer|heat|flicker)\.|supply|class2|tape-heat|\.hot\b/.test(id);
+  /^(power|tape|dimmer|heat|flicker|overhead|hoist|mount|stand)\.|supply|class2|tape-heat|\.hot\b|\.layer$/.test(
+    id,
+  );
 
 /** The power-up gate: one stop keeps it shut until the design changes. */
 export function gateOf(findings: readonly Finding[]): Gate {

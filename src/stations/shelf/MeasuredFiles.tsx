@@ -5,6 +5,7 @@ import { readSpectrum } from '@/core/formats/spectrumFile';
 import { MOST_FILE_BYTES, readUnitSpread, type MeasuredUnit } from '@/core/formats/unitSpread';
 import type { MeasuredSpectrum } from '@/core/units/spectrum';
 import type { Spread } from '@/core/units/spread';
+import { FileField } from '@/ui/fields/FileField';
 import { SpreadPreview } from './SpreadPreview';
 
 interface MeasuredFilesProps {
@@ -20,15 +21,13 @@ export function MeasuredFiles({ spread, spectrum, onSpread, onSpectrum }: Measur
   const [said, setSaid] = useState<{ problem: boolean; words: string } | null>(null);
   const bytesOf = async (file: File, most: number) =>
     new Uint8Array(await file.slice(0, most + 1).arrayBuffer());
-  const openSpread = async (file: File | undefined) => {
-    if (!file) return;
+  const openSpread = async (file: File) => {
     const read = readUnitSpread(await bytesOf(file, MOST_FILE_BYTES), file.name);
     if (!read.ok) return setSaid({ problem: true, words: read.problems[0]!.message });
     onSpread(read.value);
     setSaid({ problem: false, words: read.value.notes.join('; ') });
   };
-  const openSpectrum = async (file: File | undefined) => {
-    if (!file) return;
+  const openSpectrum = async (file: File) => {
     const text = decodeText(await bytesOf(file, 2_000_000), file.name);
     const read = text.ok ? readSpectrum(text.value) : text;
     if (!read.ok) return setSaid({ problem: true, words: read.problems[0]!.message });
@@ -43,23 +42,17 @@ export function MeasuredFiles({ spread, spectrum, onSpread, onSpectrum }: Measur
       <h3 className="text-base">Measured</h3>
       {spread && <SpreadPreview spread={spread} />}
       {spread && (
-        <label className="text-[13px]">
-          Distribution from an IES or EULUMDAT file{' '}
-          <input
-            type="file"
-            accept=".ies,.ldt"
-            onChange={(event) => void openSpread(event.target.files?.[0])}
-          />
-        </label>
-      )}
-      <label className="text-[13px]">
-        Spectrum from a CSV or TM-27 file{' '}
-        <input
-          type="file"
-          accept=".csv,.txt,.spdx,.xml"
-          onChange={(event) => void openSpectrum(event.target.files?.[0])}
+        <FileField
+          label="Distribution from an IES or EULUMDAT file"
+          accept=".ies,.ldt"
+          onFile={(file) => void openSpread(file)}
         />
-      </label>
+      )}
+      <FileField
+        label="Spectrum from a CSV or TM-27 file"
+        accept=".csv,.txt,.spdx,.xml"
+        onFile={(file) => void openSpectrum(file)}
+      />
       <p className="text-[13px] text-ink-soft">
         {spectrum ? 'Its spectrum is metered. ' : 'Its spectrum is what is typical of its kind. '}
         {spectrum && (

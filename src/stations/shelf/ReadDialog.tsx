@@ -16,6 +16,7 @@ import { looksLikeHeadings, MOST_COLUMNS, MOST_ROWS, shelfTable } from '@/core/r
 import { minorDigits } from '@/core/quantity';
 import type { Production } from '@/core/document/production';
 import { Dialog } from '@/ui/Dialog';
+import { FileField } from '@/ui/fields/FileField';
 import { download, exportName } from '../shell/actions';
 import { useSession } from '../shell/Workbench';
 import { useProduction, useProductionStore } from '../store/context';
@@ -70,8 +71,7 @@ export default function ReadDialog({ onClose }: { onClose: () => void }) {
     setChosen(null);
     setProblem(null);
   };
-  const open = async (file: File | undefined) => {
-    if (!file) return;
+  const open = async (file: File) => {
     const read = decodeText(
       new Uint8Array(await file.slice(0, 2_000_001).arrayBuffer()),
       file.name,
@@ -95,15 +95,12 @@ export default function ReadDialog({ onClose }: { onClose: () => void }) {
           onChange={(event) => take(event.target.value)}
         />
       </label>
-      <div className="mt-2 flex flex-wrap items-center gap-4 text-[13px]">
-        <label>
-          or a file{' '}
-          <input
-            type="file"
-            accept=".csv,.tsv,.txt,text/csv,text/plain"
-            onChange={(event) => void open(event.target.files?.[0])}
-          />
-        </label>
+      <div className="mt-2 flex flex-wrap items-end gap-4 text-[13px]">
+        <FileField
+          label="or a file"
+          accept=".csv,.tsv,.txt,text/csv,text/plain"
+          onFile={(file) => void open(file)}
+        />
         <ShelfAsCsv />
       </div>
       {refused && (
@@ -297,6 +294,9 @@ function Found({ rows, onClose }: { rows: readonly ReadRow[]; onClose: () => voi
 /** Rows shown of a long list; all of them are taken. */
 const SHOWN = 60;
 
+const valueText = (value: string | number | boolean): string =>
+  typeof value === 'boolean' ? (value ? 'yes' : 'no') : String(value);
+
 function Fields({ row }: { row: ReadRow }) {
   return (
     <ul className="flex flex-wrap gap-x-3">
@@ -304,7 +304,7 @@ function Fields({ row }: { row: ReadRow }) {
         <li key={field} data-field={field} data-sure={sure} title={`from “${text}”: ${SURE[sure]}`}>
           <span className="text-ink-soft">{READ_FIELDS[field]}</span>{' '}
           <span className={`figure ${sure === 'guess' ? 'line-through' : ''}`}>
-            {String(value)}
+            {valueText(value)}
           </span>
           {sure !== 'sure' && <span className="text-look"> {SURE[sure]}</span>}
         </li>

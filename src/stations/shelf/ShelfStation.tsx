@@ -77,11 +77,6 @@ export function ShelfStation() {
         >
           <ScanText size={15} aria-hidden /> Read labels
         </button>
-        {sheet === 'bulbs' && (
-          <button type="button" className="press flex items-center gap-1" onClick={add}>
-            <Plus size={15} aria-hidden /> Add a bulb
-          </button>
-        )}
       </div>
       <div
         className="relative min-h-0 flex-1 overflow-auto px-3"
@@ -104,6 +99,11 @@ export function ShelfStation() {
         {sheet === 'fitting' &&
           (build ? <FittingSheet build={build} /> : <p className="p-6">Start a light first.</p>)}
         {sheet === 'colour' && <ColourSheet build={build} />}
+        {sheet === 'bulbs' && (
+          <button type="button" className="press mt-3 flex items-center gap-1" onClick={add}>
+            <Plus size={15} aria-hidden /> Add a bulb
+          </button>
+        )}
         {(sheet === 'bulbs' || sheet === 'units') && shot && (
           <p className="py-2 text-[13px] text-ink-soft">
             Δ mired against “{shot.name}”, {shot.cctK} K. ~ is typical, not from the label.

@@ -2,7 +2,13 @@
 import type { Build } from '@/core/document/production';
 import type { Finding } from '@/core/findings/finding';
 import { loopFromEndVolts } from '@/core/power/ladder';
-import { loopOhmOf, TAPE_LOAD_NAMES, type TapePart } from '@/core/power/tapePlan';
+import {
+  DIMMEST,
+  evenFeeds,
+  loopOhmOf,
+  TAPE_LOAD_NAMES,
+  type TapePart,
+} from '@/core/power/tapePlan';
 import type { Wire } from '@/core/power/wire';
 import { show, showText, threeFigures } from '@/core/quantity';
 import { useDevice } from '@/ui/device';
@@ -23,7 +29,7 @@ export default function TapeSheet({ build, tape, findings }: TapeSheetProps) {
   const { units } = useDevice();
   const length = (metres: number) => showText(show(metres, 'length', units));
   const { run, parts } = tape;
-  const own = findings.filter(({ id }) => /^tape\.|supply|class2/.test(id));
+  const own = findings.filter(({ id }) => /^tape\.|supply|class2|tape-heat/.test(id));
   // Equal parts look alike: each length is drawn once.
   const kinds = [...new Map(parts.map((part) => [part.lengthM.toFixed(3), part])).values()];
   return (
@@ -34,6 +40,11 @@ export default function TapeSheet({ build, tape, findings }: TapeSheetProps) {
           <Strip
             key={part.lengthM}
             part={part}
+            proposedM={
+              tape.dimmest < DIMMEST && tape.proposedFeeds !== null
+                ? evenFeeds(part.lengthM, tape.proposedFeeds)
+                : []
+            }
             alike={parts.filter(({ lengthM }) => Math.abs(lengthM - part.lengthM) < 5e-4).length}
             length={length}
           />
@@ -73,10 +84,13 @@ const CELLS = 60;
 /** One stretch of tape drawn straight, as bright as its diodes, with its feeds. */
 function Strip({
   part,
+  proposedM,
   alike,
   length,
 }: {
   part: TapePart;
+  /** where feeds would mend it */
+  proposedM: readonly number[];
   alike: number;
   length: (metres: number) => string;
 }) {
@@ -105,6 +119,16 @@ function Strip({
             opacity={Math.max(0.06, value)}
           />
         ))}
+        {proposedM.map((atM) => (
+          <path
+            key={atM}
+            data-proposed
+            d={`M${(600 * atM) / lengthM - 5} 14 l5 9 l5 -9 Z`}
+            fill="none"
+            stroke="var(--look)"
+            strokeWidth="1.5"
+          />
+        ))}
         {feedsM.map((atM) => {
           const x = Math.min(594, Math.max(6, (600 * atM) / lengthM));
           return (
@@ -124,6 +148,7 @@ function Strip({
         {alike > 1 && `${alike} stretches of `}
         {length(lengthM)}, fed at {feedsM.map(length).join(', ')}; dimmest{' '}
         {Math.round(part.dimmest * 100)} % at {length(part.dimmestAtM)}
+        {proposedM.length > 0 && `; hollow: fed at ${proposedM.map(length).join(', ')} it is even`}
       </figcaption>
     </figure>
   );

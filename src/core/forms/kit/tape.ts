@@ -167,6 +167,8 @@ export function tapeRun(tape: TapeChoice, rows: TapeRows, context: FormContext):
     leadLengthM: tape.leadLengthM,
     leadMm2: tape.leadMm2,
     connector: tape.connector,
+    supplyMissing: partOf(context, tape.supplyPartId, 'supply') === null,
+    supplyField: 'supplyPartId',
     feedField: 'feed',
     leadField: 'leadMm2',
     connectorField: 'connector',
