@@ -43,9 +43,22 @@ const PICTURES: Picture[] = [
     },
   },
   { name: 'build', route: '/p/night-ferry/build?build=clerk-ring' },
-  { name: 'pan', route: '/p/night-ferry/build?build=clerk-pan' },
-  { name: 'box', route: '/p/night-ferry/build?build=cabin-box' },
   { name: 'deck', route: '/p/night-ferry/build?build=deck-sky', theme: 'set' },
+  {
+    name: 'colour',
+    route: '/p/night-ferry/shelf?build=lens-ring',
+    before: async (page) => {
+      await press(/^Colour$/)(page);
+      await page.locator('[data-patch]').first().waitFor();
+    },
+  },
+  { name: 'wire', route: '/p/night-ferry/wire?build=warm-ring' },
+  {
+    name: 'tape',
+    route: '/p/night-ferry/wire?build=clerk-pan',
+    theme: 'set',
+    before: press(/Along the tape/),
+  },
   {
     name: 'marks',
     route: '/p/night-ferry/build?build=lens-ring',
@@ -77,7 +90,6 @@ const PICTURES: Picture[] = [
     },
   },
   { name: 'cut', route: '/p/night-ferry/cut?build=sky-bank', before: planned },
-  { name: 'shopping', route: '/p/night-ferry/cut?build=cabin-box', before: press(/^Shopping/) },
   { name: 'findings', route: '/p/night-ferry/build?build=warm-ring', before: press(/^Findings/) },
   {
     name: 'working',
