@@ -79,7 +79,9 @@ export function Rail({ onFindings }: { onFindings: () => void }) {
               className={`relative block w-full border-b border-line py-3 pr-2 pl-5 text-left hover:bg-brass-wash max-md:border-b-0 max-md:px-1 max-md:py-2 max-md:text-center ${station === id ? 'bg-brass-wash' : ''}`}
             >
               <Ticks current={station === id} />
-              <span className="font-display text-[15px] font-semibold">{name}</span>
+              <span className="font-display text-[15px] font-semibold max-md:whitespace-nowrap">
+                {name}
+              </span>
               <span className="block text-[12px] max-md:hidden">
                 <StationMark mark={marks[id]} />
               </span>
