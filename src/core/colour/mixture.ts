@@ -1,8 +1,8 @@
 import { blend, spectrumOf, type Spectrum } from './grid';
+import { C2_M_K } from './planck';
 import { ofUnitLuminance } from './tristimulus';
 
-/** Second radiation constant in nm·K. */
-const C2_NM_K = 1.4388e7;
+const C2_NM_K = C2_M_K * 1e9;
 
 /** Spectra mixed by their lux at the subject, at unit luminance; null in the dark. */
 export function mixed(

@@ -1,7 +1,7 @@
 import { CIE1931, CIE1931_START_NM, CIE1931_STEP_NM } from './cie1931';
 
 /** Second radiation constant, m·K [std: ITS-90 value used by CIE 15]. */
-const C2_M_K = 1.4388e-2;
+export const C2_M_K = 1.4388e-2;
 
 /** CIE 1960 chromaticity u, v. */
 export interface Chromaticity {

@@ -1,9 +1,7 @@
 import { blend, columnOf, spectrumOf, type Spectrum } from './grid';
+import { C2_M_K } from './planck';
 import { DAYLIGHT } from './tables/daylight';
 import { ofUnitLuminance } from './tristimulus';
-
-/** Second radiation constant, m·K [std: ITS-90 value used by CIE 15]. */
-const C2_M_K = 1.4388e-2;
 
 /** Black body of a temperature, at unit luminance. @param temperatureK 1000…25 000 */
 export const planckian = (temperatureK: number): Spectrum =>

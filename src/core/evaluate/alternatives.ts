@@ -1,6 +1,7 @@
 import type { Shot } from '../document/shot';
 import type { ResolvedBuild } from '../forms/resolved';
 import type { FallOffPoint } from '../light/falloff';
+import { DIMMERS, loadKindOf, matchOf } from '../power/dimming';
 import { stopsBetween } from '../light/exposure';
 
 /** A way to less light without a dimmer, with what it comes to. */
@@ -45,9 +46,17 @@ export function alternatives(
       : []),
     ...(backM === null ? [] : [way(`move it back to ${backM.toFixed(2)} m`, targetLx)]),
     ...(over > 1 ? [way('tracing paper over it', totalLx * TRACING_PAPER)] : []),
-    way(`dim all to ${Math.round(level * 100)} %`, totalLx * level),
+    ...(mayBeDimmed(resolved)
+      ? [way(`dim all to ${Math.round(level * 100)} %, with a dimmer that fits`, totalLx * level)]
+      : []),
   ];
 }
+
+/** Every lamp in it has a dimmer that fits. */
+const mayBeDimmed = ({ groups }: ResolvedBuild): boolean =>
+  groups.every(({ unit }) =>
+    DIMMERS.some((dimmer) => matchOf(loadKindOf(unit), dimmer)[0] === 'yes'),
+  );
 
 /** Where the light has fallen to a level, farther away than now; null within what was worked out. */
 function distanceFor(

@@ -42,7 +42,7 @@ export function tapeFindings(
 }
 
 /** A supply carries this share of its rating for hours [common practice]. */
-const SUPPLY_SHARE = 0.8;
+export const SUPPLY_SHARE = 0.8;
 
 /** Which supply of the shelf carries the tape alone, where none is chosen or several share it. */
 function supplyChoice(run: TapeRun, parts: readonly Part[]): Finding[] {

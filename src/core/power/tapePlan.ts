@@ -8,6 +8,8 @@ const LOOP_WIDTH_M = 0.01;
 /** The dimmest diode should give this share of the brightest [common practice, handbook 05]. */
 export const DIMMEST = 0.9;
 const MOST_FEEDS = 40;
+/** Places along a part whose light is told. */
+const SHOWN = 121;
 const STEP_M = 0.01;
 
 export const loopOhmOf = ({
@@ -93,7 +95,10 @@ function partOf(run: TapeRun, lengthM: number): TapePart & { settled: boolean } 
   return {
     lengthM,
     feedsM,
-    light: [...light],
+    light: Array.from(
+      { length: SHOWN },
+      (_, k) => light[Math.round((k / (SHOWN - 1)) * (light.length - 1))]!,
+    ),
     dimmest: relative(light),
     dimmestAtM: (dim / (light.length - 1)) * lengthM,
     lowestV: Math.min(...volts),

@@ -245,6 +245,11 @@ describe('ways to less light', () => {
       `switch off ${Math.floor(lamps * 0.75)} of ${lamps}`,
     );
     for (const { marginStops } of ways) expect(marginStops).toBeLessThan(2);
+    // Its bulbs are not dimmable; a tape is, behind its supply.
+    expect(ways.some(({ what }) => what.startsWith('dim'))).toBe(false);
+    const tape = resolveScene(sceneOf(demo, findBuild(demo, 'lens-ring')!))!.resolved;
+    const dimmed = alternatives(tape, shot, { totalLx: 1600, targetLx: 400 }, curve);
+    expect(dimmed.map(({ what }) => what).join()).toContain('dim all to 25 %');
   });
   test('not over, nothing to say', () => {
     expect(alternatives(resolved, shot, { totalLx: 400, targetLx: 400 }, curve)).toEqual([]);

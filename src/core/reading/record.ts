@@ -1,6 +1,6 @@
 import type { Bulb } from '../units/bulb';
 import { bulbSchema } from '../units/bulb';
-import { unitSchema, type Unit } from '../units/unit';
+import { ORIGIN_OF, unitSchema, type Unit } from '../units/unit';
 import { accept, refuse, type Result } from '../result';
 import { READ_FIELDS, type FoundField, type ReadField } from './readLine';
 import type { ReadRow } from './readTable';
@@ -18,58 +18,23 @@ export const categoryOf = ({ fields }: ReadRow): ReadCategory | null =>
   (valueOf(fields, 'category') as ReadCategory | undefined) ?? null;
 
 /** Fields that have a place in a record of a category. */
+const ANY: readonly ReadField[] = ['cctK', 'criRa', 'dimmable', 'packCount', 'price'];
+const MAINS: readonly ReadField[] = [...ANY, 'wattsW', 'luminousFluxLm', 'supplyV'];
 const PLACES: Record<ReadCategory, readonly ReadField[]> = {
-  bulb: [
-    'kind',
-    'wattsW',
-    'equivalentW',
-    'luminousFluxLm',
-    'cctK',
-    'criRa',
-    'base',
-    'supplyV',
-    'dimmable',
-    'packCount',
-    'price',
-    'ratedLifeH',
-    'globeDiameterM',
-  ],
+  bulb: [...MAINS, 'kind', 'equivalentW', 'base', 'ratedLifeH', 'globeDiameterM'],
   strip: [
+    ...ANY,
     'wattsPerM',
     'lumensPerM',
     'ledsPerM',
-    'cctK',
-    'criRa',
-    'dimmable',
-    'packCount',
-    'price',
     'reelLengthM',
     'tapeWidthM',
     'coated',
     'colour',
   ],
-  tube: [
-    'wattsW',
-    'luminousFluxLm',
-    'cctK',
-    'criRa',
-    'supplyV',
-    'dimmable',
-    'packCount',
-    'price',
-    'lengthM',
-  ],
-  'work-light': [
-    'wattsW',
-    'luminousFluxLm',
-    'cctK',
-    'criRa',
-    'supplyV',
-    'dimmable',
-    'packCount',
-    'price',
-  ],
-  panel: ['wattsW', 'luminousFluxLm', 'cctK', 'criRa', 'supplyV', 'dimmable', 'packCount', 'price'],
+  tube: [...MAINS, 'lengthM'],
+  'work-light': MAINS,
+  panel: MAINS,
 };
 
 /** What a label of this kind should say and this one does not, in words. */
@@ -82,15 +47,6 @@ export function missingOf(row: ReadRow, category: ReadCategory): string[] {
     .filter((field) => valueOf(row.fields, field) === undefined)
     .map((field) => READ_FIELDS[field]);
 }
-
-const ORIGIN_FIELDS: Partial<Record<ReadField, string>> = {
-  wattsW: 'wattsW',
-  wattsPerM: 'wattsW',
-  luminousFluxLm: 'luminousFluxLm',
-  lumensPerM: 'luminousFluxLm',
-  cctK: 'cctK',
-  criRa: 'criRa',
-};
 
 /**
  * Puts what was read into an empty record of its category. What was not read stays as the empty record has
@@ -111,7 +67,7 @@ export function recordOf(
     if (found.field === 'price')
       target.priceMinor = Math.round(Number(found.value) * 10 ** minorDigits);
     else target[found.field] = found.value;
-    const origin = ORIGIN_FIELDS[found.field];
+    const origin = ORIGIN_OF[found.field];
     if (origin) origins[origin] = 'label';
   }
   const volts = valueOf(row.fields, 'supplyV');

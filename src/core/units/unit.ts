@@ -103,3 +103,14 @@ export const unitSchema = z.discriminatedUnion('category', [
 export type Unit = z.infer<typeof unitSchema>;
 export type Category = Unit['category'];
 export type UnitOf<C extends Category> = Extract<Unit, { category: C }>;
+
+/** Whose origin a figure of the label changes. */
+export const ORIGIN_OF: Record<string, keyof Unit['origins']> = {
+  wattsW: 'wattsW',
+  wattsPerM: 'wattsW',
+  luminousFluxLm: 'luminousFluxLm',
+  lumensPerM: 'luminousFluxLm',
+  cctK: 'cctK',
+  criRa: 'criRa',
+  powerFactor: 'powerFactor',
+};

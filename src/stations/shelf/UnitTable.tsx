@@ -3,7 +3,7 @@ import { mired } from '@/core/colour/mired';
 import { worst } from '@/core/findings/finding';
 import { moneyFormatter, threeFigures } from '@/core/quantity';
 import { effectiveTape, effectiveUnit } from '@/core/units/effectiveUnit';
-import type { Unit } from '@/core/units/unit';
+import { ORIGIN_OF, type Unit } from '@/core/units/unit';
 import { unitFindings } from '@/core/units/unitSanity';
 import { ChoiceField } from '@/ui/fields/ChoiceField';
 import { SeverityMark } from '@/ui/Severity';
@@ -21,17 +21,6 @@ export const CATEGORY_NAMES: Record<Unit['category'], string> = {
   panel: 'Panels',
 };
 const CATEGORIES = Object.keys(CATEGORY_NAMES) as Unit['category'][];
-
-/** Whose origin a typed figure changes. */
-const ORIGIN_OF: Record<string, keyof Unit['origins']> = {
-  wattsW: 'wattsW',
-  wattsPerM: 'wattsW',
-  luminousFluxLm: 'luminousFluxLm',
-  lumensPerM: 'luminousFluxLm',
-  cctK: 'cctK',
-  criRa: 'criRa',
-  powerFactor: 'powerFactor',
-};
 
 /** One metre of tape, one piece of anything else. */
 const oneOf = (unit: Unit) =>

@@ -9,11 +9,11 @@ import {
   PointElement,
   Tooltip,
 } from 'chart.js';
-import { useEffect, useRef } from 'react';
 import type { Readouts } from '@/core/evaluate/evaluate';
 import { show, showText, toUnit } from '@/core/quantity';
 import { fixtureIlluminanceLx, type Fixture } from '@/core/verdict/fixture';
 import { useDevice } from '@/ui/device';
+import { axisIn, useChart } from '@/ui/useChart';
 
 Chart.register(
   LineController,
@@ -33,68 +33,49 @@ interface FallOffChartProps {
 
 /** How light thins with distance, near field and all; the inverse square is there to distrust. */
 export default function FallOffChart({ readouts, fixture, shotM }: FallOffChartProps) {
-  const canvas = useRef<HTMLCanvasElement>(null);
-  const { theme, units } = useDevice();
+  const { units } = useDevice();
   const lengthUnit = units === 'metric' ? 'm' : 'ft';
   const lightUnit = units === 'metric' ? 'lx' : 'fc';
 
-  useEffect(() => {
-    const ink = (name: string) =>
-      getComputedStyle(document.documentElement).getPropertyValue(name).trim();
-    const x = (metres: number) => toUnit(metres, 'length', lengthUnit);
-    const y = (lux: number) => toUnit(lux, 'illuminance', lightUnit);
-    const line = (label: string, colour: string, dash: number[], points: [number, number][]) => ({
-      label,
-      data: points.map(([metres, lux]) => ({ x: x(metres), y: y(lux) })),
-      borderColor: colour,
-      backgroundColor: colour,
-      borderDash: dash,
-      borderWidth: 2,
-      pointRadius: 0,
-      pointHitRadius: 8,
-    });
-    const axis = (text: string) => ({
-      title: { display: true, text, color: ink('--ink') },
-      ticks: { color: ink('--ink-soft') },
-      grid: { color: ink('--line') },
-    });
-    const { fallOff } = readouts;
-    const chart = new Chart(canvas.current!, {
-      type: 'line',
-      data: {
-        datasets: [
-          line(
-            'this build',
-            ink('--brass'),
-            [],
-            fallOff.map((p) => [p.distanceM, p.illuminanceLx]),
-          ),
-          line(
-            'inverse square',
-            ink('--ink-soft'),
-            [3, 4],
-            fallOff.map((p) => [p.distanceM, p.inverseSquareLx]),
-          ),
-          line(
-            'fixture',
-            ink('--ink'),
-            [9, 4],
-            fallOff.map((p) => [p.distanceM, fixtureIlluminanceLx(fixture, p.distanceM)]),
-          ),
-        ],
-      },
-      options: {
-        animation: false,
-        maintainAspectRatio: false,
-        scales: {
-          x: { type: 'linear', ...axis(`distance from the front, ${lengthUnit}`) },
-          y: { type: 'logarithmic', ...axis(`light on the axis, ${lightUnit}`) },
+  const canvas = useChart(
+    (ink) => {
+      const x = (metres: number) => toUnit(metres, 'length', lengthUnit);
+      const y = (lux: number) => toUnit(lux, 'illuminance', lightUnit);
+      const { fallOff } = readouts;
+      const line = (label: string, colour: string, dash: number[], of: (k: number) => number) => ({
+        label,
+        data: fallOff.map(({ distanceM }, k) => ({ x: x(distanceM), y: y(of(k)) })),
+        borderColor: colour,
+        backgroundColor: colour,
+        borderDash: dash,
+        borderWidth: 2,
+        pointRadius: 0,
+        pointHitRadius: 8,
+      });
+      return {
+        type: 'line',
+        data: {
+          datasets: [
+            line('this build', ink('--brass'), [], (k) => fallOff[k]!.illuminanceLx),
+            line('inverse square', ink('--ink-soft'), [3, 4], (k) => fallOff[k]!.inverseSquareLx),
+            line('fixture', ink('--ink'), [9, 4], (k) =>
+              fixtureIlluminanceLx(fixture, fallOff[k]!.distanceM),
+            ),
+          ],
         },
-        plugins: { legend: { labels: { color: ink('--ink'), boxHeight: 1 } } },
-      },
-    });
-    return () => chart.destroy();
-  }, [readouts, fixture, theme, lengthUnit, lightUnit]);
+        options: {
+          animation: false,
+          maintainAspectRatio: false,
+          scales: {
+            x: { type: 'linear', ...axisIn(ink, `distance from the front, ${lengthUnit}`) },
+            y: { type: 'logarithmic', ...axisIn(ink, `light on the axis, ${lightUnit}`) },
+          },
+          plugins: { legend: { labels: { color: ink('--ink'), boxHeight: 1 } } },
+        },
+      };
+    },
+    [readouts, fixture, lengthUnit, lightUnit],
+  );
 
   return (
     <figure>

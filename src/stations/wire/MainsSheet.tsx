@@ -8,6 +8,7 @@ import { isAboutWire, type Wire } from '@/core/power/wire';
 import { useDevice } from '@/ui/device';
 import { QUIET_VIEW, ViewDrawing } from '@/ui/drawing/ViewDrawing';
 import { FindingItem } from '../shell/FindingItem';
+import { Row } from './Row';
 
 const amps = (value: number) => `${threeFigures(value)} A`;
 const watts = (value: number) => `${threeFigures(value)} W`;
@@ -91,10 +92,3 @@ export default function MainsSheet({ build, readouts, wire }: MainsSheetProps) {
     </div>
   );
 }
-
-const Row = ({ label, children }: { label: string; children: React.ReactNode }) => (
-  <tr>
-    <th scope="row">{label}</th>
-    <td className="figure">{children}</td>
-  </tr>
-);

@@ -15,6 +15,7 @@ import { useDevice } from '@/ui/device';
 import { QuantityField } from '@/ui/fields/QuantityField';
 import { FindingItem } from '../shell/FindingItem';
 import { useProductionStore } from '../store/context';
+import { Row } from './Row';
 
 type Tape = NonNullable<Wire['tape']>;
 
@@ -194,10 +195,3 @@ function EndVolts({ build, tape: { run, parts } }: { build: Build; tape: Tape })
     </div>
   );
 }
-
-const Row = ({ label, children }: { label: string; children: React.ReactNode }) => (
-  <tr>
-    <th scope="row">{label}</th>
-    <td className="figure">{children}</td>
-  </tr>
-);

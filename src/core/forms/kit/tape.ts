@@ -4,7 +4,13 @@ import { effectiveTape, isWhite, tapeWattsPerM } from '../../units/effectiveUnit
 import type { UnitOf } from '../../units/unit';
 import type { Fill, FormContext } from '../form';
 import { planTape } from '../../power/tapePlan';
-import { CONNECTORS, LEADS_MM2, type Connector, type LeadMm2 } from '../../power/tapeFindings';
+import {
+  CONNECTORS,
+  LEADS_MM2,
+  SUPPLY_SHARE,
+  type Connector,
+  type LeadMm2,
+} from '../../power/tapeFindings';
 import type { LayoutFact, Load, Need, TapeRun } from '../resolved';
 import { partOf, unitOf } from './choices';
 import { apparentVa, fromPart, fromUnit, hardware } from './needs';
@@ -185,9 +191,6 @@ export function tapeLoads(
   const va = lamp ? apparentVa(lamp.wattsW.value, lamp.powerFactor.value) : 0;
   return [{ ref: 'supply', apparentVa: va, cordM: tape.tailLengthM }];
 }
-
-/** A supply carries this share of its rating for hours [common practice]. */
-export const SUPPLY_SHARE = 0.8;
 
 /** How many supplies carry the tape at four fifths of their rating; 1 while none is chosen. */
 export function supplyCount(tape: TapeChoice, usedM: number, context: FormContext): number {

@@ -1,11 +1,12 @@
 import type { Finding } from '../../findings/finding';
 import type { PartOf } from '../../materials/part';
+import { SUPPLY_SHARE } from '../../power/tapeFindings';
 import { threeFigures } from '../../quantity';
 import { tapeWattsPerM } from '../../units/effectiveUnit';
 import type { UnitOf } from '../../units/unit';
 import type { FormContext } from '../form';
 import { look, mm, partOf, stop } from './choices';
-import { stripOf, SUPPLY_SHARE, supplyCount, type TapeChoice, type TapeRows } from './tape';
+import { stripOf, supplyCount, type TapeChoice, type TapeRows } from './tape';
 
 const HOT_TAPE_W_PER_M = 10;
 /** Least bend radius of bare tape, flat-wise [typ]. */

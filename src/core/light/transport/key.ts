@@ -1,3 +1,4 @@
+import { eightDigits, fnv, FNV_BASIS, FNV_PRIME } from '../../fnv';
 import { spreadKey } from '../../units/spread';
 import type { Arrangement } from './arrangement';
 
@@ -18,17 +19,16 @@ export function arrangementKey({ surfaces, emitters }: Arrangement): string {
   });
   const words = new Int32Array(numbers.buffer);
   const text = JSON.stringify([surfaces, classes]);
-  return [0x811c9dc5, 0x2545f491].map((basis) => hash(text, words, basis)).join('');
+  return [FNV_BASIS, 0x2545f491].map((basis) => hash(text, words, basis)).join('');
 }
 
-/** FNV-1a over UTF-16 units and 32-bit words, as eight hexadecimal digits [std: Fowler, Noll, Vo]. */
+/** FNV-1a over text and 32-bit words, as eight hexadecimal digits. */
 function hash(text: string, words: Int32Array, basis: number): string {
-  let h = basis;
-  for (let k = 0; k < text.length; k++) h = Math.imul(h ^ text.charCodeAt(k), 0x01000193);
+  let h = fnv(text, basis);
   for (let k = 0; k < words.length; k++) {
     // A word at a time mixes its high bits too little: they are folded down first.
     const word = words[k]! ^ (words[k]! >>> 15);
-    h = Math.imul(h ^ word, 0x01000193);
+    h = Math.imul(h ^ word, FNV_PRIME);
   }
-  return (h >>> 0).toString(16).padStart(8, '0');
+  return eightDigits(h);
 }
