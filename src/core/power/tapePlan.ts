@@ -8,6 +8,9 @@ const LOOP_WIDTH_M = 0.01;
 /** The dimmest diode should give this share of the brightest [common practice, handbook 05]. */
 export const DIMMEST = 0.9;
 const MOST_FEEDS = 40;
+/** Counts tried one after another: most tapes want no more. */
+const FEW_FEEDS = [1, 2, 3, 4] as const;
+const STEPS_A_FEED = 40;
 /** Places along a part whose light is told. */
 const SHOWN = 121;
 const STEP_M = 0.01;
@@ -63,11 +66,18 @@ export const evenFeeds = (lengthM: number, count: number): number[] =>
  * or copper do not allow it.
  */
 export function feedsNeeded(run: TapeRun, lengthM: number): number | null {
-  for (let count = 1; count <= MOST_FEEDS; count++) {
-    const { light } = solve(run, lengthM, evenFeeds(lengthM, count), 40 * count);
-    if (relative(light) >= DIMMEST) return count;
+  const enough = (count: number) =>
+    relative(solve(run, lengthM, evenFeeds(lengthM, count), STEPS_A_FEED * count).light) >= DIMMEST;
+  for (const count of FEW_FEEDS) if (enough(count)) return count;
+  if (!enough(MOST_FEEDS)) return null;
+  // More feeds are never worse: the fewest lies between.
+  let [short, fine]: [number, number] = [FEW_FEEDS[FEW_FEEDS.length - 1]!, MOST_FEEDS];
+  while (fine - short > 1) {
+    const middle = Math.floor((short + fine) / 2);
+    if (enough(middle)) fine = middle;
+    else short = middle;
   }
-  return null;
+  return fine;
 }
 
 /** Dimmest against brightest: an even loss, in leads say, is not seen along the tape. */
