@@ -1,6 +1,7 @@
 import { accept, refuse, type Result } from '../result';
-import { zonesLm, type Spread } from '../units/spread';
+import type { Spread } from '../units/spread';
 import { readIes } from './ies';
+import { fluxOf } from './photometric';
 import { readEulumdat } from './readEulumdat';
 
 /** A unit's light as a photometric file gives it. */
@@ -86,7 +87,13 @@ function made(name: string, wattsW: number, lampLm: number, planes: Planes): Res
   const table = Array.from({ length: STEPS + 1 }, (_, k) =>
     Math.max(0, meanAt(planes, (180 * k) / STEPS)),
   );
-  const luminousFluxLm = zonesLm(table).reduce((sum, zone) => sum + zone, 0);
+  // Zonal sums over the file's own angles: what a goniometer's own report would say.
+  const { anglesDeg, cd } = planes;
+  const luminousFluxLm = fluxOf({
+    planesDeg: cd.map((_, k) => k),
+    anglesDeg: [...anglesDeg],
+    cd: cd.map((plane) => [...plane]),
+  });
   if (!(luminousFluxLm > 0))
     return refuse('dark', 'The file gives no light in any direction.', 'file');
   const lossWords =

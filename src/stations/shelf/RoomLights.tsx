@@ -1,7 +1,7 @@
 'use client';
 import { Plus, X } from 'lucide-react';
 import { nanoid } from 'nanoid';
-import type { Advice, BalanceAdvice } from '@/core/colour/balance';
+import type { BalanceAdvice } from '@/core/colour/balance';
 import { EMISSIONS, type Emission } from '@/core/colour/emission';
 import type { RoomLight, Shot } from '@/core/document/shot';
 import { show, showText } from '@/core/quantity';
@@ -10,6 +10,7 @@ import { ChoiceField } from '@/ui/fields/ChoiceField';
 import { QuantityField } from '@/ui/fields/QuantityField';
 import { TextField } from '@/ui/fields/TextField';
 import { useProductionStore } from '../store/context';
+import { adviceText } from './adviceText';
 
 const KINDS: Record<Emission, string> = {
   filament: 'filament lamp',
@@ -145,22 +146,4 @@ export function RoomLights({ shot, advice }: { shot: Shot; advice: BalanceAdvice
       </p>
     </section>
   );
-}
-
-/** What may be done about a source, in one or two sentences. */
-function adviceText({ offMired, clash, accept, gel, offStops, dimTo }: Advice): string {
-  if (clash === 'unseen') return 'Sits with the balance.';
-  const off = `${Math.abs(Math.round(offMired))} mired too ${offMired > 0 ? 'warm' : 'cold'}, ${clash}.`;
-  const ways = [
-    ...(gel
-      ? [
-          `gel it ${gel.name} (${Math.abs(Math.round(gel.leftMired))} mired left, ${gel.lostStops.toFixed(1)} stops of it lost)`,
-        ]
-      : []),
-    ...(dimTo === null ? [] : [`dim it to ${Math.round(dimTo * 100)} % of its light`]),
-    ...(offStops === null ? [] : [`switch it off (${offStops.toFixed(1)} stops less)`]),
-  ];
-  if (accept)
-    return `${off} Little of it, or near enough: accept it${ways.length ? `, or ${ways[0]}` : ''}.`;
-  return `${off} ${ways.length ? `${ways.join(', or ')}.`.replace(/^./, (first) => first.toUpperCase()) : 'Balance the camera to it.'}`;
 }
