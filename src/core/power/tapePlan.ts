@@ -46,7 +46,7 @@ export interface TapePlan {
   settled: boolean;
 }
 
-const solve = (run: TapeRun, lengthM: number, feedsM: readonly number[], most = 1000) =>
+const solve = (run: TapeRun, lengthM: number, feedsM: readonly number[], most = 400) =>
   solveLadder({
     lengthM,
     loopOhmPerM: loopOhmOf(run),

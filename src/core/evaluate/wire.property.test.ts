@@ -1,0 +1,210 @@
+import fc from 'fast-check';
+import { nightFerry } from '@/demo/nightFerry';
+import type { Build, Production } from '../document/production';
+import { circuitSchema } from '../document/circuit';
+import { blankShot } from '../document/blank';
+import { readDocument } from '../document/read';
+import { REGION_IDS, REGIONS } from '../power/region';
+import { schematicView } from '../power/schematic';
+import { gateOf, isAboutWire, LOOK_OVER } from '../power/wire';
+import { checkProduction } from './check';
+import { circuitLoads, moveToCircuitInPlace } from './circuitLoads';
+import { findBuild } from './context';
+import { evaluate, type Readouts } from './evaluate';
+
+jest.setTimeout(60_000);
+
+const demo = nightFerry();
+const read = (document: Production, id: string): Readouts => {
+  const found = evaluate(document, id, { gridCells: 3 });
+  if (!found.ok) throw new Error(found.problems[0]!.message);
+  return found.value;
+};
+const edited = (edit: (draft: Production) => void): Production => {
+  const copy = structuredClone(demo);
+  edit(copy);
+  return copy;
+};
+
+describe('every light of the demo on every mains', () => {
+  test.each(REGION_IDS)('%s: wire, schematic and gate are whole', (regionId) => {
+    const region = REGIONS[regionId];
+    const there = edited((draft) => {
+      for (const circuit of draft.circuits)
+        Object.assign(circuit, {
+          region: regionId,
+          voltageV: region.voltageV,
+          frequencyHz: region.frequencyHz,
+          ratedA: region.breakersA.at(-1),
+        });
+    });
+    for (const { id } of there.builds) {
+      const { wire, findings } = read(there, id);
+      expect(JSON.stringify(wire)).not.toMatch(/NaN|Infinity/);
+      expect(wire!.circuit.voltageV).toBe(region.voltageV);
+      expect(wire!.limitA).toBeCloseTo(wire!.circuit.ratedA * region.continuousShare, 9);
+      // Apparent power over voltage: never fewer amperes than watts alone would draw.
+      expect(wire!.fullA * region.voltageV).toBeGreaterThanOrEqual(wire!.fullW - 1e-6);
+      const view = schematicView(wire!);
+      for (const shape of view.shapes)
+        if (shape.kind === 'polyline')
+          for (const [x, y] of shape.points) expect(Number.isFinite(x + y)).toBe(true);
+      const { open, stops } = gateOf(findings);
+      expect(open).toBe(stops.length === 0);
+    }
+  });
+  test('bulbs for 230 V on 120 V are told, for 120 V on 230 V refused', () => {
+    const swapped = (voltageV: number) =>
+      edited((draft) => {
+        for (const circuit of draft.circuits) circuit.voltageV = voltageV;
+      });
+    const voltage = (document: Production, id: string) =>
+      read(document, id).findings.find((finding) => finding.id.startsWith('power.voltage'))
+        ?.severity;
+    expect(voltage(swapped(120), 'clerk-ring')).toBe('look');
+    expect(voltage(swapped(230), 'warm-ring')).toBe('stop');
+    expect(gateOf(read(swapped(230), 'warm-ring').findings).open).toBe(false);
+  });
+});
+
+describe('circuits', () => {
+  const move = fc.record({
+    build: fc.constantFrom(...demo.builds.map(({ id }) => id)),
+    circuit: fc.constantFrom(...demo.circuits.map(({ id }) => id)),
+  });
+  test('however lights are moved about, none is lost and none is counted twice', () => {
+    fc.assert(
+      fc.property(fc.array(move, { minLength: 1, maxLength: 12 }), (moves) => {
+        const after = edited((draft) => {
+          for (const { build, circuit } of moves) moveToCircuitInPlace(draft, build, circuit);
+        });
+        const hung = circuitLoads(after).flatMap(({ builds }) => builds.map(({ id }) => id));
+        expect(hung.toSorted()).toEqual(demo.builds.map(({ id }) => id as string).toSorted());
+        const watts = (document: Production) =>
+          circuitLoads(document).reduce(
+            (sum, { circuit, totalA, otherA }) => sum + (totalA - otherA) * circuit.voltageV,
+            0,
+          );
+        expect(watts(after)).toBeCloseTo(watts(demo), 6);
+      }),
+      { seed: 71, numRuns: 25 },
+    );
+  });
+  test('a light or a circuit that is not there changes nothing', () => {
+    const same = edited((draft) => {
+      moveToCircuitInPlace(draft, 'nobody' as Build['id'], draft.circuits[1]!.id);
+      moveToCircuitInPlace(draft, draft.builds[0]!.id, 'nowhere' as Build['circuitId']);
+    });
+    expect(same).toEqual(demo);
+  });
+  test('over the limit is told for every light that hangs there', () => {
+    const tight = edited((draft) => {
+      draft.circuits.find(({ id }) => id === 'hall-b')!.ratedA = 2;
+    });
+    const load = circuitLoads(tight).find(({ circuit }) => circuit.id === 'hall-b')!;
+    expect(load.over).toBe(true);
+    for (const { build, findings } of checkProduction(tight))
+      if (build.circuitId === 'hall-b' && load.builds.find(({ id }) => id === build.id)!.amps > 0)
+        expect(findings.find(({ id }) => id === 'power.circuit')!.severity).toBe('stop');
+  });
+  test('a circuit without capacity, voltage or region stops at the door', () => {
+    const whole = demo.circuits[0]!;
+    expect(circuitSchema.safeParse(whole).success).toBe(true);
+    for (const wrong of [
+      { ratedA: 0 },
+      { ratedA: -16 },
+      { voltageV: 0 },
+      { region: 'moon' },
+      { otherLoadW: -1 },
+    ])
+      expect(circuitSchema.safeParse({ ...whole, ...wrong }).success).toBe(false);
+  });
+});
+
+describe('what is sent through the document’s door', () => {
+  const refused = (edit: (draft: Production) => void) => {
+    const found = readDocument(JSON.parse(JSON.stringify(edited(edit))));
+    return found.ok ? null : found.problems[0]!.path;
+  };
+  test('room light: a kind, a colour and lux that can be', () => {
+    const light = {
+      id: 'x',
+      name: 'Lamp',
+      emission: 'filament',
+      cctK: 2800,
+      illuminanceLx: 10,
+    } as const;
+    expect(refused((draft) => void draft.shots[0]!.roomLights.push({ ...light }))).toBeNull();
+    expect(
+      refused((draft) => void draft.shots[0]!.roomLights.push({ ...light, cctK: 100 })),
+    ).toContain('roomLights');
+    expect(
+      refused((draft) => void draft.shots[0]!.roomLights.push({ ...light, illuminanceLx: -1 })),
+    ).toContain('roomLights');
+    expect(
+      refused(
+        (draft) =>
+          void draft.shots[0]!.roomLights.push({ ...light, emission: 'candle' as 'filament' }),
+      ),
+    ).toContain('roomLights');
+  });
+  test('sign-offs: a name, a day and a design', () => {
+    const signed = {
+      name: 'M. Okonkwo',
+      date: '2026-11-25',
+      checked: [...LOOK_OVER],
+      design: 'abc',
+    };
+    const put = (over: object) =>
+      refused(
+        (draft) => void findBuild(draft, 'clerk-ring')!.signOffs.push({ ...signed, ...over }),
+      );
+    expect(put({})).toBeNull();
+    expect(put({ name: '' })).toContain('signOffs');
+    expect(put({ date: 'yesterday' })).toContain('signOffs');
+  });
+  test('tape: leads and copper that can be', () => {
+    const lead = (leadMm2: unknown) =>
+      refused(
+        (draft) => void Object.assign(findBuild(draft, 'lens-ring')!.parameters, { leadMm2 }),
+      );
+    expect(lead(1.5)).toBeNull();
+    expect(lead(7)).toContain('leadMm2');
+    const copper = (loopOhmPerM: number | null) =>
+      refused((draft) => {
+        const strip = draft.shelf.units.find(({ category }) => category === 'strip')!;
+        if (strip.category === 'strip') strip.loopOhmPerM = loopOhmPerM;
+      });
+    expect(copper(0.2)).toBeNull();
+    expect(copper(0)).toContain('loopOhmPerM');
+  });
+});
+
+test('findings of wiring are told from the others', () => {
+  const about = (id: string) => isAboutWire({ id });
+  for (const id of [
+    'power.cord',
+    'tape.lead',
+    'heat.clearance.layer',
+    'dimmer.kind.0',
+    'flicker.people',
+    'overhead.bond',
+    'stand.tip.x',
+    'hood.hot.x',
+    'f.supply-volts',
+  ])
+    expect(about(id)).toBe(true);
+  for (const id of [
+    'light.short',
+    'colour.cri.0',
+    'label.efficacy.x',
+    'cut.too-big.mdf-6',
+    'ring.car',
+    'foam-box.typical-layers',
+  ])
+    expect(about(id)).toBe(false);
+});
+
+test('a new shot begins without room light', () => {
+  expect(blankShot('s', 'New').roomLights).toEqual([]);
+});
