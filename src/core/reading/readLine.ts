@@ -188,6 +188,7 @@ function power(line: Line): void {
       `(?<![\\p{L}\\d.,])(?:(?:DC|AC)\\s?)?(\\d{2,3})\\s*(?:v\\s*)?[-–/~]\\s*(\\d{2,3})\\s*${volts}${END}`,
     ),
     ([, low, high]) => mainsOf(Number(low), Number(high)),
+    ([, low, high]) => (Number(low) <= 100 && Number(high) >= 120 ? 'likely' : 'sure'),
   );
   line.take(
     'supplyV',
@@ -196,14 +197,12 @@ function power(line: Line): void {
   );
 }
 
-/** “220–240 V” is sold where the mains is 230 V. */
+/** “220–240 V” is sold where the mains is 230 V, “100–127 V” mostly where it is 120 V. */
 const mainsOf = (low: number, high: number): number | null => {
   // Made for every mains: which one it will hang on, the label does not say.
   if (low <= 120 && high >= 220) return null;
-  const middle = [100, 120, 220, 230].find(
-    (v) => low <= v && v <= high && !(v === 220 && high >= 230),
-  );
-  return middle ?? (high <= 60 ? high : null);
+  const within = [120, 230, 220, 100].find((v) => low <= v && v <= high);
+  return within ?? (high <= 60 ? high : null);
 };
 
 function light(line: Line): void {

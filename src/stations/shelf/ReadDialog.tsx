@@ -4,29 +4,14 @@ import { useMemo, useState } from 'react';
 import { decodeText } from '@/core/reading/decode';
 import { READ_FIELDS, type ReadField } from '@/core/reading/readLine';
 import { matchColumns, readLines, readTable, type Columns } from '@/core/reading/readTable';
-import { looksLikeHeadings, MOST_COLUMNS, MOST_ROWS, shelfTable } from '@/core/reading/shelfTable';
+import { MOST_ROWS, shelfTable } from '@/core/reading/shelfTable';
 import { minorDigits } from '@/core/quantity';
 import { Dialog } from '@/ui/Dialog';
 import { FileField } from '@/ui/fields/FileField';
 import { download, exportName } from '../shell/actions';
 import { useProduction } from '../store/context';
 import { ReadRows } from './ReadRows';
-
-interface Table {
-  headings: string[];
-  rows: string[][];
-}
-
-/** Lines are a table when their first one names at least two fields. */
-function tableIn(text: string): Table | null | string {
-  const { data } = Papa.parse<string[]>(text.trim(), { skipEmptyLines: 'greedy' });
-  const [headings, ...rows] = data;
-  if (!headings || headings.length < 2 || !looksLikeHeadings(matchColumns(headings))) return null;
-  const widest = Math.max(...data.map(({ length }) => length));
-  if (widest > MOST_COLUMNS)
-    return `The table has ${widest} columns; at most ${MOST_COLUMNS} are read. Keep those about the lamps.`;
-  return { headings, rows };
-}
+import { tableIn } from './tableIn';
 
 /** Labels pasted or chosen as a file, what was read of each, and which of them go on the shelf. */
 export default function ReadDialog({ onClose }: { onClose: () => void }) {
