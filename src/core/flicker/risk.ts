@@ -32,8 +32,8 @@ export function flickerRiskFindings(resolved: ResolvedBuild, circuit: Circuit): 
       severity: 'look',
       title: 'Ripple that troubles some people',
       message: `“${rippling[0]!.unit.name}” ripples at ${frequencyHz} Hz, by about ${MAINS_MODULATION} % in lamps of this kind. People sensitive to flicker get headaches, in rare cases worse: ask cast and crew, keep rehearsals short under it, or choose lamps with a steady driver.`,
-      limit: `${limit.toFixed(1)} % at ${frequencyHz} Hz`,
-      source: 'IEEE 1789-2015, low risk; from memory. The ripple is typical of the kind',
+      limit: `${limit.toFixed(1)} % at ${frequencyHz} Hz for low risk, ${noEffectPercent(frequencyHz).toFixed(1)} % for none`,
+      source: 'IEEE 1789-2015; from memory. The ripple is typical of the kind',
       where: resolved.lampsAt,
     },
   ];

@@ -85,6 +85,7 @@ function layerFinding(resolved: ResolvedBuild): Finding[] {
         raiseFromM: null,
       },
       worst.keepAwayM,
+      'layer',
     ),
   ];
 }
@@ -142,12 +143,16 @@ function enclosureFindings(resolved: ResolvedBuild, enclosure: Enclosure): Findi
   ];
 }
 
-function clearanceFinding(flammable: Flammable, keepAwayM: number): Finding {
+function clearanceFinding(
+  flammable: Flammable,
+  keepAwayM: number,
+  what = flammable.ref,
+): Finding {
   const { distanceM, ref, name, field, raiseFromM } = flammable;
   const where = { drawing: ref, field };
   const limit = `${mm(keepAwayM)} for these lamps`;
   const source = 'Common practice; the lamp maker’s own distance wins';
-  const id = `heat.clearance.${name === 'layer in front' ? 'layer' : ref}`;
+  const id = `heat.clearance.${what}`;
   if (distanceM >= keepAwayM - 1e-9)
     return {
       id,
