@@ -143,11 +143,7 @@ function enclosureFindings(resolved: ResolvedBuild, enclosure: Enclosure): Findi
   ];
 }
 
-function clearanceFinding(
-  flammable: Flammable,
-  keepAwayM: number,
-  what = flammable.ref,
-): Finding {
+function clearanceFinding(flammable: Flammable, keepAwayM: number, what = flammable.ref): Finding {
   const { distanceM, ref, name, field, raiseFromM } = flammable;
   const where = { drawing: ref, field };
   const limit = `${mm(keepAwayM)} for these lamps`;
