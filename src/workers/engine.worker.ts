@@ -6,11 +6,16 @@ import { backdropOf, type BackdropAnswer } from '@/core/evaluate/glow/backdrop';
 import { layerLadder, variants } from '@/core/evaluate/glow/compare';
 import type { GlowId } from '@/core/evaluate/glow';
 import type { RungId } from '@/core/evaluate/readout';
+import { checkProduction } from '@/core/evaluate/check';
 import { colourSheet, unitColour } from '@/core/evaluate/colourSheet';
 import { fittingRank } from '@/core/evaluate/fitting';
 import { sensitivities } from '@/core/evaluate/sensitivity';
+import { readSpectrum } from '@/core/formats/spectrumFile';
+import { readUnitSpread } from '@/core/formats/unitSpread';
 import type { Transported } from '@/core/light/transport/result';
 import type { Run } from '@/core/light/transport/run';
+import { decodeText } from '@/core/reading/decode';
+import { readLines, readTable, type Columns, type ReadRow } from '@/core/reading/readTable';
 import { lightsPerSheet, planCuts, type CutPlan } from '@/core/shop/cutPlan';
 
 /** Starts of the nesting when there is time for it. */
@@ -48,6 +53,19 @@ const engine = {
   /** A build's colour at its subject, alone and with the room's own light. */
   colour: (document: Production, buildId: string) => colourSheet(document, buildId),
   unitColour: (document: Production, id: string) => unitColour(document, id),
+  /** Labels out of a table, or line by line. */
+  readLabels: (
+    text: string,
+    table: { rows: readonly (readonly string[])[]; columns: Columns } | null,
+  ): ReadRow[] => (table ? readTable(table.rows, table.columns) : readLines(text)),
+  /** Files of a unit: they may be large, and the tables behind spectra are. */
+  unitSpread: (bytes: Uint8Array, fileName: string) => readUnitSpread(bytes, fileName),
+  spectrum: (bytes: Uint8Array, fileName: string) => {
+    const text = decodeText(bytes, fileName);
+    return text.ok ? readSpectrum(text.value) : text;
+  },
+  /** Every light of a production with its findings. */
+  checks: (document: Production) => checkProduction(document),
   fitting: (document: Production, buildId: string) => fittingRank(document, buildId),
   layers: (document: Production, buildId: string, run: Run) => layerLadder(document, buildId, run),
   variants: (document: Production, buildId: string, run: Run) => variants(document, buildId, run),

@@ -79,30 +79,11 @@ function workOut(document: Production, build: Build): Alone | null {
   };
 }
 
-/** What has been worked out, kept by the caller: a build that has not changed is not worked out again. */
-export type CheckCache = WeakMap<
-  Build,
-  { shelf: object; shots: object; circuits: object; alone: Alone | null }
->;
-
-function known(document: Production, build: Build, cache: CheckCache): Alone | null {
-  const { shelf, shots, circuits } = document;
-  const kept = cache.get(build);
-  if (kept?.shelf === shelf && kept.shots === shots && kept.circuits === circuits)
-    return kept.alone;
-  const alone = workOut(document, build);
-  cache.set(build, { shelf, shots, circuits, alone });
-  return alone;
-}
-
 /** Every build of a production with its findings, in the document's order, by the instant estimate of light. */
-export function checkProduction(
-  document: Production,
-  cache: CheckCache = new WeakMap(),
-): { build: Build; findings: Finding[] }[] {
+export function checkProduction(document: Production): { build: Build; findings: Finding[] }[] {
   const loads = new Map<string, number>();
   const worked = document.builds.map((build) => {
-    const alone = known(document, build, cache);
+    const alone = workOut(document, build);
     loads.set(build.circuitId, (loads.get(build.circuitId) ?? 0) + (alone?.amps ?? 0));
     return { build, alone };
   });

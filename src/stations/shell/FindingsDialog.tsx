@@ -1,12 +1,12 @@
 'use client';
-import { useMemo, useState } from 'react';
-import { checkProduction, type CheckCache } from '@/core/evaluate/check';
+import { useState } from 'react';
 import { SEVERITIES, type Finding } from '@/core/findings/finding';
 import { Dialog } from '@/ui/Dialog';
 import { SheetSwitch } from '@/ui/SheetSwitch';
 import { SeverityMark } from '@/ui/Severity';
 import { useProduction } from '../store/context';
 import { FindingItem } from './FindingItem';
+import { useEngine } from './useEngine';
 import { useWorkplace } from './useWorkplace';
 
 const SCOPES = [
@@ -64,10 +64,11 @@ export default function FindingsDialog({ onClose, onPoint }: FindingsDialogProps
 function EveryLight({ onClose }: { onClose: () => void }) {
   const document = useProduction((state) => state.document);
   const { goTo } = useWorkplace();
-  const [cache] = useState<CheckCache>(() => new WeakMap());
-  const checked = useMemo(() => checkProduction(document, cache), [document, cache]);
+  const { answer: checked } = useEngine((engine) => engine.checks(document), [document]);
+  if (!checked) return <p role="status">Checking every light…</p>;
   return (
     <ul>
+      <li className="text-[13px] text-ink-soft">By the instant estimate of their light.</li>
       {checked.map(({ build, findings }) => {
         const open = findings.filter(({ severity }) => severity !== 'ok');
         return (

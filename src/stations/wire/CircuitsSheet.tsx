@@ -10,7 +10,8 @@ import {
   type DragEndEvent,
 } from '@dnd-kit/core';
 import { GripVertical } from 'lucide-react';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
+import type { LoadCache } from '@/core/evaluate/context';
 import { circuitLoads, moveToCircuitInPlace, type CircuitLoad } from '@/core/evaluate/circuitLoads';
 import type { Build } from '@/core/document/production';
 import { threeFigures } from '@/core/quantity';
@@ -25,7 +26,8 @@ export default function CircuitsSheet() {
   const document = useProduction((state) => state.document);
   const store = useProductionStore();
   const { say } = useSession();
-  const loads = useMemo(() => circuitLoads(document), [document]);
+  const [known] = useState<LoadCache>(() => new WeakMap());
+  const loads = useMemo(() => circuitLoads(document, known), [document, known]);
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
     useSensor(KeyboardSensor),
