@@ -113,7 +113,8 @@ function kindCell(plain: string, at: number): FoundField | null {
 
 /** A table's rows by its columns; a name is read as a line too, for what has no column of its own. */
 export function readTable(rows: readonly (readonly string[])[], columns: Columns): ReadRow[] {
-  return rows.map((row) => {
+  return rows.slice(0, MOST_ROWS).map((cells) => {
+    const row = cells.map((text) => text.slice(0, MOST_CHARACTERS));
     const name = columns.indexOf('name');
     const own = columns.flatMap((field, k): FoundField[] => {
       if (!field || field === 'name') return [];
@@ -140,12 +141,18 @@ export function readTable(rows: readonly (readonly string[])[], columns: Columns
   });
 }
 
-/** Free text, one product a line. */
+/** Most rows that are read at once, and characters of one that are looked at: labels are short. */
+export const MOST_ROWS = 1000;
+const MOST_CHARACTERS = 1000;
+
+/** Free text, one product a line, the first thousand of them. */
 export const readLines = (text: string): ReadRow[] =>
   text
     .split(/\r\n|\n|\r/)
     .filter((line) => /\p{L}|\d/u.test(line))
-    .map((line) => {
+    .slice(0, MOST_ROWS)
+    .map((whole) => {
+      const line = whole.slice(0, MOST_CHARACTERS);
       const { fields, left } = readLine(line);
       return { name: line.trim().slice(0, 120), fields, left };
     });

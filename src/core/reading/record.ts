@@ -48,25 +48,32 @@ export function missingOf(row: ReadRow, category: ReadCategory): string[] {
     .map((field) => READ_FIELDS[field]);
 }
 
+/** The currency a price was read in, when it is not the production's; null otherwise. */
+export function otherCurrency({ fields }: ReadRow, currency: string): string | null {
+  const read = valueOf(fields, 'currency');
+  return typeof read === 'string' && read !== currency ? read : null;
+}
+
 /**
  * Puts what was read into an empty record of its category. What was not read stays as the empty record has
  * it; guesses are left out.
- * @param minorDigits decimals of the production's money: 2 for cents
+ * @param money of the production; a price in another currency is left out, nothing is converted
  */
 export function recordOf(
   row: ReadRow,
   category: ReadCategory,
   empty: Bulb | Unit,
-  minorDigits: number,
+  money: { currency: string; minorDigits: number },
 ): Result<ReadRecord> {
   const target: Record<string, unknown> = structuredClone(empty);
   const origins: Record<string, string> = {};
   target.name = row.name.slice(0, 120) || 'Unnamed';
   for (const found of row.fields) {
     if (found.sure === 'guess' || !PLACES[category].includes(found.field)) continue;
-    if (found.field === 'price')
-      target.priceMinor = Math.round(Number(found.value) * 10 ** minorDigits);
-    else target[found.field] = found.value;
+    if (found.field === 'price') {
+      if (!otherCurrency(row, money.currency))
+        target.priceMinor = Math.round(Number(found.value) * 10 ** money.minorDigits);
+    } else target[found.field] = found.value;
     const origin = ORIGIN_OF[found.field];
     if (origin) origins[origin] = 'label';
   }

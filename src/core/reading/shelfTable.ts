@@ -20,9 +20,8 @@ const HEADINGS = [
   'Reel',
 ] as const;
 
-/** Most columns and rows a table may have; wider ones are no lists of lamps. */
+/** Most columns a table may have; wider ones are no lists of lamps. */
 export const MOST_COLUMNS = 60;
-export const MOST_ROWS = 1000;
 
 type Cell = string | number;
 

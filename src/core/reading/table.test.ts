@@ -2,7 +2,7 @@ import { nightFerry } from '@/demo/nightFerry';
 import { decodeText, MOST_TEXT_BYTES } from './decode';
 import { looksLikeHeadings, shelfTable } from './shelfTable';
 import { matchColumns, readLines, readTable } from './readTable';
-import { categoryOf, missingOf, recordOf } from './record';
+import { categoryOf, missingOf, otherCurrency, recordOf } from './record';
 
 const { bulbs, units } = nightFerry().shelf;
 const value = (row: { fields: { field: string; value: unknown }[] }, field: string) =>
@@ -113,6 +113,8 @@ describe('files of text', () => {
   });
 });
 
+const EURO = { currency: 'EUR', minorDigits: 2 };
+
 describe('what was read becomes a record', () => {
   const empty = {
     ...bulbs[0]!,
@@ -123,7 +125,7 @@ describe('what was read becomes a record', () => {
   };
   test('a bulb, its figures from the label', () => {
     const [row] = readLines('A60 8.5W (60W eq.) 806 lm 2700K E27 non-dim 3-pack 8,99 €');
-    const made = recordOf(row!, 'bulb', empty, 2);
+    const made = recordOf(row!, 'bulb', empty, EURO);
     expect(made.ok && made.value.record).toMatchObject({
       wattsW: 8.5,
       equivalentW: 60,
@@ -140,14 +142,25 @@ describe('what was read becomes a record', () => {
   });
   test('yen have no cents', () => {
     const [row] = readLines('E26 9W 806 lm 5000K ¥480');
-    const made = recordOf(row!, 'bulb', empty, 0);
+    const made = recordOf(row!, 'bulb', empty, { currency: 'JPY', minorDigits: 0 });
     expect(made.ok && made.value.record.priceMinor).toBe(480);
+  });
+  test('a price in another currency is left out and named, never taken for the production’s', () => {
+    const [row] = readLines('E27 9W 806 lm £3.50');
+    const made = recordOf(row!, 'bulb', { ...empty, priceMinor: 0 }, EURO);
+    expect(made.ok && made.value.record.priceMinor).toBe(0);
+    expect(otherCurrency(row!, 'EUR')).toBe('GBP');
+    expect(otherCurrency(row!, 'GBP')).toBeNull();
+  });
+  test('long lines and long lists are cut, not choked on', () => {
+    expect(readLines(`A60 9W ${'x'.repeat(500_000)}`)[0]!.fields.length).toBeGreaterThan(0);
+    expect(readLines('E27 9W\n'.repeat(5000))).toHaveLength(1000);
   });
   test('a tape keeps its volts', () => {
     const strip = units.find(({ category }) => category === 'strip')!;
     const [row] = readLines('LED strip 12V 9.6W/m 900lm/m 3000K 120LED/m 5m IP65 £19');
     expect(categoryOf(row!)).toBe('strip');
-    const made = recordOf(row!, 'strip', strip, 2);
+    const made = recordOf(row!, 'strip', strip, EURO);
     expect(made.ok && made.value.record).toMatchObject({
       voltageV: 12,
       wattsPerM: 9.6,
@@ -159,11 +172,11 @@ describe('what was read becomes a record', () => {
   });
   test('guesses are left out, a beam becomes a reflector', () => {
     const [two, spot] = readLines('E27 9W 806 lm 1100 lm\nGU10 5W 36° 345 lm');
-    const first = recordOf(two!, 'bulb', empty, 2);
+    const first = recordOf(two!, 'bulb', empty, EURO);
     expect(
       first.ok && first.value.list === 'bulbs' && first.value.record.luminousFluxLm,
     ).toBeNull();
-    const second = recordOf(spot!, 'bulb', empty, 2);
+    const second = recordOf(spot!, 'bulb', empty, EURO);
     expect(second.ok && second.value.list === 'bulbs' && second.value.record.spread).toEqual({
       class: 'reflector',
       beamAngleDeg: 36,
@@ -172,7 +185,7 @@ describe('what was read becomes a record', () => {
   test('a value the shelf cannot hold is refused with its field', () => {
     const [row] = readLines('E27 9W 806 lm');
     row!.fields.find(({ field }) => field === 'wattsW')!.value = 1e9;
-    const made = recordOf(row!, 'bulb', empty, 2);
+    const made = recordOf(row!, 'bulb', empty, EURO);
     expect(!made.ok && made.problems[0]!.path).toBe('wattsW');
   });
   test('empty lines are none; 200 lines are read', () => {

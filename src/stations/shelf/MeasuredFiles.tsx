@@ -1,12 +1,22 @@
 'use client';
 import { useState } from 'react';
-import { decodeText } from '@/core/reading/decode';
-import { readSpectrum } from '@/core/formats/spectrumFile';
-import { MOST_FILE_BYTES, readUnitSpread, type MeasuredUnit } from '@/core/formats/unitSpread';
+import { MOST_TEXT_BYTES } from '@/core/reading/decode';
+import { MOST_FILE_BYTES, type MeasuredUnit } from '@/core/formats/unitSpread';
 import type { MeasuredSpectrum } from '@/core/units/spectrum';
 import type { Spread } from '@/core/units/spread';
+import { startEngine, type EngineHandle } from '@/workers/engine';
 import { FileField } from '@/ui/fields/FileField';
 import { SpreadPreview } from './SpreadPreview';
+
+/** Asks a worker one thing. */
+async function once<T>(ask: (engine: EngineHandle['engine']) => T): Promise<Awaited<T>> {
+  const handle = startEngine();
+  try {
+    return await ask(handle.engine);
+  } finally {
+    handle.end();
+  }
+}
 
 interface MeasuredFilesProps {
   /** null for units whose spread follows from their form */
@@ -22,14 +32,15 @@ export function MeasuredFiles({ spread, spectrum, onSpread, onSpectrum }: Measur
   const bytesOf = async (file: File, most: number) =>
     new Uint8Array(await file.slice(0, most + 1).arrayBuffer());
   const openSpread = async (file: File) => {
-    const read = readUnitSpread(await bytesOf(file, MOST_FILE_BYTES), file.name);
+    const bytes = await bytesOf(file, MOST_FILE_BYTES);
+    const read = await once((engine) => engine.unitSpread(bytes, file.name));
     if (!read.ok) return setSaid({ problem: true, words: read.problems[0]!.message });
     onSpread(read.value);
     setSaid({ problem: false, words: read.value.notes.join('; ') });
   };
   const openSpectrum = async (file: File) => {
-    const text = decodeText(await bytesOf(file, 2_000_000), file.name);
-    const read = text.ok ? readSpectrum(text.value) : text;
+    const bytes = await bytesOf(file, MOST_TEXT_BYTES);
+    const read = await once((engine) => engine.spectrum(bytes, file.name));
     if (!read.ok) return setSaid({ problem: true, words: read.problems[0]!.message });
     onSpectrum(read.value);
     setSaid({

@@ -3,12 +3,13 @@ import Papa from 'papaparse';
 import { useMemo, useState } from 'react';
 import { decodeText } from '@/core/reading/decode';
 import { READ_FIELDS, type ReadField } from '@/core/reading/readLine';
-import { matchColumns, readLines, readTable, type Columns } from '@/core/reading/readTable';
-import { MOST_ROWS, shelfTable } from '@/core/reading/shelfTable';
+import { matchColumns, type Columns } from '@/core/reading/readTable';
+import { shelfTable } from '@/core/reading/shelfTable';
 import { minorDigits } from '@/core/quantity';
 import { Dialog } from '@/ui/Dialog';
 import { FileField } from '@/ui/fields/FileField';
 import { download, exportName } from '../shell/actions';
+import { useEngine } from '../shell/useEngine';
 import { useProduction } from '../store/context';
 import { ReadRows } from './ReadRows';
 import { tableIn } from './tableIn';
@@ -23,11 +24,12 @@ export default function ReadDialog({ onClose }: { onClose: () => void }) {
     () => (table && typeof table !== 'string' ? (chosen ?? matchColumns(table.headings)) : null),
     [table, chosen],
   );
-  const rows = useMemo(() => {
-    if (typeof table === 'string') return [];
-    const all = table && columns ? readTable(table.rows, columns) : readLines(text);
-    return all.slice(0, MOST_ROWS);
-  }, [table, columns, text]);
+  const laid = table && typeof table !== 'string' && columns ? { rows: table.rows, columns } : null;
+  const { answer: rows, busy } = useEngine(
+    (engine) => engine.readLabels(text, laid),
+    [text, columns],
+    text.trim() !== '' && typeof table !== 'string',
+  );
   const take = (words: string) => {
     setText(words);
     setChosen(null);
@@ -73,7 +75,12 @@ export default function ReadDialog({ onClose }: { onClose: () => void }) {
       {table && typeof table !== 'string' && columns && (
         <ColumnChoice headings={table.headings} columns={columns} onChange={setChosen} />
       )}
-      {rows.length > 0 && <ReadRows key={text.length} rows={rows} onClose={onClose} />}
+      <p role="status" className="sr-only">
+        {busy ? 'Reading' : `${rows?.length ?? 0} lines read`}
+      </p>
+      {!busy && rows && rows.length > 0 && (
+        <ReadRows key={text.length} rows={rows} onClose={onClose} />
+      )}
     </Dialog>
   );
 }

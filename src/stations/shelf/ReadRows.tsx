@@ -5,7 +5,13 @@ import type { Production } from '@/core/document/production';
 import { minorDigits } from '@/core/quantity';
 import { READ_FIELDS, type Sureness } from '@/core/reading/readLine';
 import type { ReadRow } from '@/core/reading/readTable';
-import { categoryOf, missingOf, recordOf, type ReadCategory } from '@/core/reading/record';
+import {
+  categoryOf,
+  missingOf,
+  otherCurrency,
+  recordOf,
+  type ReadCategory,
+} from '@/core/reading/record';
 import { useSession } from '../shell/Workbench';
 import { useProduction, useProductionStore } from '../store/context';
 import { newUnit, plainBulb } from './newRecords';
@@ -35,6 +41,8 @@ export function ReadRows({ rows, onClose }: { rows: readonly ReadRow[]; onClose:
   const store = useProductionStore();
   const document = useProduction((state) => state.document);
   const { say } = useSession();
+  const { currency } = document;
+  const money = { currency, minorDigits: minorDigits(currency) };
   const known = new Set([...document.shelf.bulbs, ...document.shelf.units].map(({ name }) => name));
   const [kinds, setKinds] = useState<Record<number, ReadCategory>>({});
   const [left, setLeft] = useState<Record<number, boolean>>({});
@@ -46,7 +54,7 @@ export function ReadRows({ rows, onClose }: { rows: readonly ReadRow[]; onClose:
     const made = rows.flatMap((row, k) => {
       const kind = kindOf(row, k);
       if (!kind || !wanted(row, k)) return [];
-      return [recordOf(row, kind, emptyOf(document, kind), minorDigits(document.currency))];
+      return [recordOf(row, kind, emptyOf(document, kind), money)];
     });
     const wrong = made.flatMap((each) => (each.ok ? [] : [each.problems[0]!.message]));
     if (wrong.length > 0) return setProblems(wrong);
@@ -115,6 +123,12 @@ export function ReadRows({ rows, onClose }: { rows: readonly ReadRow[]; onClose:
                   </td>
                   <td>
                     <Fields row={row} />
+                    {otherCurrency(row, currency) && (
+                      <span className="text-look">
+                        The price is in {otherCurrency(row, currency)}, the production counts in{' '}
+                        {currency}: it is left out.
+                      </span>
+                    )}
                   </td>
                   <td className="text-ink-soft">{kind && missingOf(row, kind).join(', ')}</td>
                 </tr>
