@@ -67,6 +67,9 @@ export default function DimmingSheet({ wire, ways }: { wire: Wire; ways: readonl
       </section>
       <section>
         <h2 className="text-lg">Less light without a dimmer</h2>
+        <p className="text-[13px] text-ink-soft">
+          Worked out from the light at the subject and its fall-off; tracing paper as typical.
+        </p>
         {ways.length === 0 ? (
           <p>The light is not over the shot’s target: there is nothing to take away.</p>
         ) : (

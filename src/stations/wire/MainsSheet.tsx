@@ -72,6 +72,10 @@ export default function MainsSheet({ build, readouts, wire }: MainsSheetProps) {
           </tbody>
         </table>
         <p className="mt-2 text-[13px] text-ink-soft">
+          Worked out, not metered: I = Σ P/(V·pf), drop 2·r·Σ L·I; each figure’s origin stands under
+          the Power rung.
+        </p>
+        <p className="mt-2 text-[13px] text-ink-soft">
           Work unplugged. Lamps in parallel, cord to cord; strain relief at every entry; metal
           housings earthed; terminals covered. Cord on a drum carries about half: uncoil it. Your
           local code and an electrician have the last word.

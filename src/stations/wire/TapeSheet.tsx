@@ -66,6 +66,10 @@ export default function TapeSheet({ build, tape, findings }: TapeSheetProps) {
             <Row label="Supplies">{run.supplies}</Row>
           </tbody>
         </table>
+        <p className="mt-2 text-[13px] text-ink-soft">
+          An estimate: the tape solved as a ladder of copper and loads, everything lit. What it
+          loses is not taken off the light at the subject.
+        </p>
         <EndVolts build={build} tape={tape} />
       </section>
       <section>
