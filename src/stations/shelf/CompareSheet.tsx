@@ -87,7 +87,7 @@ function Bubbles({ rows, shot, currency }: BubblesProps) {
               r: radius(row.luminousFluxLm),
             })),
             backgroundColor: rows.map((row) => cctCss(row.cctK)),
-            borderColor: rows.map((row) => ink(row.against.length ? '--ink-soft' : '--ink')),
+            borderColor: rows.map((row) => ink(row.against.length ? '--ink-soft' : '--brass')),
             borderWidth: rows.map((row) => (row.against.length ? 1 : 3.5)),
           },
         ],

@@ -155,7 +155,7 @@ function Chip({ build, circuitId, circuits, onMove }: ChipProps) {
       <span className="figure">{amps(build.amps)}</span>
       <select
         aria-label={`Circuit of ${build.name}`}
-        className="w-[86px] border border-line bg-paper px-1"
+        className="w-[108px] border border-line bg-paper px-1"
         value={circuitId}
         onChange={(event) => onMove(build.id, event.target.value)}
       >
