@@ -4,7 +4,7 @@ import { columnOf } from '@/core/colour/grid';
 import { colourFigures } from '@/core/colour/rendering';
 import { FLUORESCENT } from '@/core/colour/tables/fluorescent';
 import type { Production } from '@/core/document/production';
-import { checkProduction } from '@/core/evaluate/check';
+import { checkProduction } from '@/core/evaluate/checkProduction';
 import { solveLadder } from '@/core/power/ladder';
 import { evenFeeds } from '@/core/power/tapePlan';
 import { readLines } from '@/core/reading/readTable';

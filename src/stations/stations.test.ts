@@ -4,7 +4,7 @@ import { KnownRooms } from './shell/useTransport';
 import { turned } from './shell/turned';
 import { nightFerry } from '@/demo/nightFerry';
 import { validateProduction } from '@/core/document/read';
-import { evaluate } from '@/core/evaluate/evaluate';
+import { evaluateKnown as evaluate } from '@/core/evaluate/testing';
 import { bulbSchema } from '@/core/units/bulb';
 import { fixtureSchema } from '@/core/verdict/fixture';
 import { shotSchema } from '@/core/document/shot';

@@ -6,7 +6,8 @@ import { backdropOf, type BackdropAnswer } from '@/core/evaluate/glow/backdrop';
 import { layerLadder, variants } from '@/core/evaluate/glow/compare';
 import type { GlowId } from '@/core/evaluate/glow';
 import type { RungId } from '@/core/evaluate/readout';
-import { checkProduction } from '@/core/evaluate/check';
+import { Derivations } from '@/core/evaluate/derive';
+import { checkProduction } from '@/core/evaluate/checkProduction';
 import { colourSheet, unitColour } from '@/core/evaluate/colourSheet';
 import { fittingRank } from '@/core/evaluate/fitting';
 import { sensitivities } from '@/core/evaluate/sensitivity';
@@ -20,6 +21,9 @@ import { lightsPerSheet, planCuts, type CutPlan } from '@/core/shop/cutPlan';
 
 /** Starts of the nesting when there is time for it. */
 const THOROUGH_STARTS = 60;
+
+/** Kept from question to question: this worker stays. */
+const derivations = new Derivations();
 
 const engine = {
   gallery: (document: Production, shotId: string) => galleryFor(document, shotId),
@@ -65,7 +69,7 @@ const engine = {
     return text.ok ? readSpectrum(text.value) : text;
   },
   /** Every light of a production with its findings. */
-  checks: (document: Production) => checkProduction(document),
+  checks: (document: Production) => checkProduction(document, derivations),
   fitting: (document: Production, buildId: string) => fittingRank(document, buildId),
   layers: (document: Production, buildId: string, run: Run) => layerLadder(document, buildId, run),
   variants: (document: Production, buildId: string, run: Run) => variants(document, buildId, run),

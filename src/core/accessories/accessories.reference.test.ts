@@ -3,8 +3,8 @@ import { coneBlank } from '../forms/kit/development';
 import { INCH, made } from '../forms/testing';
 import type { Accessory } from '../document/accessory';
 import type { StickPiece } from '../forms/resolved';
-import { evaluate } from '../evaluate/evaluate';
-import { edit } from '../document/edit';
+import { evaluateKnown as evaluate } from '../evaluate/testing';
+import { changed as afterChange } from '../document/testing';
 import { attachAll } from './attach';
 import { ACCESSORIES } from './index';
 
@@ -246,14 +246,14 @@ describe('carrying', () => {
   });
   test('a grid on a pan is priced and cut with it', () => {
     const document = nightFerry();
-    const changed = edit(document, '', (draft) => {
+    const changed = afterChange(document, (draft) => {
       draft.builds
         .find(({ id }) => id === 'clerk-pan')!
         .accessories.push({
           ...accessory('g', 'grid'),
           parameters: { cellM: 0.05, depthM: 0.05, boardPartId: 'foam-core-5' } as never,
         });
-    })!.document;
+    });
     const [before, after] = [document, changed].map((doc) => {
       const found = evaluate(doc, 'clerk-pan');
       return found.ok ? found.value : null;

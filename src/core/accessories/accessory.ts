@@ -1,6 +1,6 @@
 import type * as z from 'zod/mini';
 import type { View } from '../forms/drawing';
-import type { Field, FormContext } from '../forms/form';
+import type { Field, FormContext, ParameterMigrations } from '../forms/form';
 import type { Control } from '../light/controls';
 import type { Mouth } from '../light/mouth';
 import type { ResolvedBuild } from '../forms/resolved';
@@ -28,6 +28,8 @@ export interface AccessoryDefinition<P = unknown> {
   parameters: z.ZodMiniType<P>;
   fields: readonly Field[];
   defaults: () => P;
+  /** by the document version they lead to */
+  migrations?: ParameterMigrations;
   attach: (parameters: P, base: ResolvedBuild, context: FormContext) => Attachment;
 }
 

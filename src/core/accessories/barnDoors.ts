@@ -128,10 +128,10 @@ export const doorSteps = () => [
 ];
 
 /** Closing check: the leaves of a pair must not collide and the first pair must lie inside. */
-export function doorFindings(doors: Doors, faceW: number, faceH: number) {
+export function doorFindings(doors: Doors, faceWidthM: number, faceHeightM: number) {
   const where = { field: 'leafLengthM', drawing: 'doors' };
   const source = 'Geometry of the folded leaves';
-  const first = doors.foldFirst === 'sides' ? faceW : faceH;
+  const first = doors.foldFirst === 'sides' ? faceWidthM : faceHeightM;
   const pair = 2 * (doors.leafLengthM - doors.cornerM * (doors.foldFirst === 'top' ? 1 : 0));
   return [
     ...(2 * doors.leafLengthM > 2 * first && pair > 2 * first
@@ -145,12 +145,12 @@ export function doorFindings(doors: Doors, faceW: number, faceH: number) {
           ),
         ]
       : []),
-    ...(doors.sideHingeM > faceH + 1e-9
+    ...(doors.sideHingeM > faceHeightM + 1e-9
       ? [
           stop(
             'doors.side-wide',
             'The side leaf is longer than its edge',
-            `Its hinge edge of ${(doors.sideHingeM * 1000).toFixed(0)} mm is more than the lamp's ${(faceH * 1000).toFixed(0)} mm.`,
+            `Its hinge edge of ${(doors.sideHingeM * 1000).toFixed(0)} mm is more than the lamp's ${(faceHeightM * 1000).toFixed(0)} mm.`,
             { field: 'sideHingeM', drawing: 'doors' },
             source,
           ),
@@ -169,9 +169,9 @@ export function doorFindings(doors: Doors, faceW: number, faceH: number) {
  * The leaves as they stand in the light, hinged on the face's edges in the plane z and swung outwards
  * from straight ahead.
  */
-export function doorPlates(doors: Doors, faceW: number, faceH: number, zM: number): Plate[] {
+export function doorPlates(doors: Doors, faceWidthM: number, faceHeightM: number, zM: number): Plate[] {
   const [out, on] = [Math.sin(doors.openedRad), Math.cos(doors.openedRad)];
-  const top = doorLeaf(faceW, doors.topFreeM, doors.leafLengthM, doors.cornerM);
+  const top = doorLeaf(faceWidthM, doors.topFreeM, doors.leafLengthM, doors.cornerM);
   const side = doorLeaf(doors.sideHingeM, doors.sideFreeM, doors.leafLengthM, 0);
   const plate = (
     name: string,
@@ -183,33 +183,33 @@ export function doorPlates(doors: Doors, faceW: number, faceH: number, zM: numbe
     points: leaf.map(([along, length]) => place(along, length * out, zM + length * on)),
   });
   return [
-    plate('top', top, (x, y, z) => [x, faceH / 2 + y, z]),
-    plate('bottom', top, (x, y, z) => [x, -faceH / 2 - y, z]),
-    plate('right', side, (y, x, z) => [faceW / 2 + x, y, z]),
-    plate('left', side, (y, x, z) => [-faceW / 2 - x, y, z]),
+    plate('top', top, (x, y, z) => [x, faceHeightM / 2 + y, z]),
+    plate('bottom', top, (x, y, z) => [x, -faceHeightM / 2 - y, z]),
+    plate('right', side, (y, x, z) => [faceWidthM / 2 + x, y, z]),
+    plate('left', side, (y, x, z) => [-faceWidthM / 2 - x, y, z]),
   ];
 }
 
 /** The lamp with its leaves folded out, from the front. */
-export function doorShapes(doors: Doors, faceW: number, faceH: number) {
-  const top = doorLeaf(faceW, doors.topFreeM, doors.leafLengthM, doors.cornerM);
+export function doorShapes(doors: Doors, faceWidthM: number, faceHeightM: number) {
+  const top = doorLeaf(faceWidthM, doors.topFreeM, doors.leafLengthM, doors.cornerM);
   const side = doorLeaf(doors.sideHingeM, doors.sideFreeM, doors.leafLengthM, 0);
   const place = (leaf: readonly XY[], move: (point: XY) => XY) =>
     polygon(leaf.map(move), 'cut', 'doors');
   return [
-    rectangle(-faceW / 2, -faceH / 2, faceW / 2, faceH / 2, 'glass', 'seat-0'),
-    place(top, ([x, y]) => [x, faceH / 2 + y]),
-    place(top, ([x, y]) => [x, -faceH / 2 - y]),
-    place(side, ([x, y]) => [faceW / 2 + y, x]),
-    place(side, ([x, y]) => [-faceW / 2 - y, x]),
+    rectangle(-faceWidthM / 2, -faceHeightM / 2, faceWidthM / 2, faceHeightM / 2, 'glass', 'seat-0'),
+    place(top, ([x, y]) => [x, faceHeightM / 2 + y]),
+    place(top, ([x, y]) => [x, -faceHeightM / 2 - y]),
+    place(side, ([x, y]) => [faceWidthM / 2 + y, x]),
+    place(side, ([x, y]) => [-faceWidthM / 2 - y, x]),
   ];
 }
 
-export const doorFacts = (doors: Doors, faceW: number, faceH: number) => [
+export const doorFacts = (doors: Doors, faceWidthM: number, faceHeightM: number) => [
   fact(
     'door-cut',
     'Doors straight out cut at',
-    Math.atan2(Math.min(faceW, faceH), doors.leafLengthM),
+    Math.atan2(Math.min(faceWidthM, faceHeightM), doors.leafLengthM),
     'atan(face / leaf length), to the axis',
     'angle',
   ),

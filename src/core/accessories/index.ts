@@ -1,3 +1,4 @@
+import { registry } from '../registry';
 import type { AccessoryDefinition } from './accessory';
 import { barnDoors } from './barnDoors';
 import { grid } from './grid';
@@ -20,6 +21,4 @@ const REGISTERED = [
   pulleySet,
 ] as unknown as readonly AccessoryDefinition[];
 
-export const ACCESSORIES: ReadonlyMap<string, AccessoryDefinition> = new Map(
-  REGISTERED.map((accessory) => [accessory.id, accessory]),
-);
+export const ACCESSORIES: ReadonlyMap<string, AccessoryDefinition> = registry(REGISTERED);

@@ -1,8 +1,7 @@
-import { circuitIdSchema, productionIdSchema, type ProductionId } from '../ids';
+import { circuitIdSchema, productionIdSchema, shotIdSchema, type ProductionId } from '../ids';
 import { REGIONS, type RegionId } from '../power/region';
-import { DOCUMENT_FORMAT, DOCUMENT_VERSION, type Production } from './production';
+import { DOCUMENT_FORMAT, DOCUMENT_VERSION, type Build, type Production } from './production';
 import type { Shot } from './shot';
-import { shotIdSchema } from '../ids';
 
 /** A new production with one circuit and nothing else. Ids are handed in. */
 export function blankProduction(
@@ -35,6 +34,10 @@ export function blankProduction(
     shelf: { bulbs: [], units: [], parts: [] },
     fixtures: [],
     builds: [],
+    setups: [],
+    makings: [],
+    sessions: [],
+    pictures: [],
   };
 }
 
@@ -61,3 +64,9 @@ export function blankShot(id: string, name: string): Shot {
     roomLights: [],
   };
 }
+
+const NO_SHOT = blankShot('no-shot', 'No shot');
+
+/** The shot a build is for; a common one stands in for a shot that was taken away. */
+export const shotOf = (document: Production, build: Pick<Build, 'shotId'>): Shot =>
+  document.shots.find(({ id }) => id === build.shotId) ?? NO_SHOT;

@@ -1,3 +1,6 @@
+import { ACCESSORIES } from '../accessories';
+import { FORMS } from '../forms';
+import type { ParameterMigrations } from '../forms/form';
 import { assert } from '../result';
 import { DOCUMENT_VERSION } from './production';
 
@@ -5,13 +8,25 @@ import { DOCUMENT_VERSION } from './production';
 export type Migration = (document: Record<string, unknown>) => Record<string, unknown>;
 
 /** Numbered and gapless: one entry for each version before the newest. */
-export const MIGRATIONS: readonly Migration[] = [toVersion2, toVersion3, toVersion4];
+export const MIGRATIONS: readonly Migration[] = [
+  toVersion2,
+  toVersion3,
+  toVersion4,
+  toVersion5,
+];
 
 type Json = Record<string, unknown>;
-/** Lifts the objects of a list; anything else is left for the schema to refuse. */
-const lifted = (value: unknown, lift: (item: Json) => Json): unknown =>
+/**
+ * Lifts the objects of a list; anything else is left for the schema to refuse.
+ * @param named gives every object an id after this stem and its place in the list
+ */
+const lifted = (value: unknown, lift: (item: Json) => Json, named?: string): unknown =>
   Array.isArray(value)
-    ? value.map((item: unknown) => (item && typeof item === 'object' ? lift(item as Json) : item))
+    ? value.map((item: unknown, k) =>
+        item && typeof item === 'object'
+          ? { ...(named ? { id: `${named}-${k + 1}` } : {}), ...lift(item as Json) }
+          : item,
+      )
     : value;
 
 /** Version 2: units beside bulbs, off-cuts and the worth of stock on hand, accessories of a build. */
@@ -83,6 +98,48 @@ function toVersion4(document: Json): Json {
         : {}),
     })),
   };
+}
+
+/**
+ * Version 5: what later stations keep, builds that are ideas, sign-offs with an id. Parameters are
+ * lifted by their own form or accessory.
+ */
+function toVersion5(document: Json): Json {
+  const own = (holder: Json, migrations: ParameterMigrations | undefined): Json => {
+    const lift = migrations?.[5];
+    const { parameters } = holder;
+    return lift && parameters && typeof parameters === 'object'
+      ? { ...holder, parameters: lift(parameters as Json) }
+      : holder;
+  };
+  return {
+    setups: [],
+    makings: [],
+    sessions: [],
+    pictures: [],
+    ...document,
+    version: 5,
+    shots: lifted(document.shots, (shot) => ({ ...shot, roomLights: unlike(shot.roomLights) })),
+    builds: lifted(document.builds, (build) => ({
+      standing: 'in use',
+      ...own(build, FORMS.get(String(build.form))?.migrations),
+      signOffs: lifted(build.signOffs, (signOff) => signOff, 'look'),
+      accessories: lifted(build.accessories, (accessory) =>
+        own(accessory, ACCESSORIES.get(String(accessory.kind))?.migrations),
+      ),
+    })),
+  };
+}
+
+/** Ids of a list made unlike one another; before version 5 nobody looked. */
+function unlike(value: unknown): unknown {
+  const seen = new Set<unknown>();
+  return lifted(value, (item) => {
+    let { id } = item;
+    for (let k = 2; seen.has(id); k++) id = `${String(item.id).slice(0, 36)}-${k}`;
+    seen.add(id);
+    return { ...item, id };
+  });
 }
 
 export function migrate(

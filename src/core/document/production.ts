@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { list, note, text, wholeRange } from '../schema';
+import { json, list, note, text, wholeRange } from '../schema';
 import {
   buildIdSchema,
   circuitIdSchema,
@@ -13,22 +13,29 @@ import { bulbSchema } from '../units/bulb';
 import { unitSchema } from '../units/unit';
 import { fixtureSchema } from '../verdict/fixture';
 import { circuitSchema } from './circuit';
+import { makingSchema, sessionSchema, setupSchema } from './later';
+import { pictureSchema } from './picture';
 import { shotSchema } from './shot';
 
 export const DOCUMENT_FORMAT = 'lantern-jar-production';
-export const DOCUMENT_VERSION = 4;
+export const DOCUMENT_VERSION = 5;
 
 /** Who looked a build over before its first power-up, and what they looked at. */
 export const signOffSchema = z.object({
+  id: text(1, 64),
   name: text(1, 80),
   /** yyyy-mm-dd */
   date: z.string().check(z.regex(/^\d{4}-\d{2}-\d{2}$/)),
   /** titles of the checks they ticked */
   checked: list(text(1, 200), 0, 40),
-  /** mark of the design they saw; another design wants another look */
-  design: text(1, 40),
+  /** hash of everything they saw (`evaluate/signedState.ts`); another state wants another look */
+  design: text(1, 64),
 });
 export type SignOff = z.infer<typeof signOffSchema>;
+
+/** Whether a light is part of what is lit, or one of several ways it might be done. */
+export const STANDINGS = ['in use', 'an idea'] as const;
+export type Standing = (typeof STANDINGS)[number];
 
 /**
  * One design. Its parameters belong to its form; a form this version does not know is kept
@@ -37,12 +44,15 @@ export type SignOff = z.infer<typeof signOffSchema>;
 export const buildSchema = z.object({
   id: buildIdSchema,
   name: text(1, 80),
-  shotId: shotIdSchema,
+  /** null after its shot was taken away */
+  shotId: z.nullable(shotIdSchema),
+  /** an idea is looked at beside the others, but is not switched on with them */
+  standing: z.enum(STANDINGS),
   circuitId: circuitIdSchema,
   /** what it is judged against; null for nothing yet */
   fixtureId: z.nullable(fixtureIdSchema),
   form: text(1, 64),
-  parameters: z.record(z.string(), z.json()),
+  parameters: z.record(note(200), json),
   accessories: list(accessorySchema, 0, 12),
   copies: wholeRange(1, 100),
   signOffs: list(signOffSchema, 0, 50),
@@ -68,5 +78,9 @@ export const productionSchema = z.object({
   }),
   fixtures: list(fixtureSchema, 0, 300),
   builds: list(buildSchema, 0, 300),
+  setups: list(setupSchema, 0, 200),
+  makings: list(makingSchema, 0, 500),
+  sessions: list(sessionSchema, 0, 1000),
+  pictures: list(pictureSchema, 0, 2000),
 });
 export type Production = z.infer<typeof productionSchema>;

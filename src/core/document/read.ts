@@ -2,8 +2,23 @@ import type * as z from 'zod/mini';
 import { ACCESSORIES } from '../accessories';
 import { FORMS, readParameters } from '../forms';
 import { accept, refuse, type Problem, type Result } from '../result';
+import {
+  findRecord,
+  innerLists,
+  LIST_KINDS,
+  listOf,
+  listPlace,
+  type AnyRecord,
+  type RecordRef,
+} from './edit';
 import { migrate } from './migrations';
-import { DOCUMENT_FORMAT, DOCUMENT_VERSION, productionSchema, type Production } from './production';
+import {
+  DOCUMENT_FORMAT,
+  DOCUMENT_VERSION,
+  productionSchema,
+  type Build,
+  type Production,
+} from './production';
 import { wording } from './wording';
 
 /** Reads a document from text: JSON, format, version, shape, references, in that order. */
@@ -51,70 +66,92 @@ const toProblem = (issue: z.core.$ZodIssue): Problem => ({
 });
 
 function referenceProblems(document: Production): Problem[] {
-  const shots = new Set<string>(document.shots.map(({ id }) => id));
-  const circuits = new Set<string>(document.circuits.map(({ id }) => id));
-  const fixtures = new Set<string>(document.fixtures.map(({ id }) => id));
-  const dangling = document.builds.flatMap((build, index): Problem[] => {
-    const at = (field: string, id: string, what: string): Problem => ({
+  const dangling = references(document).filter(({ to }) => !findRecord(document, to));
+  return [
+    ...dangling.map(({ to, path, name }): Problem => ({
       code: 'dangling',
-      path: `builds.${index}.${field}`,
-      message: `“${build.name}” names a ${what} “${id}” that is not in the document.`,
-    });
-    return [
-      ...(shots.has(build.shotId) ? [] : [at('shotId', build.shotId, 'shot')]),
-      ...(circuits.has(build.circuitId) ? [] : [at('circuitId', build.circuitId, 'circuit')]),
-      ...(build.fixtureId === null || fixtures.has(build.fixtureId)
-        ? []
-        : [at('fixtureId', build.fixtureId, 'fixture')]),
-    ];
+      path,
+      message: `“${name}” names a ${to.kind} “${to.id}” that is not in the document.`,
+    })),
+    ...doubledIds(document),
+  ];
+}
+
+/** What records outside the shelf name, with the document path of the field that does. */
+function references(document: Production): { path: string; name: string; to: RecordRef }[] {
+  const { builds, pictures, makings, sessions, setups } = document;
+  const named = (
+    at: string,
+    name: string,
+    fields: Readonly<Record<string, readonly [kind: RecordRef['kind'], id: string | null]>>,
+  ) =>
+    Object.entries(fields).flatMap(([field, [kind, id]]) =>
+      id === null ? [] : [{ path: `${at}.${field}`, name, to: { kind, id } }],
+    );
+  const ofBuild = (list: string, records: readonly { name: string; buildId: string | null }[]) =>
+    records.flatMap(({ name, buildId }, k) =>
+      named(`${list}.${k}`, name, { buildId: ['build', buildId] }),
+    );
+  return [
+    ...builds.flatMap(({ name, shotId, circuitId, fixtureId }, k) =>
+      named(`builds.${k}`, name, {
+        shotId: ['shot', shotId],
+        circuitId: ['circuit', circuitId],
+        fixtureId: ['fixture', fixtureId],
+      }),
+    ),
+    ...ofBuild('pictures', pictures),
+    ...ofBuild('makings', makings),
+    ...ofBuild('sessions', sessions),
+    ...setups.flatMap(({ name, shotId, buildIds }, k) => [
+      ...named(`setups.${k}`, name, { shotId: ['shot', shotId] }),
+      ...buildIds.map((id, at) => ({
+        path: `setups.${k}.buildIds.${at}`,
+        name,
+        to: { kind: 'build' as const, id },
+      })),
+    ]),
+  ];
+}
+
+/** Every list of records with the document path to it. */
+function recordLists(document: Production): [string, readonly AnyRecord[]][] {
+  return LIST_KINDS.flatMap((kind) => {
+    const path = listPlace({ kind })!.keys.join('.');
+    const list = listOf(document, { kind })!;
+    const inner = list.flatMap((record, index) =>
+      innerLists(kind).map(({ list: key }): [string, readonly AnyRecord[]] => [
+        `${path}.${index}.${key}`,
+        record[key] as readonly AnyRecord[],
+      ]),
+    );
+    return [[path, list], ...inner] as [string, readonly AnyRecord[]][];
   });
-  return [...dangling, ...doubledIds(document)];
 }
 
 function doubledIds(document: Production): Problem[] {
-  const lists: [string, readonly { id: string }[]][] = [
-    ['circuits', document.circuits],
-    ['shots', document.shots],
-    ['shelf.bulbs', document.shelf.bulbs],
-    ['shelf.units', document.shelf.units],
-    ['shelf.parts', document.shelf.parts],
-    ['fixtures', document.fixtures],
-    ['builds', document.builds],
-    ...document.builds.map(({ accessories }, index): [string, readonly { id: string }[]] => [
-      `builds.${index}.accessories`,
-      accessories,
-    ]),
-  ];
-  return lists.flatMap(([path, list]) => {
+  return recordLists(document).flatMap(([path, list]) => {
     const seen = new Set<string>();
     return list.flatMap(({ id }, index): Problem[] => {
       const again = seen.has(id);
       seen.add(id);
-      return again
-        ? [
-            {
-              code: 'double_id',
-              path: `${path}.${index}.id`,
-              message: `The id “${id}” is used twice.`,
-            },
-          ]
-        : [];
+      if (!again) return [];
+      const message = `The id “${id}” is used twice.`;
+      return [{ code: 'double_id', path: `${path}.${index}.id`, message }];
     });
   });
 }
 
 /** Parameters of known forms and accessories must be of the right types; unknown forms are kept untouched. */
-function parameterProblems(document: Production): Problem[] {
-  return document.builds.flatMap((build, index) => {
-    const at = `builds.${index}`;
-    return [
-      ...typeProblems(FORMS.get(build.form), build.parameters, `${at}.parameters`),
-      ...build.accessories.flatMap(({ kind, parameters }, k) =>
-        typeProblems(ACCESSORIES.get(kind), parameters, `${at}.accessories.${k}.parameters`),
-      ),
-    ];
-  });
-}
+const parameterProblems = (document: Production): Problem[] =>
+  document.builds.flatMap((build, index) => buildParameterProblems(build, `builds.${index}.`));
+
+export const buildParameterProblems = (build: Build, at: string): Problem[] => [
+  ...typeProblems(FORMS.get(build.form), build.parameters, `${at}parameters`),
+  ...build.accessories.flatMap(({ kind, parameters }, k) =>
+    typeProblems(ACCESSORIES.get(kind), parameters, `${at}accessories.${k}.parameters`),
+  ),
+];
 
 function typeProblems(
   owner: Parameters<typeof readParameters>[0] | undefined,

@@ -1,19 +1,22 @@
-import type { Build, Production } from '../document/production';
+import type { Circuit } from '../document/circuit';
+import type { Build } from '../document/production';
+import type { Shot } from '../document/shot';
 import { collectFindings, type Finding } from '../findings/finding';
 import type { ResolvedBuild } from '../forms/resolved';
 import { flickerRiskFindings } from '../flicker/risk';
+import type { Part } from '../materials/part';
 import { dimmerFindings } from '../power/dimmerFindings';
 import { heatFindings } from '../power/heat';
 import { loadFindings } from '../power/loadFindings';
-import { fullCurrentA, planPower, type PowerPlan } from '../power/plan';
+import type { PowerPlan } from '../power/plan';
 import { tapeFindings } from '../power/tapeFindings';
-import { planTape, type TapePlan } from '../power/tapePlan';
+import type { TapePlan } from '../power/tapePlan';
 import { cutFindings } from '../shop/cutFindings';
-import { planCuts, type CutPlan } from '../shop/cutPlan';
-import { colourFindings, flickerFindings, flickerRung } from './colourRungs';
-import { resolveScene, sceneOf, type Scene } from './context';
-import { evaluateLight, type LightResult } from './light';
+import type { CutPlan } from '../shop/cutPlan';
+import { colourFindings, flickerFindings } from './colourRungs';
+import type { LightResult } from './light';
 import { lightFindings } from './lightFindings';
+import type { Readout } from './readout';
 
 /** What the engines worked out for a build, before it is judged. */
 interface Worked {
@@ -21,26 +24,48 @@ interface Worked {
   plan: PowerPlan;
   tape: TapePlan | null;
   cuts: CutPlan;
+  flicker: Readout;
+}
+
+/** What a build is judged against. */
+interface Judged {
+  build: Pick<Build, 'shotId'>;
+  shot: Shot;
+  circuit: Circuit;
+  parts: readonly Part[];
 }
 
 /** The one collector: every engine's findings about one build. */
-export function findingsOf(scene: Scene, resolved: ResolvedBuild, worked: Worked): Finding[] {
-  const { document, shot, circuit } = scene;
-  const { light, plan, tape, cuts } = worked;
+export function findingsOf(
+  { build, shot, circuit, parts }: Judged,
+  resolved: ResolvedBuild,
+  { light, plan, tape, cuts, flicker }: Worked,
+): Finding[] {
   return collectFindings(
+    build.shotId === null ? [NO_SHOT] : [],
     resolved.findings,
     cutFindings(cuts),
-    loadFindings(plan, resolved, document.shelf.parts),
+    loadFindings(plan, resolved, parts),
     dimmerFindings(plan, resolved),
-    tapeFindings(tape, resolved.tape, document.shelf.parts),
+    tapeFindings(tape, resolved.tape, parts),
     heatFindings(resolved),
     lightFindings(light, resolved, shot),
     colourFindings(resolved, shot),
-    flickerFindings(flickerRung(light, resolved, shot, circuit), resolved),
+    flickerFindings(flicker, resolved),
     flickerRiskFindings(resolved, circuit),
     resolved.groups.flatMap((group) => group.labelFindings),
   );
 }
+
+const NO_SHOT: Finding = {
+  id: 'build.no-shot',
+  severity: 'unknown',
+  title: 'It belongs to no shot',
+  message:
+    'Its shot was taken away. Until it is given another it is judged as a key on a face at 1.2 m.',
+  source: 'This design',
+  where: { field: 'build.shotId' },
+};
 
 /** A build this version cannot work out is kept as it is and says so. */
 export const unknownForm = ({ name, form }: Build): Finding => ({
@@ -51,48 +76,3 @@ export const unknownForm = ({ name, form }: Build): Finding => ({
   source: 'This version’s list of forms',
   where: {},
 });
-
-/** Whether a piece fits its stock does not hang on how cleverly it is laid. */
-const PLAIN_PLAN = { starts: 1, batch: 1 };
-const CHECK_CELLS = 4;
-
-/** Everything about one build that does not hang on its neighbours. */
-interface Alone extends Omit<Worked, 'plan'> {
-  scene: Scene;
-  resolved: ResolvedBuild;
-  /** what it draws from its circuit, every copy fully up */
-  amps: number;
-}
-
-function workOut(document: Production, build: Build): Alone | null {
-  const scene = sceneOf(document, build);
-  const found = resolveScene(scene);
-  if (!found) return null;
-  const { resolved } = found;
-  return {
-    scene,
-    resolved,
-    light: evaluateLight(resolved, scene.shot, { gridCells: CHECK_CELLS }),
-    tape: planTape(resolved.tape),
-    cuts: planCuts(resolved.pieces, build.copies, scene.context.part, PLAIN_PLAN),
-    amps: build.copies * fullCurrentA(resolved, scene.circuit.voltageV),
-  };
-}
-
-/** Every build of a production with its findings, in the document's order, by the instant estimate of light. */
-export function checkProduction(document: Production): { build: Build; findings: Finding[] }[] {
-  const loads = new Map<string, number>();
-  const worked = document.builds.map((build) => {
-    const alone = workOut(document, build);
-    loads.set(build.circuitId, (loads.get(build.circuitId) ?? 0) + (alone?.amps ?? 0));
-    return { build, alone };
-  });
-  return worked.map(({ build, alone }) => {
-    if (!alone) return { build, findings: [unknownForm(build)] };
-    const { scene, resolved, amps } = alone;
-    const { circuit } = scene;
-    const othersA = loads.get(build.circuitId)! - amps + circuit.otherLoadW / circuit.voltageV;
-    const plan = planPower(resolved, circuit, othersA, scene.context.part, build.copies);
-    return { build, findings: findingsOf(scene, resolved, { ...alone, plan }) };
-  });
-}

@@ -1,7 +1,7 @@
 import type { Build, Production } from '../document/production';
 import type { Circuit } from '../document/circuit';
 import { REGIONS } from '../power/region';
-import { findBuild, loadA, type LoadCache } from './context';
+import { Derivations } from './derive';
 
 /** What one breaker carries with every light of the production fully up, amperes r.m.s. */
 export interface CircuitLoad {
@@ -9,13 +9,13 @@ export interface CircuitLoad {
   limitA: number;
   limitSource: string;
   otherA: number;
-  builds: { id: string; name: string; copies: number; amps: number }[];
+  builds: { id: string; name: string; copies: number; standing: Build['standing']; amps: number }[];
   totalA: number;
   over: boolean;
 }
 
-/** Every circuit with the builds that hang on it. @param loads keeps what has not changed */
-export function circuitLoads(document: Production, loads?: LoadCache): CircuitLoad[] {
+/** Every circuit with the builds that hang on it; ideas hang there without drawing anything. */
+export function circuitLoads(document: Production, derivations = new Derivations()): CircuitLoad[] {
   return document.circuits.map((circuit): CircuitLoad => {
     const region = REGIONS[circuit.region];
     const limitA = circuit.ratedA * region.continuousShare;
@@ -26,7 +26,9 @@ export function circuitLoads(document: Production, loads?: LoadCache): CircuitLo
         id: build.id,
         name: build.name,
         copies: build.copies,
-        amps: loadA(document, build, circuit.voltageV, loads),
+        standing: build.standing,
+        amps:
+          build.standing === 'in use' ? derivations.amps(document, build, circuit.voltageV) : 0,
       }));
     const totalA = builds.reduce((sum, { amps }) => sum + amps, otherA);
     return {
@@ -39,14 +41,4 @@ export function circuitLoads(document: Production, loads?: LoadCache): CircuitLo
       over: totalA > limitA,
     };
   });
-}
-
-/** Plugs a build into another circuit. */
-export function moveToCircuitInPlace(
-  document: Production,
-  buildId: Build['id'],
-  circuitId: Circuit['id'],
-): void {
-  const build = findBuild(document, buildId);
-  if (build && document.circuits.some(({ id }) => id === circuitId)) build.circuitId = circuitId;
 }

@@ -125,11 +125,11 @@ export function heatRung(resolved: ResolvedBuild, findings: readonly Finding[]):
 
 export function costRung(
   purchase: Purchase,
-  document: Production,
-  build: Build,
-  shot: Shot,
+  { currency, taxIncluded }: Pick<Production, 'currency' | 'taxIncluded'>,
+  { copies }: Pick<Build, 'copies'>,
+  shot: Pick<Shot, 'budgetMinor'>,
 ): Readout {
-  const money = moneyFormatter(document.currency);
+  const money = moneyFormatter(currency);
   const { spentNowMinor, fullMinor, fullPerLightMinor } = purchase;
   const over = shot.budgetMinor !== null && spentNowMinor > shot.budgetMinor;
   const against =
@@ -159,7 +159,7 @@ export function costRung(
         {
           symbol: 'n',
           name: 'copies made at once',
-          value: build.copies,
+          value: copies,
           dimension: 'count',
           origin: 'user',
         },
@@ -172,7 +172,7 @@ export function costRung(
         },
       ],
       source: 'Prices on the shelf, whole packs',
-      leavesOut: `Tools, your hours and travel. Prices ${document.taxIncluded ? 'include' : 'leave out'} tax. What is on hand is counted for each build by itself.`,
+      leavesOut: `Tools, your hours and travel. Prices ${taxIncluded ? 'include' : 'leave out'} tax. What is on hand is counted for each build by itself.`,
     },
   };
 }

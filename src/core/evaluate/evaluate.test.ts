@@ -1,9 +1,10 @@
 import { nightFerry } from '@/demo/nightFerry';
 import { ACCESSORIES } from '../accessories';
 import { FORMS } from '../forms';
-import { edit } from '../document/edit';
+import { changed as afterChange } from '../document/testing';
 import type { Production } from '../document/production';
-import { evaluate, type Readouts } from './evaluate';
+import { evaluateKnown as evaluate } from './testing';
+import type { WorkedOut as Readouts } from './readouts';
 import { RUNGS, type RungId } from './readout';
 import { sensitivities } from './sensitivity';
 
@@ -13,7 +14,7 @@ const readouts = (document: Production, id: string): Readouts => {
   if (!found.ok) throw new Error(found.problems[0]!.message);
   return found.value;
 };
-const changed = (change: (draft: Production) => void) => edit(demo, '', change)!.document;
+const changed = (change: (draft: Production) => void) => afterChange(demo, change);
 const rung = (found: Readouts, id: string) => found.rungs.find((each) => each.id === id)!;
 const finding = (found: Readouts, id: string) => found.findings.find((each) => each.id === id);
 
@@ -49,7 +50,7 @@ describe('Night Ferry', () => {
     const [shownDirect] = rung(clerk, 'light').working.substituted.split(' lx');
     expect(Number(shownDirect)).toBeCloseTo(direct, 0);
     expect(rung(clerk, 'light').value!).toBeGreaterThan(direct);
-    expect(clerk.filled).toBeGreaterThan(3);
+    expect(clerk.targetShare).toBeGreaterThan(3);
   });
   test('the warm ring shows its stop on the cord at 120 V, with a way out that clears it', () => {
     const stop = finding(warm, 'power.cord')!;

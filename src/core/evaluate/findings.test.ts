@@ -1,9 +1,10 @@
 import { nightFerry } from '@/demo/nightFerry';
-import { edit } from '../document/edit';
+import { changed as afterChange } from '../document/testing';
 import type { Production } from '../document/production';
 import { collectFindings, SEVERITIES, worst, type Finding } from '../findings/finding';
 import { FORMS } from '../forms';
-import { evaluate, type Readouts } from './evaluate';
+import { evaluateKnown as evaluate } from './testing';
+import type { WorkedOut as Readouts } from './readouts';
 
 const demo = nightFerry();
 type Change = (draft: Production) => void;
@@ -12,7 +13,7 @@ const bulbOf = (draft: Production) => draft.shelf.bulbs.find(({ id }) => id === 
 const groups = (...ids: (string | null)[]) => ids.map((bulbId) => ({ bulbId, level: 1 }));
 
 const evaluated = (change: Change, build = 'clerk-ring'): Readouts => {
-  const found = evaluate(edit(demo, '', change)?.document ?? demo, build);
+  const found = evaluate(afterChange(demo, change), build);
   if (!found.ok) throw new Error(found.problems[0]!.message);
   return found.value;
 };

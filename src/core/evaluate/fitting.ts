@@ -1,5 +1,6 @@
 import { produce } from 'immer';
 import type { Build, Production } from '../document/production';
+import { shelfReferences } from '../document/references';
 import { FORMS } from '../forms';
 import type { Base } from '../units/bulb';
 import type { Field } from '../forms/form';
@@ -23,10 +24,12 @@ export interface Fitted {
   share: number;
 }
 
+type Chosen = ReturnType<typeof shelfReferences>;
+
 /** A bulb's base when none of the bulbs chosen now has it. */
-function otherBase({ shelf }: Production, chosen: string, id: string): Base | null {
+function otherBase({ shelf }: Production, chosen: Chosen, id: string): Base | null {
   const bulb = shelf.bulbs.find((each) => each.id === id);
-  const now = shelf.bulbs.filter((each) => chosen.includes(`"${each.id}"`));
+  const now = shelf.bulbs.filter((each) => chosen.has(`bulb:${each.id}`));
   if (!bulb || now.length === 0) return null;
   return now.some(({ base }) => base === bulb.base) ? null : bulb.base;
 }
@@ -34,7 +37,7 @@ function otherBase({ shelf }: Production, chosen: string, id: string): Base | nu
 /** Parameters of a build that choose its lamps. */
 const lampFields = (build: Build): readonly Field[] =>
   (FORMS.get(build.form)?.fields ?? []).filter(
-    (field) => field.kind === 'groups' || field.kind === 'unit',
+    (field) => 'ref' in field && field.ref !== 'part',
   );
 
 /** Puts one unit everywhere a build's lamps are chosen; false when it does not belong there. */
@@ -76,10 +79,14 @@ function lamp(document: Production, buildId: string) {
 export function fittingRank(document: Production, buildId: string): Fitted[] {
   const build = findBuild(document, buildId);
   if (!build) return [];
-  const chosen = JSON.stringify(build.parameters);
-  const candidates = [...document.shelf.bulbs, ...document.shelf.units];
+  const chosen = shelfReferences(build);
+  const { bulbs, units } = document.shelf;
+  const candidates = [
+    ...bulbs.map(({ id, name }) => ({ ref: 'bulb' as const, id, name })),
+    ...units.map(({ id, name }) => ({ ref: 'unit' as const, id, name })),
+  ];
   return candidates
-    .flatMap(({ id, name }): Fitted[] => {
+    .flatMap(({ ref, id, name }): Fitted[] => {
       let fits = false;
       const changed = produce(document, (draft) => {
         const target = findBuild(draft as Production, buildId)!;
@@ -95,7 +102,7 @@ export function fittingRank(document: Production, buildId: string): Fitted[] {
         {
           id,
           name,
-          chosen: chosen.includes(`"${id}"`),
+          chosen: chosen.has(`${ref}:${id}`),
           otherBase: otherBase(document, chosen, id),
           sentLm: light.luminousFluxLm,
           illuminanceLx: light.totalLx,

@@ -2,8 +2,10 @@ import type { Build, Production } from '../document/production';
 import type { View } from '../forms/drawing';
 import { FORMS } from '../forms';
 import type { FormDefinition, Gallery } from '../forms/form';
-import { evaluate } from './evaluate';
-import { starterParameters } from './starter';
+import { Derivations } from './derive';
+import { begunBuild, starterParameters } from './starter';
+
+const CARD_CELLS = 4;
 
 /** One form as it would begin for a shot, with what comes of it. */
 export interface GalleryEntry extends Gallery {
@@ -31,25 +33,17 @@ export function galleryEntry(
   const shot = document.shots.find(({ id }) => id === shotId);
   if (!shot) return null;
   const parameters = starterParameters(form, document, shotId);
-  const build = {
-    id: 'starter',
-    name: form.name,
-    shotId,
-    circuitId: document.circuits[0]!.id,
-    fixtureId: null,
-    form: form.id,
-    parameters,
-    accessories: [],
-    copies: 1,
-    signOffs: [],
-    note: '',
-  } as unknown as Build;
-  const found = evaluate({ ...document, builds: [build] }, build.id, { gridCells: 4 });
-  if (!found.ok || !found.value.drawing) return null;
-  const { rungs, purchase, steps, drawing, massKg } = found.value;
-  const value = (id: string) => rungs.find((rung) => rung.id === id)?.value ?? null;
-  const softnessDeg = ((value('softness') ?? 0) * 180) / Math.PI;
-  const marginStops = value('stops');
+  const build = begunBuild(form, shotId, document.circuits[0]!.id, parameters);
+  const alone = { ...document, builds: [build] };
+  // Only what a card shows is asked for.
+  const derive = new Derivations();
+  const found = derive.resolve(alone, build);
+  const light = derive.light(alone, build, { gridCells: CARD_CELLS });
+  const purchase = derive.cost(alone, build);
+  const drawing = derive.drawing(alone, build);
+  if (!found || !light || !purchase || !drawing) return null;
+  const { steps, massKg } = found.resolved;
+  const marginStops = light.totalLx > 0 ? light.marginStops : null;
   return {
     ...form.gallery,
     formId: form.id,
@@ -57,14 +51,14 @@ export function galleryEntry(
     summary: form.summary,
     parameters,
     view: { ...drawing.views[0]!, dimensions: [], handles: [] },
-    softnessDeg,
+    softnessDeg: light.angleDeg,
     marginStops,
     fullMinor: purchase.fullMinor,
     hours: steps.reduce((sum, { minutes }) => sum + minutes, 0) / 60,
     massKg,
     meets: {
       use: form.gallery.goodFor.includes(shot.use),
-      softness: softnessDeg >= shot.softnessDeg,
+      softness: light.angleDeg >= shot.softnessDeg,
       light: marginStops !== null && marginStops > -0.25,
       budget: shot.budgetMinor === null || purchase.fullMinor <= shot.budgetMinor,
     },

@@ -1,23 +1,24 @@
 import { nightFerry } from '@/demo/nightFerry';
-import { edit } from '../document/edit';
+import { changed as afterChange } from '../document/testing';
 import type { Build, Production } from '../document/production';
 import type { Shot } from '../document/shot';
 import { FORMS } from '../forms';
 import { resolveScene, sceneOf } from './context';
-import { evaluate, type Readouts } from './evaluate';
+import { evaluateKnown as evaluate } from './testing';
+import type { WorkedOut as Readouts } from './readouts';
 
 /** Lights that fill themselves to the shot's need would answer each change with more or less tape. */
-const demo = edit(nightFerry(), '', (draft) => {
+const demo = afterChange(nightFerry(), (draft) => {
   for (const { parameters } of draft.builds)
     if (parameters.fillMode === 'target') parameters.fillMode = 'fit';
-})!.document;
+});
 
 /** Readouts of a build after a change of it, of its shot, or of the whole document. */
 function after(
   id: string,
   change: (build: Build, shot: Shot, draft: Production) => void = () => undefined,
 ): Readouts {
-  const changed = edit(demo, '', (draft) => {
+  const changed = afterChange(demo, (draft) => {
     const build = draft.builds.find((each) => each.id === id)!;
     change(
       build,
@@ -25,7 +26,7 @@ function after(
       draft,
     );
   });
-  const found = evaluate(changed?.document ?? demo, id);
+  const found = evaluate(changed, id);
   if (!found.ok) throw new Error(found.problems[0]!.message);
   return found.value;
 }

@@ -1,7 +1,11 @@
 import { produce } from 'immer';
-import type { Production } from '../document/production';
+import type { Build, Production } from '../document/production';
+import { shelfRecord, shelfReferences } from '../document/references';
 import { FORMS } from '../forms';
-import { evaluate, findReadout } from './evaluate';
+import type { Ref } from '../forms/form';
+import { Derivations } from './derive';
+import { evaluate } from './evaluate';
+import { findReadout } from './readouts';
 import type { GlowId } from './glow';
 import { findBuild } from './context';
 import { RUNGS, type RungId } from './readout';
@@ -25,9 +29,16 @@ const grown = (value: number, dimension: string) =>
 
 const LADDER: readonly string[] = RUNGS;
 
-function rungValue(document: Production, buildId: string, rung: RungId | GlowId): number | null {
-  const found = evaluate(document, buildId, { gridCells: 8, glow: !LADDER.includes(rung) });
-  return found.ok ? (findReadout(found.value, rung)?.value ?? null) : null;
+function rungValue(
+  document: Production,
+  buildId: string,
+  rung: RungId | GlowId,
+  derivations: Derivations,
+): number | null {
+  const glow = !LADDER.includes(rung);
+  const found = evaluate(document, buildId, { gridCells: 8, glow, derivations });
+  if (!found.ok || found.value.kind === 'unknown form') return null;
+  return findReadout(found.value, rung)?.value ?? null;
 }
 
 /** The parameters that would change a rung most, found by turning each one up by a tenth. */
@@ -37,13 +48,15 @@ export function sensitivities(
   rung: RungId | GlowId,
   most = 3,
 ): Sensitivity[] {
-  const before = rungValue(document, buildId, rung);
+  // What a knob does not reach is not worked out again for it.
+  const derivations = new Derivations();
+  const before = rungValue(document, buildId, rung, derivations);
   if (before === null) return [];
   return knobs(document, buildId)
     .map(({ label, turn }) => ({
       label,
       before,
-      after: rungValue(produce(document, turn), buildId, rung) ?? before,
+      after: rungValue(produce(document, turn), buildId, rung, derivations) ?? before,
     }))
     .filter(({ after }) => Math.abs(after - before) > 1e-9 * Math.max(1, Math.abs(before)))
     .sort((a, b) => Math.abs(b.after - before) - Math.abs(a.after - before))
@@ -68,8 +81,8 @@ function knobs(document: Production, buildId: string): Knob[] {
   });
   return [
     ...own,
-    ...shotKnobs(build.shotId),
-    ...shelfKnobs(document, JSON.stringify([build.parameters, build.accessories])),
+    ...(build.shotId === null ? [] : shotKnobs(build.shotId)),
+    ...shelfKnobs(document, build),
   ];
 }
 
@@ -100,27 +113,21 @@ const SHELF_KNOBS: readonly (readonly [field: string, label: string])[] = [
   ['priceMinor', 'price'],
 ];
 
-function shelfKnobs(document: Production, parameters: string): Knob[] {
-  return (['bulbs', 'units', 'parts'] as const).flatMap((kind) =>
-    document.shelf[kind]
-      .filter(({ id }) => parameters.includes(`"${id}"`))
-      .flatMap(({ id, name }) =>
-        SHELF_KNOBS.filter(
-          ([field]) => typeof figuresOf(document, kind, id)[field] === 'number',
-        ).map(([field, label]) => ({
-          label: `${name}: ${label}`,
-          turn: (draft: Production) => {
-            (figuresOf(draft, kind, id)[field] as number) *= TENTH_MORE;
-          },
-        })),
-      ),
-  );
+function shelfKnobs(document: Production, build: Build): Knob[] {
+  return [...shelfReferences(build)].flatMap((reference) => {
+    const [ref, id] = reference.split(':') as [Ref, string];
+    const record = shelfRecord(document, ref, id);
+    if (!record) return [];
+    return SHELF_KNOBS.filter(([field]) => typeof figures(record)[field] === 'number').map(
+      ([field, label]) => ({
+        label: `${record.name}: ${label}`,
+        turn: (draft: Production) => {
+          (figures(shelfRecord(draft, ref, id)!)[field] as number) *= TENTH_MORE;
+        },
+      }),
+    );
+  });
 }
 
 /** A record of the shelf as what it is to a knob: figures by name. */
-const figuresOf = (
-  { shelf }: Production,
-  kind: 'bulbs' | 'units' | 'parts',
-  id: string,
-): Record<string, unknown> =>
-  (shelf[kind] as readonly Record<string, unknown>[]).find((each) => each.id === id)!;
+const figures = (record: object) => record as Record<string, unknown>;

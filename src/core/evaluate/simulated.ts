@@ -5,9 +5,10 @@ import { cannotRun, simulate, type Run } from '../light/transport/run';
 import { evaluate, type EvaluateOptions, type Readouts } from './evaluate';
 
 /** Readouts with the light simulated first, and what the run found; null for a build without a room. */
-export interface SimulatedReadouts extends Readouts {
-  transported: Transported | null;
-}
+export type SimulatedReadouts = Readouts & { transported: Transported | null };
+
+/** The same of a build whose form is known. */
+export type SimulatedWorkedOut = Extract<SimulatedReadouts, { kind: 'worked out' }>;
 
 /**
  * `evaluate` with the transport engine run on this thread, for scripts, files and the HTTP route: the same
@@ -22,7 +23,7 @@ export function evaluateSimulated(
 ): Result<SimulatedReadouts> {
   const first = evaluate(document, buildId, { gridCells: 2 });
   if (!first.ok) return first;
-  const { room } = first.value;
+  const room = first.value.kind === 'worked out' ? first.value.room : null;
   const problem = room && cannotRun(room.arrangement, run);
   if (problem) return refuse('transport', problem, 'photons');
   const transported = room && simulate(room.arrangement, run);

@@ -1,5 +1,6 @@
 import type { Build, Production } from '../document/production';
 import { mired } from '../colour/mired';
+import type { BuildId, CircuitId, ShotId } from '../ids';
 import type { Field, FormContext, FormDefinition } from '../forms/form';
 import { findBuild, resolveScene, sceneOf } from './context';
 
@@ -41,6 +42,27 @@ function candidates(field: Field, document: Production): unknown[] {
   }
 }
 
+/** A build of a form that nobody has kept yet. */
+export const begunBuild = (
+  form: Pick<FormDefinition, 'id' | 'name'>,
+  shotId: string,
+  circuitId: string,
+  parameters: Parameters,
+): Build => ({
+  id: 'starter' as BuildId,
+  name: form.name,
+  shotId: shotId as ShotId,
+  circuitId: circuitId as CircuitId,
+  fixtureId: null,
+  standing: 'in use',
+  form: form.id,
+  parameters,
+  accessories: [],
+  copies: 1,
+  signOffs: [],
+  note: '',
+});
+
 /**
  * Parameters a new build of a form begins with: its defaults, and for every place that needs a part
  * the one on the shelf that raises the fewest stops and lies nearest to the shot's colour.
@@ -53,21 +75,7 @@ export function starterParameters(
 ): Parameters {
   const alone = (parameters: unknown): Production => ({
     ...document,
-    builds: [
-      {
-        id: 'starter',
-        name: form.name,
-        shotId,
-        circuitId,
-        fixtureId: null,
-        form: form.id,
-        parameters,
-        accessories: [],
-        copies: 1,
-        signOffs: [],
-        note: '',
-      } as unknown as Build,
-    ],
+    builds: [begunBuild(form, shotId, circuitId, parameters as Parameters)],
   });
   let best = form.defaults() as Parameters;
   for (const field of form.fields) {

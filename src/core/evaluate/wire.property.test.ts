@@ -7,10 +7,13 @@ import { readDocument } from '../document/read';
 import { REGION_IDS, REGIONS } from '../power/region';
 import { schematicView } from '../power/schematic';
 import { gateOf, isAboutWire, LOOK_OVER } from '../power/wire';
-import { checkProduction } from './check';
-import { circuitLoads, moveToCircuitInPlace } from './circuitLoads';
+import { checkProduction } from './checkProduction';
+import { after } from '../document/testing';
+import { moveToCircuit } from '../document/records';
+import { circuitLoads } from './circuitLoads';
 import { findBuild } from './context';
-import { evaluate, type Readouts } from './evaluate';
+import { evaluateKnown as evaluate } from './testing';
+import type { WorkedOut as Readouts } from './readouts';
 
 jest.setTimeout(60_000);
 
@@ -75,10 +78,11 @@ describe('circuits', () => {
   test('however lights are moved about, none is lost and none is counted twice', () => {
     fc.assert(
       fc.property(fc.array(move, { minLength: 1, maxLength: 12 }), (moves) => {
-        const after = edited((draft) => {
-          for (const { build, circuit } of moves) moveToCircuitInPlace(draft, build, circuit);
-        });
-        const hung = circuitLoads(after).flatMap(({ builds }) => builds.map(({ id }) => id));
+        const moved = after(
+          demo,
+          ...moves.map(({ build, circuit }) => moveToCircuit(build, circuit)),
+        );
+        const hung = circuitLoads(moved).flatMap(({ builds }) => builds.map(({ id }) => id));
         expect(hung.toSorted()).toEqual(demo.builds.map(({ id }) => id as string).toSorted());
         const watts = (document: Production) =>
           circuitLoads(document).reduce(
@@ -91,11 +95,12 @@ describe('circuits', () => {
     );
   });
   test('a light or a circuit that is not there changes nothing', () => {
-    const same = edited((draft) => {
-      moveToCircuitInPlace(draft, 'nobody' as Build['id'], draft.circuits[1]!.id);
-      moveToCircuitInPlace(draft, draft.builds[0]!.id, 'nowhere' as Build['circuitId']);
-    });
-    expect(same).toEqual(demo);
+    const same = after(
+      demo,
+      moveToCircuit('nobody', demo.circuits[1]!.id),
+      moveToCircuit(demo.builds[0]!.id, 'nowhere' as Build['circuitId']),
+    );
+    expect(same).toBe(demo);
   });
   test('over the limit is told for every light that hangs there', () => {
     const tight = edited((draft) => {
@@ -150,6 +155,7 @@ describe('what is sent through the document’s door', () => {
   });
   test('sign-offs: a name, a day and a design', () => {
     const signed = {
+      id: 'look-1',
       name: 'M. Okonkwo',
       date: '2026-11-25',
       checked: [...LOOK_OVER],

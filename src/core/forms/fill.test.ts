@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { nightFerry } from '@/demo/nightFerry';
-import { edit } from '../document/edit';
-import { evaluate } from '../evaluate/evaluate';
+import { changed as afterChange } from '../document/testing';
+import { evaluateKnown as evaluate } from '../evaluate/testing';
 import { findBuild, resolveScene, sceneOf } from '../evaluate/context';
 import { lightMargin } from '../evaluate/light';
 import { filledParameters } from './fill';
@@ -10,10 +10,10 @@ import { made } from './testing';
 
 const document = nightFerry();
 const withMode = (buildId: string, fillMode: string, more: Record<string, unknown> = {}) => {
-  const changed = edit(document, '', (draft) => {
+  const changed = afterChange(document, (draft) => {
     Object.assign(findBuild(draft, buildId)!.parameters, { fillMode, ...more });
   });
-  return changed?.document ?? document;
+  return changed;
 };
 const resolution = (doc: typeof document, buildId: string) =>
   resolveScene(sceneOf(doc, findBuild(doc, buildId)!))!;
@@ -92,9 +92,9 @@ test('two staggered rows are filled in pairs', () => {
 });
 
 test('more is asked than fits: all that fit, and the light is said to be short', () => {
-  const doc = edit(withMode('clerk-ring', 'target'), '', (draft) => {
+  const doc = afterChange(withMode('clerk-ring', 'target'), (draft) => {
     draft.shots[0]!.isoSpeed = 25;
-  })!.document;
+  });
   const found = evaluate(doc, 'clerk-ring');
   expect(found.ok && found.value.findings.some(({ id }) => id === 'light.short')).toBe(true);
 });

@@ -10,12 +10,14 @@ const MOST_TRIES = 6;
  * Puts the number behind “as many as fit”, “enough for the shot” and “use up what is on hand” into
  * the parameters, so that forms only ever see a number.
  * @param margin light reached over light wanted, of a resolved build
+ * @param stock  the same context, where it also tells what is on hand
  */
 export function filledParameters(
   form: FormDefinition,
   parameters: unknown,
   context: FormContext,
   margin: (resolved: ResolvedBuild) => number,
+  stock = context,
 ): unknown {
   const given = parameters as Record<string, unknown>;
   if (!form.fill || !SOLVED.has(String(given.fillMode))) return parameters;
@@ -28,7 +30,7 @@ export function filledParameters(
     case 'fit':
       return withCount(bounded(most));
     case 'onHand':
-      return withCount(bounded(whole(form.fill.onHand(parameters, context), step)));
+      return withCount(bounded(whole(form.fill.onHand(parameters, stock), step)));
     default: {
       const reached = (count: number) => margin(form.resolve(withCount(count), context));
       return withCount(bounded(least(reached, step, most)));

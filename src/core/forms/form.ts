@@ -29,6 +29,9 @@ interface FieldBase {
   when?: { parameter: string; is: string | number };
 }
 
+/** Kinds of shelf record a parameter may name. */
+export type Ref = 'bulb' | 'unit' | 'part';
+
 /** How a parameter is edited; the tray is built from these alone. */
 export type Field =
   | (FieldBase & {
@@ -45,9 +48,10 @@ export type Field =
       /** worth seeing the light of each way at once */
       variant?: true;
     })
-  | (FieldBase & { kind: 'part'; role: Role; optional: boolean })
-  | (FieldBase & { kind: 'unit'; category: Category })
-  | (FieldBase & { kind: 'groups' });
+  | (FieldBase & { kind: 'part'; ref: 'part'; role: Role; optional: boolean })
+  | (FieldBase & { kind: 'unit'; ref: 'unit'; category: Category })
+  /** lamps dealt out in groups; each names one under `bulbId` */
+  | (FieldBase & { kind: 'groups'; ref: 'bulb' });
 
 export interface Range {
   min: number;
@@ -74,6 +78,11 @@ export interface Gallery {
   reach: string;
 }
 
+/** Lifts a form's or accessory's own parameters to a version of the document. */
+export type ParameterMigrations = Readonly<
+  Record<number, (parameters: Record<string, unknown>) => Record<string, unknown>>
+>;
+
 /**
  * A kind of build. One folder, one line in the registry, nothing else: the tray, the drawing and
  * every engine work from this alone.
@@ -86,6 +95,8 @@ export interface FormDefinition<P = unknown> {
   parameters: z.ZodMiniType<P>;
   fields: readonly Field[];
   defaults: () => P;
+  /** by the document version they lead to */
+  migrations?: ParameterMigrations;
   fill?: Fill<P>;
   /** What cannot be made at all with these parameters; path names the parameter. */
   problems: (parameters: P, context: FormContext) => Problem[];

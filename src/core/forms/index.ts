@@ -1,3 +1,4 @@
+import { registry } from '../registry';
 import { accept, type Problem, type Result } from '../result';
 import type { Wording } from '../schema';
 import { bulbBoard } from './bulb-board';
@@ -38,9 +39,7 @@ const REGISTERED = [
   plainSource,
 ] as unknown as readonly FormDefinition[];
 
-export const FORMS: ReadonlyMap<string, FormDefinition> = new Map(
-  REGISTERED.map((form) => [form.id, form]),
-);
+export const FORMS: ReadonlyMap<string, FormDefinition> = registry(REGISTERED);
 
 /**
  * Checks a build's parameters against its form's schema; paths are parameter names.

@@ -3,7 +3,7 @@ import { nightFerry } from '../../demo/nightFerry';
 import { attachAll } from '../accessories/attach';
 import { accessorySchema } from '../document/accessory';
 import { findBuild, sceneOf } from '../evaluate/context';
-import { roomOf } from '../evaluate/evaluate';
+import { roomOf } from '../evaluate/readouts';
 import { discToDisc } from '../accessories/hoodLight';
 import { cannotRun, simulate } from '../light/transport/run';
 import type { CavitySurface } from '../light/transport/arrangement';
@@ -56,10 +56,10 @@ describe('rooms close, whatever the sizes', () => {
     [
       'cabin-box',
       {
-        frontW: size(0.3, 1.2),
-        frontH: size(0.3, 1.2),
-        backW: size(0.12, 0.3),
-        backH: size(0.12, 0.3),
+        frontWidthM: size(0.3, 1.2),
+        frontHeightM: size(0.3, 1.2),
+        backWidthM: size(0.12, 0.3),
+        backHeightM: size(0.12, 0.3),
         depthM: size(0.15, 0.8),
       },
     ],

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { nightFerry } from '@/demo/nightFerry';
 import { alternatives } from '../evaluate/alternatives';
 import { findBuild, resolveScene, sceneOf } from '../evaluate/context';
-import { evaluate } from '../evaluate/evaluate';
+import { evaluateKnown as evaluate } from '../evaluate/testing';
 import { fittingRank, putInInPlace } from '../evaluate/fitting';
 import { effectiveBulb } from '../units/effective';
 import { effectiveUnit } from '../units/effectiveUnit';

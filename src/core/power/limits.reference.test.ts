@@ -1,6 +1,7 @@
 import { nightFerry } from '@/demo/nightFerry';
 import type { Production } from '../document/production';
-import { evaluate, type Readouts } from '../evaluate/evaluate';
+import { evaluateKnown as evaluate } from '../evaluate/testing';
+import type { WorkedOut as Readouts } from '../evaluate/readouts';
 import { findBuild } from '../evaluate/context';
 import type { Severity } from '../findings/finding';
 import type { TapeRun } from '../forms/resolved';

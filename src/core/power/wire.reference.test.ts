@@ -1,15 +1,19 @@
 import { nightFerry } from '@/demo/nightFerry';
 import type { Production } from '../document/production';
-import { designMark } from '../document/designMark';
+import { Derivations } from '../evaluate/derive';
+import { signedState } from '../evaluate/signedState';
 import { alternatives } from '../evaluate/alternatives';
-import { circuitLoads, moveToCircuitInPlace } from '../evaluate/circuitLoads';
-import { evaluate, type Readouts } from '../evaluate/evaluate';
+import { after } from '../document/testing';
+import { moveToCircuit } from '../document/records';
+import { circuitLoads } from '../evaluate/circuitLoads';
+import { evaluateKnown as evaluate } from '../evaluate/testing';
+import type { WorkedOut as Readouts } from '../evaluate/readouts';
 import { findBuild, resolveScene, sceneOf } from '../evaluate/context';
 import { lowRiskPercent, noEffectPercent } from '../flicker/risk';
 import { DIMMERS, loadKindOf, LOADS, matchOf } from './dimming';
 import { schematicView } from './schematic';
 import { gateOf } from './wire';
-import { checkProduction } from '../evaluate/check';
+import { checkProduction } from '../evaluate/checkProduction';
 import { ohmPerM } from './copper';
 import { solveLadder } from './ladder';
 import { evenFeeds, feedsNeeded, loopOhmOf, planTape } from './tapePlan';
@@ -248,11 +252,9 @@ describe('ways to less light', () => {
 describe('circuits', () => {
   test('a build’s amperes go with it to another circuit', () => {
     const before = circuitLoads(demo);
-    const copy = structuredClone(demo);
-    moveToCircuitInPlace(
-      copy,
-      'clerk-ring' as Production['builds'][number]['id'],
-      'hall-b' as Production['circuits'][number]['id'],
+    const copy = after(
+      demo,
+      moveToCircuit('clerk-ring', 'hall-b' as Production['circuits'][number]['id']),
     );
     const after = circuitLoads(copy);
     const total = (loads: typeof before, id: string) =>
@@ -286,13 +288,39 @@ describe('the power-up gate', () => {
     expect(gateOf(thin.findings).stops.map(({ id }) => id)).toContain('power.circuit');
     expect(gateOf(read(demo, 'clerk-ring').findings).open).toBe(true);
   });
-  test('another design wants another sign-off; a note does not', () => {
-    const build = findBuild(demo, 'clerk-ring')!;
-    expect(designMark({ ...build, note: 'x' })).toBe(designMark(build));
-    expect(designMark({ ...build, copies: 2 })).not.toBe(designMark(build));
-    expect(designMark({ ...build, parameters: { ...build.parameters, count: 15 } })).not.toBe(
-      designMark(build),
-    );
+  test('another design wants another sign-off; a note, a price, another order of fields do not', () => {
+    const state = (document: Production) =>
+      signedState(document, findBuild(document, 'clerk-ring')!, new Derivations());
+    const with_ = (change: (draft: Production) => void) => {
+      const copy = structuredClone(demo);
+      change(copy);
+      return state(copy);
+    };
+    const ring = (draft: Production) => findBuild(draft, 'clerk-ring')!;
+    const now = state(demo);
+    const bulb = (draft: Production) =>
+      draft.shelf.bulbs.find(({ id }) => id === 'globe-g45-3')!;
+    for (const harmless of [
+      (draft: Production) => void (ring(draft).note = 'x'),
+      (draft: Production) => void (bulb(draft).priceMinor += 100),
+      (draft: Production) => void (bulb(draft).onHandCount += 5),
+      (draft: Production) => {
+        const { parameters } = ring(draft);
+        ring(draft).parameters = Object.fromEntries(Object.entries(parameters).toReversed());
+      },
+    ])
+      expect(with_(harmless)).toBe(now);
+    for (const other of [
+      (draft: Production) => void (ring(draft).copies = 2),
+      (draft: Production) => void (ring(draft).parameters.socketCount = 15),
+      // Twenty times the watts behind the same name.
+      (draft: Production) => void (bulb(draft).wattsW *= 20),
+      (draft: Production) => void (draft.circuits[0]!.otherLoadW += 1000),
+      (draft: Production) => void (draft.circuits[0]!.ratedA = 10),
+      // A neighbour on the same breaker that draws more.
+      (draft: Production) => void (findBuild(draft, 'clerk-pan')!.copies = 30),
+    ])
+      expect(with_(other)).not.toBe(now);
   });
 });
 

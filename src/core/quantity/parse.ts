@@ -30,6 +30,13 @@ export function parseQuantity(
   return accept(Number(total.toPrecision(12)));
 }
 
+/** The unit of the first figure in a text a field shows; null where it shows none. */
+export function unitShown(text: string, dimension: Dimension): string | null {
+  TERM.lastIndex = 0;
+  const spelled = TERM.exec(text.trim())?.[2]?.trim();
+  return (spelled && findUnit(dimension, spelled)?.symbol) || null;
+}
+
 function splitTerms(text: string, dimension: Dimension, assumedUnit: string): Result<number[]> {
   const values: number[] = [];
   let previous: UnitSpelling | undefined;

@@ -1,4 +1,5 @@
 import { BULB_KINDS } from '../units/bulb';
+import { cutText } from '../schema';
 import { printedNumber } from './number';
 import { readLine, type FoundField, type ReadField } from './readLine';
 
@@ -154,5 +155,5 @@ export const readLines = (text: string): ReadRow[] =>
     .map((whole) => {
       const line = whole.slice(0, MOST_CHARACTERS);
       const { fields, left } = readLine(line);
-      return { name: line.trim().slice(0, 120), fields, left };
+      return { name: cutText(line.trim(), 120), fields, left };
     });

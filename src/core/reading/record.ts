@@ -2,6 +2,7 @@ import type { Bulb } from '../units/bulb';
 import { bulbSchema } from '../units/bulb';
 import { ORIGIN_OF, unitSchema, type Unit } from '../units/unit';
 import { accept, refuse, type Result } from '../result';
+import { cutText } from '../schema';
 import { READ_FIELDS, type FoundField, type ReadField } from './readLine';
 import type { ReadRow } from './readTable';
 
@@ -67,7 +68,7 @@ export function recordOf(
 ): Result<ReadRecord> {
   const target: Record<string, unknown> = structuredClone(empty);
   const origins: Record<string, string> = {};
-  target.name = row.name.slice(0, 120) || 'Unnamed';
+  target.name = cutText(row.name, 120) || 'Unnamed';
   for (const found of row.fields) {
     if (found.sure === 'guess' || !PLACES[category].includes(found.field)) continue;
     if (found.field === 'price') {
@@ -88,7 +89,7 @@ export function recordOf(
     const [issue] = read.error.issues;
     return refuse(
       'read',
-      `“${row.name.slice(0, 60)}”: ${issue!.path.join('.')} does not fit.`,
+      `“${cutText(row.name, 60)}”: ${issue!.path.join('.')} does not fit.`,
       issue!.path.join('.'),
     );
   }

@@ -49,7 +49,7 @@ export function compare(
   contender: Contender,
   fixture: Fixture,
   shot: Shot,
-  document: Production,
+  { currency }: Pick<Production, 'currency'>,
 ): Comparison {
   const fixtureLx = fixtureIlluminanceLx(fixture, shot.distanceM);
   const across = Math.min(fixture.frontWidthM, fixture.frontHeightM);
@@ -75,7 +75,7 @@ export function compare(
       : null,
     lacks: fixture.features.filter((feature) => feature !== 'dimmer' || !contender.dimmable),
   };
-  return { ...comparison, sentence: sentenceOf(contender, comparison, fixture, shot, document) };
+  return { ...comparison, sentence: sentenceOf(contender, comparison, fixture, shot, currency) };
 }
 
 /**
@@ -115,7 +115,7 @@ function sentenceOf(
   found: Omit<Comparison, 'sentence'>,
   fixture: Fixture,
   shot: Shot,
-  document: Production,
+  currency: Production['currency'],
 ): string {
   const place = `At ${showText(show(shot.distanceM, 'length', 'metric'))}`;
   const name = `your ${contender.formName.toLowerCase()}`;
@@ -125,7 +125,7 @@ function sentenceOf(
     stops === '0.0' ? 'level with' : `${stops} stops ${found.stops < 0 ? 'under' : 'over'}`;
   const money =
     found.priceShare === null
-      ? `for ${formatMoney(contender.fullMinor, document.currency)}`
+      ? `for ${formatMoney(contender.fullMinor, currency)}`
       : `for ${percent(found.priceShare)} of the price`;
   const iso = `ISO ${Math.round(found.isoToEqual)}`;
   return `${place} ${name} is ${level} the ${lowerFirst(fixture.name)}, ${softnessWords(found.softnessRatio)}, ${money}. At ${iso} you make f/${shot.fNumber}.`;

@@ -3,7 +3,7 @@ import type { Build, Production } from '@/core/document/production';
 import { findBuild } from '@/core/evaluate/context';
 import { evaluate } from '@/core/evaluate/evaluate';
 import { photometryOf } from '@/core/evaluate/glow/scene';
-import { evaluateSimulated, type SimulatedReadouts } from '@/core/evaluate/simulated';
+import { evaluateSimulated, type SimulatedReadouts, type SimulatedWorkedOut } from '@/core/evaluate/simulated';
 import { writeEulumdat } from '@/core/formats/eulumdat';
 import { writeIes } from '@/core/formats/ies';
 import { accept, type Result } from '@/core/result';
@@ -60,7 +60,7 @@ export async function buildFile(
 ): Promise<BuildFile | null> {
   const build = findBuild(document, buildId);
   const found = build && readoutsFor(document, buildId, file);
-  if (!build || !found?.ok || !found.value.drawing) return null;
+  if (!build || !found?.ok || found.value.kind === 'unknown form') return null;
   const body = await bodyOf(document, build, found.value, file);
   if (body === null) return null;
   const [stem, ending] = file.split('.') as [string, string];
@@ -74,7 +74,7 @@ export async function buildFile(
 async function bodyOf(
   document: Production,
   build: Build,
-  readouts: SimulatedReadouts,
+  readouts: SimulatedWorkedOut,
   file: FileName,
 ) {
   const title = `${document.name}: ${build.name}`;
@@ -121,7 +121,7 @@ function readoutsFor(
 function photometricFile(
   document: Production,
   build: Build,
-  { transported }: SimulatedReadouts,
+  { transported }: SimulatedWorkedOut,
   file: 'light.ies' | 'light.ldt',
 ): string | null {
   const today = new Date().toISOString().slice(0, 10);

@@ -1,4 +1,5 @@
-import type { SimulatedReadouts as Readouts } from '@/core/evaluate/simulated';
+import { shotOf } from '@/core/document/blank';
+import type { SimulatedWorkedOut as Readouts } from '@/core/evaluate/simulated';
 import type { Readout } from '@/core/evaluate/readout';
 import type { View } from '@/core/forms/drawing';
 import type { SheetPiece } from '@/core/forms/resolved';
@@ -36,17 +37,17 @@ function rungText(rung: Readout, currency: string): string {
 function cover(pack: Pack): void {
   const { pdf, document, build, readouts } = pack;
   const { top, width, height } = page(pack, build.name);
-  const shot = document.shots.find(({ id }) => id === build.shotId);
+  const shot = shotOf(document, build);
   pdf
     .font('text')
     .fontSize(10)
     .text(
-      plain(`${document.name}: for “${shot?.name ?? ''}”. ${build.copies} to make. ${build.note}`),
+      plain(`${document.name}: for “${shot.name}”. ${build.copies} to make. ${build.note}`),
       MARGIN,
       top - 4,
       { width },
     );
-  const [front] = readouts.drawing?.views ?? [];
+  const [front] = readouts.drawing.views;
   if (front)
     drawView(pdf, front, { x: MARGIN, y: top + 20, w: width, h: height * 0.5 }, lengthText);
   pdf.y = top + 30 + height * 0.5;
@@ -74,7 +75,7 @@ function cover(pack: Pack): void {
 }
 
 function views(pack: Pack): void {
-  const others = (pack.readouts.drawing?.views ?? []).slice(1);
+  const others = (pack.readouts.drawing.views).slice(1);
   for (let at = 0; at < others.length; at += 2) {
     const { top, width, height } = page(pack, 'Drawings');
     others.slice(at, at + 2).forEach((view, k) =>

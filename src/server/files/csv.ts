@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import type { Readouts } from '@/core/evaluate/evaluate';
+import type { WorkedOut } from '@/core/evaluate/evaluate';
 import { minorDigits } from '@/core/quantity';
 import type { CutPlan } from '@/core/shop/cutPlan';
 import { sawList } from '@/core/shop/sawList';
@@ -44,7 +44,7 @@ const SHOPPING_COLUMNS = [
 ];
 
 /** The shopping list; money in the currency's own unit. */
-export function shoppingCsv({ purchase }: Pick<Readouts, 'purchase'>, currency: string): string {
+export function shoppingCsv({ purchase }: Pick<WorkedOut, 'purchase'>, currency: string): string {
   const digits = minorDigits(currency);
   const money = (minor: number) => (minor / 10 ** digits).toFixed(digits);
   return table(

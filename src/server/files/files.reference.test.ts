@@ -1,8 +1,9 @@
 import DxfParser from 'dxf-parser';
 import Papa from 'papaparse';
 import { nightFerry } from '@/demo/nightFerry';
-import { designMark } from '@/core/document/designMark';
-import { evaluate } from '@/core/evaluate/evaluate';
+import { Derivations } from '@/core/evaluate/derive';
+import { signedState } from '@/core/evaluate/signedState';
+import { evaluateKnown as evaluate } from '@/core/evaluate/testing';
 import type { SheetPiece } from '@/core/forms/resolved';
 import { buildFile, FILE_NAMES } from './buildFile';
 import { spreadOut } from './flat';
@@ -191,8 +192,8 @@ describe('templates, read back', () => {
     // The box's back plate; its four edges lie on pages of their own or one page.
     const sized = structuredClone(document);
     Object.assign(sized.builds.find(({ id }) => id === 'cabin-box')!.parameters, {
-      backW: 0.18,
-      backH: 0.24,
+      backWidthM: 0.18,
+      backHeightM: 0.24,
     });
     const made = await buildFile(sized, 'cabin-box', 'templates.pdf');
     const pages = await readPdf(made!.body as Buffer);
@@ -254,9 +255,10 @@ describe('the build pack', () => {
   test('the safety page: the wiring, the look-over, who signed and for which design', async () => {
     const copy = structuredClone(document);
     const build = copy.builds.find(({ id }) => id === 'warm-ring')!;
+    const state = signedState(copy, build, new Derivations());
     build.signOffs = [
-      { name: 'M. Okonkwo', date: '2026-11-25', checked: ['all'], design: designMark(build) },
-      { name: 'A. Earlier', date: '2026-11-20', checked: ['all'], design: 'another' },
+      { id: 'look-1', name: 'M. Okonkwo', date: '2026-11-25', checked: ['all'], design: state },
+      { id: 'look-2', name: 'A. Earlier', date: '2026-11-20', checked: ['all'], design: 'another' },
     ];
     const made = await buildFile(copy, build.id, 'build-pack.pdf');
     const words = (await readPdf(made!.body as Buffer)).flatMap(({ text }) => text).join(' ');

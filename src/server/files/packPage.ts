@@ -1,5 +1,5 @@
 import type { Build, Production } from '@/core/document/production';
-import type { SimulatedReadouts as Readouts } from '@/core/evaluate/simulated';
+import type { SimulatedWorkedOut as Readouts } from '@/core/evaluate/simulated';
 import { editText } from '@/core/quantity';
 import { PAPERS, plain, type Paper, type Pdf } from './paper';
 

@@ -1,4 +1,5 @@
-import { designMark } from '@/core/document/designMark';
+import { Derivations } from '@/core/evaluate/derive';
+import { signedState } from '@/core/evaluate/signedState';
 import { threeFigures } from '@/core/quantity';
 import { schematicView } from '@/core/power/schematic';
 import { gateOf, LOOK_OVER, type Wire } from '@/core/power/wire';
@@ -136,8 +137,8 @@ function findings({ pdf, readouts }: Pack): void {
       );
 }
 
-function signatures({ pdf, build }: Pack): void {
-  const mark = designMark(build);
+function signatures({ pdf, document, build }: Pack): void {
+  const mark = signedState(document, build, new Derivations());
   for (const { name, date, design } of build.signOffs)
     pdf.text(
       plain(

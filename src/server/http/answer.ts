@@ -1,4 +1,5 @@
 import type { Problem } from '@/core/result';
+import { UnreadableProduction } from '../productions/service';
 import { StorageProblem } from '../storage/problem';
 
 /** RFC 9457 problem details, with the fields at fault in `problems`. */
@@ -20,6 +21,8 @@ export async function answering(handle: () => Promise<Response>): Promise<Respon
     return await handle();
   } catch (error) {
     if (error instanceof StorageProblem) return problemAnswer(503, error.message);
+    if (error instanceof UnreadableProduction)
+      return problemAnswer(422, error.message, error.problems);
     console.error(error);
     return problemAnswer(
       503,

@@ -1,12 +1,12 @@
-import { and, desc, eq, isNotNull, isNull, sql } from 'drizzle-orm';
+import { and, desc, eq, gt, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
 import type { Production } from '@/core/document/production';
 import type { Database } from '../storage/database';
-import { productions, settings } from '../storage/schema';
+import { productions, settings, takenEdits } from '../storage/schema';
 
-export interface Stored {
+/** A row as it lies in the table; the document may be of an older version. */
+export interface StoredRow {
   revision: number;
-  lastEditIds: string[];
-  document: Production;
+  document: unknown;
 }
 
 export interface ListEntry {
@@ -18,9 +18,40 @@ export interface ListEntry {
   updatedAt: Date;
 }
 
-/** The only place that speaks to the tables. */
+/** An edit that was taken: by which window, and the revision it made. */
+export interface TakenEdit {
+  id: string;
+  client: string;
+  revision: number;
+}
+
+/** Ids of past edits kept for each production. */
+const EDITS_KEPT = 1000;
+
+/** The only place that speaks to the tables of productions. */
 export function productionRepository(db: Database) {
   const living = (id: string) => and(eq(productions.id, id), isNull(productions.deletedAt));
+
+  /** Notes edits as taken, and forgets all but the last thousand. */
+  const noteTaken = async (tx: Database, id: string, edits: readonly TakenEdit[]) => {
+    if (edits.length === 0) return;
+    await tx
+      .insert(takenEdits)
+      .values(
+        edits.map(({ id: editId, client, revision }) => ({
+          productionId: id,
+          editId,
+          client,
+          revision,
+        })),
+      )
+      .onConflictDoNothing();
+    await tx.execute(sql`
+      delete from ${takenEdits} where ${takenEdits.productionId} = ${id} and ${takenEdits.seq} <= (
+        select seq from ${takenEdits} where ${takenEdits.productionId} = ${id}
+        order by seq desc offset ${EDITS_KEPT} limit 1)`);
+  };
+
   return {
     list: (): Promise<ListEntry[]> =>
       db
@@ -38,16 +69,33 @@ export function productionRepository(db: Database) {
         .where(isNull(productions.deletedAt))
         .orderBy(desc(productions.updatedAt)),
 
-    find: async (id: string): Promise<Stored | null> => {
+    find: async (id: string): Promise<StoredRow | null> => {
       const [row] = await db
-        .select({
-          revision: productions.revision,
-          lastEditIds: productions.lastEditIds,
-          document: productions.document,
-        })
+        .select({ revision: productions.revision, document: productions.document })
         .from(productions)
         .where(living(id));
       return row ?? null;
+    },
+
+    /** Edits taken after a revision, and those of the named ones that were taken at any time. */
+    taken: async (id: string, after: number, ids: readonly string[]) => {
+      const columns = {
+        id: takenEdits.editId,
+        client: takenEdits.client,
+        revision: takenEdits.revision,
+      };
+      const own = eq(takenEdits.productionId, id);
+      const since: TakenEdit[] = await db
+        .select(columns)
+        .from(takenEdits)
+        .where(and(own, gt(takenEdits.revision, after)));
+      const named = ids.length
+        ? await db
+            .select(columns)
+            .from(takenEdits)
+            .where(and(own, inArray(takenEdits.editId, [...ids])))
+        : [];
+      return { since, known: new Set(named.map((edit) => edit.id)) };
     },
 
     /** Also sees what lies in the bin, because its id is still taken. */
@@ -62,25 +110,27 @@ export function productionRepository(db: Database) {
     },
 
     /** Writes only over the revision it was made from; false when another save came first. */
-    replace: async (
+    replace: (
       id: string,
       fromRevision: number,
       document: Production,
-      lastEditIds: string[],
-    ): Promise<boolean> => {
-      const written = await db
-        .update(productions)
-        .set({
-          name: document.name,
-          document,
-          lastEditIds,
-          revision: fromRevision + 1,
-          updatedAt: new Date(),
-        })
-        .where(and(living(id), eq(productions.revision, fromRevision)))
-        .returning({ id: productions.id });
-      return written.length > 0;
-    },
+      edits: readonly Omit<TakenEdit, 'revision'>[],
+    ): Promise<boolean> =>
+      db.transaction(async (tx) => {
+        const revision = fromRevision + 1;
+        const written = await tx
+          .update(productions)
+          .set({ name: document.name, document, revision, updatedAt: new Date() })
+          .where(and(living(id), eq(productions.revision, fromRevision)))
+          .returning({ id: productions.id });
+        if (written.length === 0) return false;
+        await noteTaken(
+          tx,
+          id,
+          edits.map((edit) => ({ ...edit, revision })),
+        );
+        return true;
+      }),
 
     bin: async (id: string): Promise<boolean> =>
       (
@@ -114,6 +164,7 @@ export function productionRepository(db: Database) {
 
     /** For reset: removes for good, bin included. */
     erase: async (id: string): Promise<void> => {
+      await db.delete(takenEdits).where(eq(takenEdits.productionId, id));
       await db.delete(productions).where(eq(productions.id, id));
     },
   };

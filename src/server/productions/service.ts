@@ -1,14 +1,14 @@
 import { nanoid } from 'nanoid';
 import * as z from 'zod';
 import { blankProduction } from '@/core/document/blank';
-import { applyForeignPatches, patchSchema } from '@/core/document/edit';
-import { DOCUMENT_FORMAT, DOCUMENT_VERSION, type Production } from '@/core/document/production';
-import { readDocument, validateProduction } from '@/core/document/read';
+import { DOCUMENT_VERSION, type Production } from '@/core/document/production';
+import { readDocument } from '@/core/document/read';
 import { productionIdSchema } from '@/core/ids';
 import { REGION_IDS } from '@/core/power/region';
-import { accept, refuse, type Problem, type Result } from '@/core/result';
+import { accept, type Problem, type Result } from '@/core/result';
 import { nightFerry, typicalStock } from '@/demo/nightFerry';
-import type { ProductionRepository, Stored } from './repository';
+import type { ProductionRepository } from './repository';
+import { movedOn, saveEdits, type SaveOutcome, type SaveRequest } from './save';
 
 export const createSchema = z.object({
   name: z.string().trim().min(1, 'Give the production a name').max(120),
@@ -16,25 +16,30 @@ export const createSchema = z.object({
   currency: z.string().regex(/^[A-Z]{3}$/, 'Three capital letters, such as EUR'),
 });
 
-export const saveSchema = z.object({
-  baseRevision: z.number().int().min(1),
-  edits: z
-    .array(
-      z.object({
-        id: z.string().min(1).max(40),
-        label: z.string().max(200),
-        patches: z.array(patchSchema).max(2000),
-      }),
-    )
-    .min(1)
-    .max(500),
+export const sinceSchema = z.object({
+  client: z.string().min(1).max(40),
+  revision: z.number().int().min(0),
+  edits: z.array(z.string().min(1).max(40)).max(5000),
 });
 
-export type SaveOutcome =
-  | { kind: 'saved'; revision: number }
-  | { kind: 'stale'; newer: Stored }
-  | { kind: 'refused'; problems: Problem[] }
-  | { kind: 'missing' };
+/** A production as it is handed out: of the newest version, whatever lies in the table. */
+export interface Stored {
+  revision: number;
+  document: Production;
+}
+
+/** A stored production that this version cannot read. It is kept as it is. */
+export class UnreadableProduction extends Error {
+  constructor(
+    readonly raw: unknown,
+    readonly problems: Problem[],
+  ) {
+    const [first] = problems;
+    super(
+      `This production cannot be read by this version of Lantern Jar (${first?.path ?? ''}: ${first?.message ?? ''}). It is kept as it is; its file can still be fetched.`,
+    );
+  }
+}
 
 const DEMO_FILLED = 'demo-filled';
 
@@ -42,6 +47,17 @@ const DEMO_FILLED = 'demo-filled';
 export function productionService(repository: ProductionRepository) {
   const freeId = async (wanted: string) =>
     (await repository.isTaken(wanted)) ? `${wanted.slice(0, 50)}-${nanoid(8)}` : wanted;
+
+  const find = async (id: string): Promise<Stored | null> => {
+    const row = await repository.find(id);
+    if (!row) return null;
+    const { revision, document } = row;
+    if ((document as Partial<Production>).version === DOCUMENT_VERSION)
+      return { revision, document: document as Production };
+    const read = readDocument(document);
+    if (read.ok) return { revision, document: read.value };
+    throw new UnreadableProduction(document, read.problems);
+  };
 
   const insertCopy = async (document: Production) => {
     const id = productionIdSchema.parse(await freeId(document.id));
@@ -51,7 +67,9 @@ export function productionService(repository: ProductionRepository) {
 
   return {
     list: repository.list,
-    find: repository.find,
+    find,
+    /** As it lies in the store, readable or not. */
+    findRaw: async (id: string): Promise<unknown> => (await repository.find(id))?.document ?? null,
     bin: repository.bin,
     takeBack: repository.takeBack,
 
@@ -68,26 +86,20 @@ export function productionService(repository: ProductionRepository) {
       return read.ok ? accept(await insertCopy(read.value)) : read;
     },
 
-    /** Applies patches to the revision they were made from; refuses them whole or takes them whole. */
-    save: async (id: string, given: z.infer<typeof saveSchema>): Promise<SaveOutcome> => {
-      const stored = await repository.find(id);
-      if (!stored) return { kind: 'missing' };
-      const edits = editsToApply(stored, given);
-      if (!edits) return { kind: 'stale', newer: stored };
-      if (edits.length === 0) return { kind: 'saved', revision: stored.revision };
-      const patched = applyForeignPatches(
-        stored.document,
-        edits.flatMap(({ patches }) => patches),
-      );
-      const checked = patched
-        ? checkPatched(patched, id)
-        : refuse('bad_patch', 'A change points at nothing in the document.');
-      if (!checked.ok) return { kind: 'refused', problems: checked.problems };
-      const ids = edits.map((each) => each.id);
-      if (await repository.replace(id, stored.revision, checked.value, ids))
-        return { kind: 'saved', revision: stored.revision + 1 };
-      const newer = await repository.find(id);
-      return newer ? { kind: 'stale', newer } : { kind: 'missing' };
+    /** Edits on the revision they were made from, each taken or refused by itself. */
+    save: (id: string, given: SaveRequest): Promise<SaveOutcome> =>
+      saveEdits(repository, find, id, given),
+
+    /** What a browser with unsent edits must know: the newest state, and which of them are in it. */
+    since: async (id: string, given: z.infer<typeof sinceSchema>) => {
+      const stored = await find(id);
+      if (!stored) return null;
+      const { since, known } = await repository.taken(id, given.revision, given.edits);
+      return {
+        ...stored,
+        taken: [...known],
+        movedOn: movedOn(stored.revision, given.revision, since, given.client),
+      };
     },
 
     /** Puts *Night Ferry* in once; a user who deleted it is not given it again. */
@@ -107,28 +119,3 @@ export function productionService(repository: ProductionRepository) {
   };
 }
 export type ProductionService = ReturnType<typeof productionService>;
-
-/**
- * Which of the edits are still to be applied: all of them on the revision they were made from; on
- * the next one those it does not hold yet, for a browser that never heard its save was taken.
- * Null when the store has moved on by other hands.
- */
-function editsToApply(stored: Stored, { baseRevision, edits }: z.infer<typeof saveSchema>) {
-  if (stored.revision === baseRevision) return edits;
-  const arrived = new Set(stored.lastEditIds);
-  const fresh = edits.filter(({ id }) => !arrived.has(id));
-  const repeated = edits.length - fresh.length;
-  const ours = stored.revision === baseRevision + 1 && repeated > 0 && repeated === arrived.size;
-  return ours ? fresh : null;
-}
-
-/** Saves keep format, version and id: those are the store's, not the user's, to change. */
-function checkPatched(patched: Production, id: string): Result<Production> {
-  if (
-    patched.id !== id ||
-    patched.format !== DOCUMENT_FORMAT ||
-    patched.version !== DOCUMENT_VERSION
-  )
-    return refuse('fixed', 'A change may not touch the document’s id, format or version.', 'id');
-  return validateProduction(patched);
-}

@@ -1,4 +1,14 @@
-import { integer, jsonb, pgTable, text, timestamp } from 'drizzle-orm/pg-core';
+import {
+  customType,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  primaryKey,
+  serial,
+  text,
+  timestamp,
+} from 'drizzle-orm/pg-core';
 import type { Production } from '@/core/document/production';
 
 /** One row a production; the document is the truth, the other columns are for lists and checks. */
@@ -7,14 +17,61 @@ export const productions = pgTable('productions', {
   name: text('name').notNull(),
   /** grows by one with every save; a save must name the one it started from */
   revision: integer('revision').notNull(),
-  /** ids of the edits the last save brought, so that sending them again changes nothing */
-  lastEditIds: jsonb('last_edit_ids').$type<string[]>().notNull().default([]),
   document: jsonb('document').$type<Production>().notNull(),
   createdAt: timestamp('created_at', { withTimezone: true }).notNull().defaultNow(),
   updatedAt: timestamp('updated_at', { withTimezone: true }).notNull().defaultNow(),
   /** set while a production lies in the bin, from where it can be taken back */
   deletedAt: timestamp('deleted_at', { withTimezone: true }),
 });
+
+/**
+ * Edits the store has taken, newest last, a thousand a production: an answer that was lost makes a
+ * browser send its edits again, and the second time they must change nothing.
+ */
+export const takenEdits = pgTable(
+  'taken_edits',
+  {
+    seq: serial('seq').notNull(),
+    productionId: text('production_id').notNull(),
+    editId: text('edit_id').notNull(),
+    /** the window it came from */
+    client: text('client').notNull(),
+    /** the revision it made */
+    revision: integer('revision').notNull(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.productionId, table.editId] }),
+    index('taken_edits_by_revision').on(table.productionId, table.revision),
+  ],
+);
+
+const bytea = customType<{ data: Uint8Array; driverData: Uint8Array }>({
+  dataType: () => 'bytea',
+  toDriver: (bytes) => Buffer.from(bytes),
+});
+
+/** Photographs and frames by the SHA-256 of their bytes; documents hold the hash alone. */
+export const media = pgTable('media', {
+  hash: text('hash').primaryKey(),
+  type: text('type').notNull(),
+  sizeBytes: integer('size_bytes').notNull(),
+  /** a small copy, made where the picture was put in; null until it comes */
+  small: bytea('small'),
+  createdAt: timestamp('created_at', { withTimezone: true }).notNull().defaultNow(),
+  /** since when no document has named it; null while one does */
+  unnamedSince: timestamp('unnamed_since', { withTimezone: true }).defaultNow(),
+});
+
+/** The bytes in pieces, so that neither way needs a whole file in memory. */
+export const mediaChunks = pgTable(
+  'media_chunks',
+  {
+    hash: text('hash').notNull(),
+    n: integer('n').notNull(),
+    bytes: bytea('bytes').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.hash, table.n] })],
+);
 
 /** Facts about this store itself, such as whether the sample production was ever put in. */
 export const settings = pgTable('settings', {

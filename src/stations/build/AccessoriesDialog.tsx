@@ -3,10 +3,11 @@ import { Plus, X } from 'lucide-react';
 import { nanoid } from 'nanoid';
 import { ACCESSORIES } from '@/core/accessories';
 import { accessorySchema } from '@/core/document/accessory';
-import type { Build, Production } from '@/core/document/production';
+import { addRecord, removeRecord } from '@/core/document/edit';
+import type { Build } from '@/core/document/production';
 import { Dialog } from '@/ui/Dialog';
 import { useSession } from '../shell/Workbench';
-import { useProductionStore } from '../store/context';
+import { useEdits } from '../store/useEdits';
 
 const MOST = 12;
 
@@ -18,24 +19,21 @@ export default function AccessoriesDialog({
   build: Build;
   onClose: () => void;
 }) {
-  const store = useProductionStore();
+  const edits = useEdits();
   const { pointed } = useSession();
-  const change = (label: string, set: (target: Production['builds'][number]) => void) =>
-    store.getState().change(`${label} ${build.name}`, (draft) => {
-      const target = draft.builds.find(({ id }) => id === build.id);
-      if (target) set(target);
-    });
   const add = (kind: string) => {
     const accessory = ACCESSORIES.get(kind)!;
     const added = accessorySchema.parse({ id: nanoid(8), kind, parameters: accessory.defaults() });
-    change(`${accessory.name.toLowerCase()} for`, (target) => void target.accessories.push(added));
+    const label = `${accessory.name.toLowerCase()} for ${build.name}`;
+    edits.make(label, addRecord({ kind: 'accessory', of: build.id }, added));
     pointed.getState().openGroup(accessory.name);
     onClose();
   };
   const remove = (id: string, name: string) =>
-    change(`take ${name.toLowerCase()} off`, (target) => {
-      target.accessories = target.accessories.filter((each) => each.id !== id);
-    });
+    edits.make(
+      `take ${name.toLowerCase()} off ${build.name}`,
+      removeRecord({ kind: 'accessory', id, of: build.id }),
+    );
   return (
     <Dialog title="Accessories" open onClose={onClose}>
       {build.accessories.length > 0 && (

@@ -1,26 +1,26 @@
 'use client';
-import type { Build, Production } from '@/core/document/production';
+import { STANDINGS, type Build } from '@/core/document/production';
 import { useDevice } from '@/ui/device';
 import { Dialog } from '@/ui/Dialog';
 import { ChoiceField } from '@/ui/fields/ChoiceField';
 import { QuantityField } from '@/ui/fields/QuantityField';
 import { TextField } from '@/ui/fields/TextField';
-import { useProduction, useProductionStore } from '../store/context';
+import { useProduction } from '../store/context';
+import { useEdits } from '../store/useEdits';
 
 const named = (list: readonly { id: string; name: string }[]) =>
   list.map(({ id, name }) => ({ value: id, label: name }));
 
+const NO_SHOT = '';
+
 /** Name, shot, circuit and copies of a build: what it is, not how it is made. */
 export default function BuildDialog({ build, onClose }: { build: Build; onClose: () => void }) {
-  const store = useProductionStore();
+  const edits = useEdits();
   const { units } = useDevice();
   const shots = useProduction((state) => state.document.shots);
   const circuits = useProduction((state) => state.document.circuits);
-  const change = (label: string, set: (target: Production['builds'][number]) => void) =>
-    store.getState().change(`${label} of ${build.name}`, (draft) => {
-      const target = draft.builds.find(({ id }) => id === build.id);
-      if (target) set(target);
-    });
+  const change = (label: string, set: (target: Build) => void) =>
+    edits.record('build', build.id, `${label} of ${build.name}`, set);
   return (
     <Dialog title={build.name} open onClose={onClose}>
       <div className="grid grid-cols-2 gap-4 max-md:grid-cols-1">
@@ -32,10 +32,12 @@ export default function BuildDialog({ build, onClose }: { build: Build; onClose:
         />
         <ChoiceField
           label="Shot"
-          value={build.shotId as string}
-          options={named(shots)}
+          value={build.shotId ?? NO_SHOT}
+          options={[...named(shots), { value: NO_SHOT, label: 'no shot' }]}
           onCommit={(id) =>
-            change('shot', (target) => void (target.shotId = id as Build['shotId']))
+            change('shot', (target) => {
+              target.shotId = id === NO_SHOT ? null : (id as Build['shotId']);
+            })
           }
         />
         <ChoiceField
@@ -44,6 +46,15 @@ export default function BuildDialog({ build, onClose }: { build: Build; onClose:
           options={named(circuits)}
           onCommit={(id) =>
             change('circuit', (target) => void (target.circuitId = id as Build['circuitId']))
+          }
+        />
+        <ChoiceField
+          label="It is"
+          value={build.standing}
+          options={STANDINGS.map((value) => ({ value, label: value }))}
+          help="an idea is not switched on with the others"
+          onCommit={(standing) =>
+            change('standing', (target) => void (target.standing = standing))
           }
         />
         <QuantityField

@@ -18,6 +18,8 @@ export function BuildHead({ build }: { build: Build }) {
   const shots = useProduction((state) => state.document.shots);
   const circuits = useProduction((state) => state.document.circuits);
   const shot = shots.find(({ id }) => id === build.shotId);
+  // Another light for a shot that was taken away begins with the first there is.
+  const shotId = shot?.id ?? shots[0]?.id;
   const circuit = circuits.find(({ id }) => id === build.circuitId);
   return (
     <>
@@ -34,12 +36,12 @@ export function BuildHead({ build }: { build: Build }) {
       <HeadButton onPress={() => setOpen('place')}>
         <Settings2 size={15} aria-hidden />
         <span className="max-w-[118px] truncate">
-          For {shot?.name}, on {circuit?.name}
+          {shot ? `For ${shot.name}` : 'For no shot'}, on {circuit?.name}
         </span>
       </HeadButton>
       {open === 'place' && <BuildDialog build={build} onClose={close} />}
-      {open === 'form' && <FormDialog build={build} shotId={build.shotId} onClose={close} />}
-      {open === 'another' && <FormDialog build={null} shotId={build.shotId} onClose={close} />}
+      {open === 'form' && shotId && <FormDialog build={build} shotId={shotId} onClose={close} />}
+      {open === 'another' && shotId && <FormDialog build={null} shotId={shotId} onClose={close} />}
       {open === 'accessories' && <AccessoriesDialog build={build} onClose={close} />}
     </>
   );

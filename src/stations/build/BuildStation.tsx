@@ -1,13 +1,12 @@
 'use client';
 import { useState } from 'react';
 import type { Build } from '@/core/document/production';
-import type { Readouts } from '@/core/evaluate/evaluate';
+import type { WorkedOut } from '@/core/evaluate/readouts';
 import { lazyPanel } from '@/ui/lazyPanel';
 import { SheetSwitch } from '@/ui/SheetSwitch';
-import { useWorkplace } from '../shell/useWorkplace';
 import { BuildDrawing } from './BuildDrawing';
 import { BuildHead } from './BuildHead';
-import { NoBuild } from './NoBuild';
+import { WithBuild, type AtHand } from './WithBuild';
 import { Tray } from './Tray';
 import { useBuildForm } from './useBuildForm';
 
@@ -20,22 +19,12 @@ const SHEETS = [
   ['steps', 'Steps'],
 ] as const;
 
-export function BuildStation() {
-  const { build, readouts } = useWorkplace();
-  if (!build || !readouts) return <NoBuild />;
-  return <BuildSheet build={build} readouts={readouts} />;
-}
+export const BuildStation = () => <WithBuild Sheet={BuildSheet} />;
 
-function BuildSheet({ build, readouts }: { build: Build; readouts: Readouts }) {
+function BuildSheet({ build, readouts }: AtHand) {
   const form = useBuildForm(build);
   const [sheet, setSheet] = useState<(typeof SHEETS)[number][0]>('drawing');
-  if (!form || !readouts.drawing)
-    return (
-      <div className="p-6">
-        <h2 className="text-xl">{build.name}</h2>
-        <p className="mt-2">{readouts.findings[0]?.message}</p>
-      </div>
-    );
+  if (!form) return null;
   return (
     <div className="flex h-full flex-col bg-sheet">
       <div className="flex flex-wrap items-center gap-x-4 border-b border-line px-4 py-1">

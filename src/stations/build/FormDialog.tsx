@@ -9,6 +9,7 @@ import { newBuild } from '../shell/actions';
 import { useSession } from '../shell/Workbench';
 import { useWorkplace } from '../shell/useWorkplace';
 import { useProductionStore } from '../store/context';
+import { useEdits } from '../store/useEdits';
 import { FormGallery } from './FormGallery';
 
 interface FormDialogProps {
@@ -21,11 +22,12 @@ interface FormDialogProps {
 /** The gallery over the sheet: to turn a build into another form, or to start one more. */
 export default function FormDialog({ build, shotId, onClose }: FormDialogProps) {
   const store = useProductionStore();
+  const edits = useEdits();
   const { goTo } = useWorkplace();
   const { say } = useSession();
   const start = (entry: GalleryEntry) => {
     const made = newBuild(store.getState().document, entry.formId, shotId, entry.parameters);
-    store.getState().change(`start ${made.name}`, (draft) => void draft.builds.push(made));
+    edits.add('build', made, `start ${made.name}`);
     goTo('build', { build: made.id });
     onClose();
   };
@@ -33,10 +35,12 @@ export default function FormDialog({ build, shotId, onClose }: FormDialogProps) 
     const form = FORMS.get(entry.formId)!;
     const { context } = sceneOf(store.getState().document, from);
     const carried = carriedOver(form, from.parameters, entry.parameters, context);
-    store.getState().change(`${from.name} becomes a ${entry.name.toLowerCase()}`, (draft) => {
-      const target = draft.builds.find(({ id }) => id === from.id);
-      if (target) Object.assign(target, { form: entry.formId, parameters: carried.parameters });
-    });
+    edits.record(
+      'build',
+      from.id,
+      `${from.name} becomes a ${entry.name.toLowerCase()}`,
+      (target) => void Object.assign(target, { form: entry.formId, parameters: carried.parameters }),
+    );
     say(`Now a ${entry.name.toLowerCase()}; ${carried.kept.length} settings kept.`);
     onClose();
   };

@@ -1,5 +1,5 @@
 'use client';
-import type { Readouts } from '@/core/evaluate/evaluate';
+import type { WorkedOut } from '@/core/evaluate/readouts';
 import type { Shape } from '@/core/forms/drawing';
 import type { Piece } from '@/core/forms/resolved';
 import { pieceView } from '@/core/shop/planView';
@@ -8,7 +8,7 @@ import { useDevice } from '@/ui/device';
 import { QUIET_VIEW, ViewDrawing } from '@/ui/drawing/ViewDrawing';
 
 /** What a maker marks out: every length of the layout with how it was worked out, and the pieces. */
-export default function MarksTable({ readouts }: { readouts: Readouts }) {
+export default function MarksTable({ readouts }: { readouts: WorkedOut }) {
   const { units } = useDevice();
   const write = (value: number, dimension: Parameters<typeof show>[1]) =>
     showText(show(value, dimension, units));

@@ -3,18 +3,20 @@ import type { GalleryEntry } from '@/core/evaluate/gallery';
 import { newBuild } from '../shell/actions';
 import { useWorkplace } from '../shell/useWorkplace';
 import { useProduction, useProductionStore } from '../store/context';
+import { useEdits } from '../store/useEdits';
 import { FormGallery } from './FormGallery';
 
 /** Teaches by one example, and offers every form as the first move. */
 export function NoBuild() {
   const store = useProductionStore();
+  const edits = useEdits();
   const { shotId, goTo } = useWorkplace();
   const shots = useProduction((state) => state.document.shots);
   const shot = shots.find(({ id }) => id === shotId);
   const start = (entry: GalleryEntry) => {
     if (!shot) return;
     const build = newBuild(store.getState().document, entry.formId, shot.id, entry.parameters);
-    store.getState().change(`start ${build.name}`, (draft) => void draft.builds.push(build));
+    edits.add('build', build, `start ${build.name}`);
     goTo('build', { build: build.id });
   };
   return (

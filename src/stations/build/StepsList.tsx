@@ -1,8 +1,8 @@
 import { TriangleAlert } from 'lucide-react';
-import type { Readouts } from '@/core/evaluate/evaluate';
+import type { WorkedOut } from '@/core/evaluate/readouts';
 
 /** The order of work: what, why, with what, how long, what to check, and what can hurt. */
-export default function StepsList({ readouts }: { readouts: Readouts }) {
+export default function StepsList({ readouts }: { readouts: WorkedOut }) {
   const { steps, findings } = readouts;
   const minutes = steps.reduce((sum, step) => sum + step.minutes, 0);
   const stops = findings.filter(({ severity }) => severity === 'stop');

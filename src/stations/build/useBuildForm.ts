@@ -1,7 +1,7 @@
 'use client';
 import { useMemo } from 'react';
 import { ACCESSORIES } from '@/core/accessories';
-import { setParameterInPlace } from '@/core/document/commands';
+import { setParameters } from '@/core/document/records';
 import type { Build } from '@/core/document/production';
 import { sceneOf } from '@/core/evaluate/context';
 import { FORMS, readParameters } from '@/core/forms';
@@ -78,20 +78,18 @@ export function useBuildForm(build: Build) {
         const checked = judged(changes);
         if (!checked.ok) return checked.problems[0]!.message;
         const names = Object.keys(changes).map(labelOf).join(', ');
-        store
+        return store
           .getState()
-          .change(`${names} of ${build.name}`, (draft) =>
-            setParameterInPlace(draft, build.id, changes),
-          );
-        return null;
+          .change(`${names} of ${build.name}`, setParameters(build.id, changes));
       },
       /** Shows a change while a handle is held; what cannot be made is not shown. */
       preview: (changes: Parameters): void => {
         if (!judged(changes).ok) return;
-        store.getState().preview((draft) => setParameterInPlace(draft, build.id, changes));
+        store.getState().preview(setParameters(build.id, changes));
       },
-      settle: (parameter: string): void =>
-        store.getState().settle(`${labelOf(parameter)} of ${build.name}`),
+      settle: (parameter: string): void => {
+        store.getState().settle(`${labelOf(parameter)} of ${build.name}`);
+      },
       abandon: (): void => store.getState().abandon(),
     };
   }, [build, document, store]);

@@ -1,12 +1,11 @@
 'use client';
 import { useState } from 'react';
 import type { Build } from '@/core/document/production';
-import type { Readouts } from '@/core/evaluate/evaluate';
+import type { WorkedOut } from '@/core/evaluate/readouts';
 import { lazyPanel } from '@/ui/lazyPanel';
 import { SheetSwitch } from '@/ui/SheetSwitch';
-import { NoBuild } from '../build/NoBuild';
+import { WithBuild, type AtHand } from '../build/WithBuild';
 import { useEngine } from '../shell/useEngine';
-import { useWorkplace } from '../shell/useWorkplace';
 import { useProduction } from '../store/context';
 
 const Layouts = lazyPanel(() => import('./Layouts'));
@@ -22,14 +21,9 @@ const SHEETS = [
 ] as const;
 
 /** Everything needed at the saw and at the till. */
-export function CutStation() {
-  const { build, readouts } = useWorkplace();
-  if (!build || !readouts) return <NoBuild />;
-  if (!readouts.drawing) return <p className="p-6">{readouts.findings[0]?.message}</p>;
-  return <CutSheet build={build} readouts={readouts} />;
-}
+export const CutStation = () => <WithBuild Sheet={CutSheet} />;
 
-function CutSheet({ build, readouts }: { build: Build; readouts: Readouts }) {
+function CutSheet({ build, readouts }: AtHand) {
   const document = useProduction((state) => state.document);
   const [sheet, setSheet] = useState<(typeof SHEETS)[number][0]>('layouts');
   // The quick plan of the readouts stands until the thorough one has been found.

@@ -1,6 +1,7 @@
 'use client';
+import { shotOf } from '@/core/document/blank';
 import type { Build } from '@/core/document/production';
-import type { Readouts } from '@/core/evaluate/evaluate';
+import type { WorkedOut } from '@/core/evaluate/readouts';
 import type { Wash } from '@/core/light/wash';
 import { show, showText, threeFigures, toUnit } from '@/core/quantity';
 import { useDevice } from '@/ui/device';
@@ -13,11 +14,11 @@ import { StopsMap } from './StopsMap';
 const LINES = [-2, -1, -0.5, -1 / 3, 1 / 3, 0.5, 1];
 
 /** Light over the shot's coverage, and where one or two such lights would stand best. */
-export default function BackdropSheet({ build, readouts }: { build: Build; readouts: Readouts }) {
+export default function BackdropSheet({ build, readouts }: { build: Build; readouts: WorkedOut }) {
   const { units } = useDevice();
   const document = useProduction((state) => state.document);
   const { transport } = useWorkplace();
-  const shot = document.shots.find(({ id }) => id === build.shotId)!;
+  const shot = shotOf(document, build);
   const known = (readouts.room && transport.known.get(readouts.room.key)) ?? null;
   const { answer, busy } = useEngine(
     (engine) => engine.backdrop(document, build.id, known),

@@ -1,7 +1,8 @@
 'use client';
 import { useEffect, useMemo, useRef, useState } from 'react';
+import { shotOf } from '@/core/document/blank';
 import type { Build } from '@/core/document/production';
-import type { Readouts } from '@/core/evaluate/evaluate';
+import type { WorkedOut } from '@/core/evaluate/readouts';
 import { shotTargetLx } from '@/core/evaluate/light';
 import { buildPicture, fixturePicture } from '@/core/evaluate/glow/scene';
 import type { Pose } from '@/core/picture/scene';
@@ -34,10 +35,10 @@ const LEVELS = [
 ] as const;
 
 /** A head in this light, at the shot's distance and exposure, beside the fixture's. */
-export default function FaceSheet({ build, readouts }: { build: Build; readouts: Readouts }) {
+export default function FaceSheet({ build, readouts }: { build: Build; readouts: WorkedOut }) {
   const document = useProduction((state) => state.document);
   const { transport } = useWorkplace();
-  const shot = document.shots.find(({ id }) => id === build.shotId)!;
+  const shot = shotOf(document, build);
   const fixture =
     document.fixtures.find(({ id }) => id === build.fixtureId) ?? document.fixtures[0] ?? null;
   const asShot: Pose = {
@@ -123,7 +124,7 @@ export default function FaceSheet({ build, readouts }: { build: Build; readouts:
 }
 
 /** Light and softness where the light has been pushed to. */
-function PoseWords({ pose, readouts }: { pose: Pose; readouts: Readouts }) {
+function PoseWords({ pose, readouts }: { pose: Pose; readouts: WorkedOut }) {
   const { units } = useDevice();
   const softness = readouts.rungs.find(({ id }) => id === 'softness');
   const lx = along(readouts.fallOff, pose.distanceM);
@@ -139,7 +140,7 @@ function PoseWords({ pose, readouts }: { pose: Pose; readouts: Readouts }) {
 }
 
 /** Between the points of the fall-off curve by ratio. */
-function along(curve: Readouts['fallOff'], distanceM: number): number | null {
+function along(curve: WorkedOut['fallOff'], distanceM: number): number | null {
   const next = curve.findIndex((point) => point.distanceM >= distanceM);
   if (next < 1) return next === 0 ? curve[0]!.illuminanceLx : null;
   const [a, b] = [curve[next - 1]!, curve[next]!];

@@ -1,10 +1,10 @@
 'use client';
 import { useState } from 'react';
 import type { Build } from '@/core/document/production';
-import type { Readouts } from '@/core/evaluate/evaluate';
+import type { WorkedOut } from '@/core/evaluate/readouts';
 import { lazyPanel } from '@/ui/lazyPanel';
 import { SheetSwitch } from '@/ui/SheetSwitch';
-import { NoBuild } from '../build/NoBuild';
+import { WithBuild, type AtHand } from '../build/WithBuild';
 import { Tray } from '../build/Tray';
 import { useBuildForm } from '../build/useBuildForm';
 import { useWorkplace } from '../shell/useWorkplace';
@@ -27,14 +27,9 @@ const SHEETS = [
 type SheetId = (typeof SHEETS)[number][0];
 
 /** What light comes out, seen and in figures. */
-export function GlowStation() {
-  const { build, readouts } = useWorkplace();
-  if (!build || !readouts) return <NoBuild />;
-  if (!readouts.drawing) return <p className="p-6">{readouts.findings[0]?.message}</p>;
-  return <GlowSheet key={build.id} build={build} readouts={readouts} />;
-}
+export const GlowStation = () => <WithBuild Sheet={GlowSheet} />;
 
-function GlowSheet({ build, readouts }: { build: Build; readouts: Readouts }) {
+function GlowSheet({ build, readouts }: AtHand) {
   const form = useBuildForm(build);
   const [sheet, setSheet] = useState<SheetId>('face');
   if (!form) return null;
@@ -82,7 +77,7 @@ function GlowSheet({ build, readouts }: { build: Build; readouts: Readouts }) {
 }
 
 /** How well the light is known by now. */
-function Known({ readouts }: { readouts: Readouts }) {
+function Known({ readouts }: { readouts: WorkedOut }) {
   const { transport } = useWorkplace();
   const { extraction, room } = readouts;
   const words = !extraction

@@ -1,11 +1,13 @@
 'use client';
 import type { Build } from '@/core/document/production';
+import { setParameters } from '@/core/document/records';
 import type { LadderRow } from '@/core/evaluate/glow/compare';
 import { show, showText, stopsFigure } from '@/core/quantity';
 import { useDevice } from '@/ui/device';
 import { useEngine } from '../shell/useEngine';
 import { SEED } from '../shell/useTransport';
-import { useProduction, useProductionStore } from '../store/context';
+import { useProduction } from '../store/context';
+import { useEdits } from '../store/useEdits';
 import { stopsCss } from './stopsColour';
 
 const PHOTONS = 40_000;
@@ -13,7 +15,7 @@ const SMALL = 8;
 
 /** The same build with none, one, two of the layers on the shelf. */
 export default function LayersSheet({ build }: { build: Build }) {
-  const store = useProductionStore();
+  const edits = useEdits();
   const document = useProduction((state) => state.document);
   const { units } = useDevice();
   const { answer, busy } = useEngine(
@@ -34,13 +36,13 @@ export default function LayersSheet({ build }: { build: Build }) {
       </p>
     );
   const put = (row: LadderRow) =>
-    store.getState().change(`layers of ${build.name}`, (draft) => {
-      const target = draft.builds.find(({ id }) => id === build.id);
-      if (!target) return;
-      row.parts.forEach((part, k) => {
-        target.parameters[`layer${k + 1}PartId`] = part;
-      });
-    });
+    edits.make(
+      `layers of ${build.name}`,
+      setParameters(
+        build.id,
+        Object.fromEntries(row.parts.map((part, k) => [`layer${k + 1}PartId`, part])),
+      ),
+    );
   return (
     <div className="overflow-x-auto" aria-busy={busy}>
       <table className="rows tight w-full text-[13px]">

@@ -1,6 +1,6 @@
 'use client';
 import { useMemo } from 'react';
-import type { Readouts } from '@/core/evaluate/evaluate';
+import type { WorkedOut } from '@/core/evaluate/readouts';
 import { MAP_CELLS } from '@/core/light/transport/pack';
 import { relativeExitance } from '@/core/light/transport/result';
 import { exportName } from '../shell/actions';
@@ -14,7 +14,7 @@ const COARSE = 4;
 const ENOUGH = 1_000_000;
 
 /** How evenly the front glows, as the eye or the lens would see it. */
-export default function MouthSheet({ readouts }: { readouts: Readouts }) {
+export default function MouthSheet({ readouts }: { readouts: WorkedOut }) {
   const document = useProduction((state) => state.document);
   const { transport } = useWorkplace();
   const found = readouts.room && transport.known.get(readouts.room.key);

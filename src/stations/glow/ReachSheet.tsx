@@ -1,16 +1,17 @@
 'use client';
 import dynamic from 'next/dynamic';
+import { shotOf } from '@/core/document/blank';
 import type { Build } from '@/core/document/production';
-import type { Readouts } from '@/core/evaluate/evaluate';
+import type { WorkedOut } from '@/core/evaluate/readouts';
 import { useProduction } from '../store/context';
 
 const FallOffChart = dynamic(() => import('../verdict/FallOffChart'), { ssr: false });
 const PolarChart = dynamic(() => import('./PolarChart'), { ssr: false });
 
 /** How the light thins with distance, and where it goes. */
-export default function ReachSheet({ build, readouts }: { build: Build; readouts: Readouts }) {
+export default function ReachSheet({ build, readouts }: { build: Build; readouts: WorkedOut }) {
   const document = useProduction((state) => state.document);
-  const shot = document.shots.find(({ id }) => id === build.shotId)!;
+  const shot = shotOf(document, build);
   const fixture =
     document.fixtures.find(({ id }) => id === build.fixtureId) ?? document.fixtures[0];
   return (

@@ -1,5 +1,6 @@
 'use client';
 import { nanoid } from 'nanoid';
+import { changeDocument } from '@/core/document/edit';
 import type { Build } from '@/core/document/production';
 import { applyVariantInPlace, type Variant } from '@/core/evaluate/glow/compare';
 import { stopsFigure } from '@/core/quantity';
@@ -7,14 +8,15 @@ import { useEngine } from '../shell/useEngine';
 import { SEED } from '../shell/useTransport';
 import { useWorkplace } from '../shell/useWorkplace';
 import { useSession } from '../shell/Workbench';
-import { useProduction, useProductionStore } from '../store/context';
+import { useProduction } from '../store/context';
+import { useEdits } from '../store/useEdits';
 
 /** Photons that tell a tenth of a stop: all changes of a build within a second. */
 const PHOTONS = 40_000;
 
 /** One-click changes that change the light, each with what it does before it is made. */
 export function Variants({ build }: { build: Build }) {
-  const store = useProductionStore();
+  const edits = useEdits();
   const { say } = useSession();
   const { transport } = useWorkplace();
   const document = useProduction((state) => state.document);
@@ -25,11 +27,13 @@ export function Variants({ build }: { build: Build }) {
     transport.done >= 1,
   );
   const make = (variant: Variant) => {
-    store
-      .getState()
-      .change(`${variant.label} of ${build.name}`, (draft) =>
-        applyVariantInPlace(draft, build.id, variant.change, nanoid(8)),
-      );
+    const accessoryId = nanoid(8);
+    edits.make(
+      `${variant.label} of ${build.name}`,
+      changeDocument((draft) =>
+        applyVariantInPlace(draft, build.id, variant.change, accessoryId),
+      ),
+    );
     say(`${variant.label}: done. Undo takes it back.`);
   };
   return (

@@ -7,7 +7,8 @@ import { Dialog } from '@/ui/Dialog';
 import { ChoiceField } from '@/ui/fields/ChoiceField';
 import { QuantityField } from '@/ui/fields/QuantityField';
 import { MoneyField, TextField } from '@/ui/fields/TextField';
-import { useProduction, useProductionStore } from '../store/context';
+import { useProduction } from '../store/context';
+import { useEdits } from '../store/useEdits';
 import { FindingNotes } from './FindingNotes';
 import { MeasuredFiles } from './MeasuredFiles';
 import { BULB_FIELDS } from './bulbFields';
@@ -57,15 +58,12 @@ interface BulbEditorProps {
 
 /** One bulb's label, field by field, with what the label hides said beside it. */
 export default function BulbEditor({ bulb, onClose, onDuplicate, onDelete }: BulbEditorProps) {
-  const store = useProductionStore();
+  const edits = useEdits();
   const { units } = useDevice();
   const currency = useProduction((state) => state.document.currency);
   const findings = labelFindings(bulb);
   const change = (label: string, set: (target: Bulb) => void) =>
-    store.getState().change(`${label} of ${bulb.name}`, (draft) => {
-      const target = draft.shelf.bulbs.find(({ id }) => id === bulb.id);
-      if (target) set(target);
-    });
+    edits.record('bulb', bulb.id, `${label} of ${bulb.name}`, set);
   const origins = new Set(SOURCED_FIELDS.map((field) => bulb.origins[field] ?? 'label'));
   return (
     <Dialog title={bulb.name} open onClose={onClose} place="side">

@@ -1,16 +1,17 @@
 'use client';
 import { putInInPlace } from '@/core/evaluate/fitting';
 import { show, showText } from '@/core/quantity';
-import { findBuild } from '@/core/evaluate/context';
+import { changeRecord } from '@/core/document/edit';
 import type { Build } from '@/core/document/production';
 import { useDevice } from '@/ui/device';
 import { useEngine } from '../shell/useEngine';
-import { useProduction, useProductionStore } from '../store/context';
+import { useProduction } from '../store/context';
+import { useEdits } from '../store/useEdits';
 
 /** What every unit that goes into this light would make of its lumens there. */
 export default function FittingSheet({ build }: { build: Build }) {
   const document = useProduction((state) => state.document);
-  const store = useProductionStore();
+  const edits = useEdits();
   const { units } = useDevice();
   const { answer, busy } = useEngine(
     (engine) => engine.fitting(document, build.id),
@@ -18,10 +19,11 @@ export default function FittingSheet({ build }: { build: Build }) {
   );
   const best = Math.max(1, ...(answer ?? []).map(({ lxPerKlm }) => lxPerKlm));
   const put = (id: string, name: string) =>
-    store.getState().change(`put ${name} into ${build.name}`, (draft) => {
-      const target = findBuild(draft, build.id);
-      if (target) putInInPlace(target, draft, id);
-    });
+    edits.make(`put ${name} into ${build.name}`, (now) =>
+      changeRecord({ kind: 'build', id: build.id }, (target) => {
+        putInInPlace(target, now, id);
+      })(now),
+    );
   return (
     <div className="py-2" data-fitting={busy ? 'asking' : 'known'}>
       <p className="text-[13px] text-ink-soft">

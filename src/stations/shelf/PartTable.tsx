@@ -71,7 +71,7 @@ export default function PartTable() {
   const { units } = useDevice();
   const shelf = useProduction((state) => state.document.shelf);
   const { parts } = shelf;
-  const { open, openRecord, close, put, change, remove } = useShelfRecords('parts', parts);
+  const { open, openRecord, close, put, change, remove } = useShelfRecords('part', parts);
   const currency = useProduction((state) => state.document.currency);
   return (
     <>

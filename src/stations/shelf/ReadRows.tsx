@@ -4,6 +4,7 @@ import { useState } from 'react';
 import type { Production } from '@/core/document/production';
 import { minorDigits } from '@/core/quantity';
 import { READ_FIELDS, type Sureness } from '@/core/reading/readLine';
+import { addRecord, together } from '@/core/document/edit';
 import type { ReadRow } from '@/core/reading/readTable';
 import {
   categoryOf,
@@ -13,7 +14,8 @@ import {
   type ReadCategory,
 } from '@/core/reading/record';
 import { useSession } from '../shell/Workbench';
-import { useProduction, useProductionStore } from '../store/context';
+import { useProduction } from '../store/context';
+import { useEdits } from '../store/useEdits';
 import { newUnit, plainBulb } from './newRecords';
 
 const CATEGORIES: readonly [ReadCategory, string][] = [
@@ -38,7 +40,7 @@ const emptyOf = (document: Production, category: ReadCategory) => {
 
 /** What was read of every line, and putting the wanted ones on the shelf in one go. */
 export function ReadRows({ rows, onClose }: { rows: readonly ReadRow[]; onClose: () => void }) {
-  const store = useProductionStore();
+  const edits = useEdits();
   const document = useProduction((state) => state.document);
   const { say } = useSession();
   const { currency } = document;
@@ -58,13 +60,17 @@ export function ReadRows({ rows, onClose }: { rows: readonly ReadRow[]; onClose:
     });
     const wrong = made.flatMap((each) => (each.ok ? [] : [each.problems[0]!.message]));
     if (wrong.length > 0) return setProblems(wrong);
-    store.getState().change(`read ${made.length} labels`, (draft) => {
-      for (const each of made) {
-        if (!each.ok) continue;
-        if (each.value.list === 'bulbs') draft.shelf.bulbs.push(each.value.record);
-        else draft.shelf.units.push(each.value.record);
-      }
-    });
+    const refused = edits.make(
+      `read ${made.length} labels`,
+      together(
+        ...made.flatMap((each) => {
+          if (!each.ok) return [];
+          const { list, record } = each.value;
+          return [addRecord({ kind: list === 'bulbs' ? 'bulb' : 'unit' }, record)];
+        }),
+      ),
+    );
+    if (refused) return setProblems([refused]);
     say(`${made.length} put on the shelf. Undo takes them off again.`);
     onClose();
   };

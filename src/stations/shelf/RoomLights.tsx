@@ -3,13 +3,14 @@ import { Plus, X } from 'lucide-react';
 import { nanoid } from 'nanoid';
 import type { BalanceAdvice } from '@/core/colour/balance';
 import { EMISSIONS, type Emission } from '@/core/colour/emission';
+import { addRecord, changeRecord, removeRecord } from '@/core/document/edit';
 import type { RoomLight, Shot } from '@/core/document/shot';
 import { show, showText } from '@/core/quantity';
 import { useDevice } from '@/ui/device';
 import { ChoiceField } from '@/ui/fields/ChoiceField';
 import { QuantityField } from '@/ui/fields/QuantityField';
 import { TextField } from '@/ui/fields/TextField';
-import { useProductionStore } from '../store/context';
+import { useEdits } from '../store/useEdits';
 import { adviceText } from './adviceText';
 
 const KINDS: Record<Emission, string> = {
@@ -22,28 +23,21 @@ const KINDS: Record<Emission, string> = {
 
 /** Light that is there anyway, and what to do about each source for the camera's balance. */
 export function RoomLights({ shot, advice }: { shot: Shot; advice: BalanceAdvice | null }) {
-  const store = useProductionStore();
+  const edits = useEdits();
   const { units } = useDevice();
-  const change = (label: string, set: (target: Shot) => void) =>
-    store.getState().change(label, (draft) => {
-      const target = draft.shots.find(({ id }) => id === shot.id);
-      if (target) set(target);
-    });
+  const place = { kind: 'roomLight', of: shot.id } as const;
   const changeLight = (light: RoomLight, label: string, set: (target: RoomLight) => void) =>
-    change(`${label} of ${light.name}`, (target) => {
-      const own = target.roomLights.find(({ id }) => id === light.id);
-      if (own) set(own);
-    });
-  const add = () =>
-    change('add a light of the room', (target) =>
-      target.roomLights.push({
-        id: nanoid(8),
-        name: 'Lamp in the room',
-        emission: 'filament',
-        cctK: 2800,
-        illuminanceLx: 20,
-      }),
-    );
+    edits.make(`${label} of ${light.name}`, changeRecord({ ...place, id: light.id }, set));
+  const add = () => {
+    const added: RoomLight = {
+      id: nanoid(8),
+      name: 'Lamp in the room',
+      emission: 'filament',
+      cctK: 2800,
+      illuminanceLx: 20,
+    };
+    edits.make('add a light of the room', addRecord(place, added));
+  };
   return (
     <section>
       <h2 className="text-lg">Light in the room on “{shot.name}”</h2>
@@ -117,9 +111,7 @@ export function RoomLights({ shot, advice }: { shot: Shot; advice: BalanceAdvice
                 className="press"
                 aria-label={`Take out ${light.name}`}
                 onClick={() =>
-                  change(`take out ${light.name}`, (target) => {
-                    target.roomLights = target.roomLights.filter(({ id }) => id !== light.id);
-                  })
+                  edits.make(`take out ${light.name}`, removeRecord({ ...place, id: light.id }))
                 }
               >
                 <X size={15} aria-hidden />

@@ -4,13 +4,14 @@ import { lazyPanel } from '@/ui/lazyPanel';
 import { Plus, ScanText } from 'lucide-react';
 import { nanoid } from 'nanoid';
 import { useMemo, useState } from 'react';
-import { freeName, removeFromShelfInPlace } from '@/core/document/commands';
+import { freeName } from '@/core/document/records';
 import type { BulbId } from '@/core/ids';
 import { bulbSchema, type Bulb } from '@/core/units/bulb';
 import { SheetSwitch } from '@/ui/SheetSwitch';
 import { useSession } from '../shell/Workbench';
 import { useWorkplace } from '../shell/useWorkplace';
-import { useProduction, useProductionStore } from '../store/context';
+import { useProduction } from '../store/context';
+import { useEdits } from '../store/useEdits';
 import { bulbRows } from './bulbRows';
 import { plainBulb } from './newRecords';
 
@@ -33,7 +34,7 @@ const SHEETS = [
 ] as const;
 
 export function ShelfStation() {
-  const store = useProductionStore();
+  const edits = useEdits();
   const { say } = useSession();
   const { shotId, build } = useWorkplace();
   const document = useProduction((state) => state.document);
@@ -46,7 +47,7 @@ export function ShelfStation() {
   const open = bulbs.find(({ id }) => id === openId);
 
   const put = (bulb: Bulb, label: string) => {
-    store.getState().change(label, (draft) => void draft.shelf.bulbs.push(bulb));
+    edits.add('bulb', bulb, label);
     setOpenId(bulb.id);
   };
   const add = () => {
@@ -60,9 +61,7 @@ export function ShelfStation() {
     );
   const remove = (bulb: Bulb) => {
     setOpenId(null);
-    store
-      .getState()
-      .change(`delete ${bulb.name}`, (draft) => removeFromShelfInPlace(draft, 'bulbs', bulb.id));
+    edits.remove('bulb', bulb, `delete ${bulb.name}`);
     say(`Deleted ${bulb.name}. Undo brings it back.`);
   };
   return (

@@ -30,7 +30,7 @@ const oneOf = (unit: Unit) =>
 export default function UnitTable({ shotCctK }: { shotCctK: number | null }) {
   const document = useProduction((state) => state.document);
   const { units } = document.shelf;
-  const { open, openRecord, close, put, change, remove } = useShelfRecords('units', units);
+  const { open, openRecord, close, put, change, remove } = useShelfRecords('unit', units);
   const money = moneyFormatter(document.currency);
   const setField = (unit: Unit, field: string, label: string, value: unknown) =>
     change(unit, label, (target) => {

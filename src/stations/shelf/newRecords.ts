@@ -1,5 +1,5 @@
 import { nanoid } from 'nanoid';
-import { freeName } from '@/core/document/commands';
+import { freeName } from '@/core/document/records';
 import type { Production } from '@/core/document/production';
 import { partSchema, type Part } from '@/core/materials/part';
 import { bulbSchema, type Bulb } from '@/core/units/bulb';

@@ -2,8 +2,9 @@ import { nightFerry } from '@/demo/nightFerry';
 import { partSchema, type Part } from '@/core/materials/part';
 import { unitSchema, type Unit } from '@/core/units/unit';
 import { validateProduction } from '@/core/document/read';
-import { removeFromShelfInPlace, setParameterInPlace } from '@/core/document/commands';
-import { edit } from '@/core/document/edit';
+import { removeFromShelf, setParameters } from '@/core/document/records';
+import { shelfReferences } from '@/core/document/references';
+import { after } from '@/core/document/testing';
 import { copiedPart, copiedUnit, newPart, newUnit } from './newRecords';
 import { PART_FIELDS, UNIT_FIELDS, type RecordField } from './recordFields';
 
@@ -91,32 +92,43 @@ describe('copies', () => {
 
 describe('taking something off the shelf', () => {
   test.each([
-    ['units', 'tape-24-120-4000'],
-    ['parts', 'foam-core-5'],
-    ['bulbs', 'globe-g45-3'],
-  ] as const)('%s %s: builds and accessories are left with an empty place', (kind, id) => {
-    const { document } = edit(demo, '', (draft) => removeFromShelfInPlace(draft, kind, id))!;
-    expect(document.shelf[kind].some((each) => each.id === id)).toBe(false);
-    expect(JSON.stringify(document.builds)).not.toContain(`"${id}"`);
+    ['unit', 'units', 'tape-24-120-4000'],
+    ['part', 'parts', 'foam-core-5'],
+    ['bulb', 'bulbs', 'globe-g45-3'],
+  ] as const)('%s %s %s: builds are left with an empty place', (kind, list, id) => {
+    const document = after(demo, removeFromShelf(kind, id));
+    expect(document.shelf[list].some((each) => each.id === id)).toBe(false);
+    for (const build of document.builds)
+      expect([...shelfReferences(build)]).not.toContain(`${kind}:${id}`);
     expect(validateProduction(JSON.parse(JSON.stringify(document))).ok).toBe(true);
   });
   test('what is not there is not taken', () => {
-    expect(edit(demo, '', (draft) => removeFromShelfInPlace(draft, 'parts', 'nothing'))).toBeNull();
+    expect(removeFromShelf('part', 'nothing')(demo)).toEqual([]);
+  });
+  // The sample has a part called “foil” and a lining chosen as “foil”.
+  test('a part called like a choice is no reference to it', () => {
+    const hooded = demo.builds.find(({ accessories }) =>
+      accessories.some(({ parameters }) => parameters.lining === 'foil'),
+    )!;
+    const document = after(demo, removeFromShelf('part', 'foil'));
+    const build = document.builds.find(({ id }) => id === hooded.id)!;
+    expect(build.accessories.map(({ parameters }) => parameters.lining)).toContain('foil');
+    expect(validateProduction(JSON.parse(JSON.stringify(document))).ok).toBe(true);
   });
 });
 
 describe('setting parameters', () => {
   const set = (parameters: Record<string, unknown>) =>
-    edit(demo, '', (draft) =>
-      setParameterInPlace(draft, 'clerk-pan', parameters as never),
-    )?.document.builds.find(({ id }) => id === 'clerk-pan');
-  test('of the form', () => expect(set({ depthM: 0.1 })!.parameters.depthM).toBe(0.1));
+    after(demo, setParameters('clerk-pan', parameters as never)).builds.find(
+      ({ id }) => id === 'clerk-pan',
+    )!;
+  test('of the form', () => expect(set({ depthM: 0.1 }).parameters.depthM).toBe(0.1));
   test('of an accessory, by its id', () => {
-    const pan = set({ 'pan-hood.lengthM': 0.33 })!;
+    const pan = set({ 'pan-hood.lengthM': 0.33 });
     expect(pan.accessories.find(({ id }) => id === 'pan-hood')!.parameters.lengthM).toBe(0.33);
     expect(pan.parameters).not.toHaveProperty('pan-hood.lengthM');
   });
   test('of an accessory that is not there: nothing', () => {
-    expect(set({ 'gone.lengthM': 1 })).toBeUndefined();
+    expect(setParameters('clerk-pan', { 'gone.lengthM': 1 })(demo)).toEqual([]);
   });
 });

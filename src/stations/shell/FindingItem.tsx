@@ -1,9 +1,9 @@
 'use client';
-import { setParameterInPlace } from '@/core/document/commands';
 import type { Build } from '@/core/document/production';
+import { setParameters } from '@/core/document/records';
 import type { Finding, Remedy } from '@/core/findings/finding';
 import { SeverityMark } from '@/ui/Severity';
-import { useProductionStore } from '../store/context';
+import { useEdits } from '../store/useEdits';
 
 interface FindingItemProps {
   finding: Finding;
@@ -14,14 +14,13 @@ interface FindingItemProps {
 
 /** One check with its limit, its source, and the ways out it offers. */
 export function FindingItem({ finding, build, onShow }: FindingItemProps) {
-  const store = useProductionStore();
+  const edits = useEdits();
   const take = (remedy: Remedy) =>
     build &&
-    store
-      .getState()
-      .change(remedy.label, (draft) =>
-        setParameterInPlace(draft, build.id, remedy.parameters as Build['parameters']),
-      );
+    edits.make(
+      remedy.label,
+      setParameters(build.id, remedy.parameters as Build['parameters']),
+    );
   const { drawing, field } = finding.where;
   return (
     <li data-finding={finding.id} className="border-b border-line py-3">

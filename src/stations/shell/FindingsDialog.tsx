@@ -22,9 +22,8 @@ interface FindingsDialogProps {
 
 /** Every check, worst first, with its limit, source and way out; of one light or of them all. */
 export default function FindingsDialog({ onClose, onPoint }: FindingsDialogProps) {
-  const { readouts, build, goTo } = useWorkplace();
+  const { findings, build, goTo } = useWorkplace();
   const [scope, setScope] = useState<(typeof SCOPES)[number][0]>('build');
-  const findings = readouts?.findings ?? [];
   const show = (finding: Finding) => {
     const { drawing, field } = finding.where;
     onPoint(drawing ?? null);

@@ -14,8 +14,8 @@ export function Header({ actions }: { actions: readonly Action[] }) {
   const history = useProduction((state) => state.history);
   const device = useDevice();
   const run = (id: string) => actions.find((action) => action.id === id)?.run();
-  const lastDone = history.past.at(-1)?.label;
-  const lastUndone = history.future.at(-1)?.label;
+  const lastDone = history.past.at(-1)?.batch.label;
+  const lastUndone = history.future.at(-1)?.batch.label.replace(/^undo /, '');
   return (
     <header className="no-print flex min-h-[48px] flex-wrap items-center gap-x-3 gap-y-1 border-b border-line bg-paper px-4 py-1.5">
       <h1 className="text-lg max-md:w-full">{stationName(station)} </h1>

@@ -2,7 +2,7 @@
 import { nanoid } from 'nanoid';
 import { Plus, X } from 'lucide-react';
 import type { Circuit } from '@/core/document/circuit';
-import { freeName } from '@/core/document/commands';
+import { freeName } from '@/core/document/records';
 import type { Production } from '@/core/document/production';
 import { circuitIdSchema } from '@/core/ids';
 import { REGION_IDS, REGIONS, type RegionId } from '@/core/power/region';
@@ -11,27 +11,24 @@ import { Dialog } from '@/ui/Dialog';
 import { ChoiceField } from '@/ui/fields/ChoiceField';
 import { QuantityField } from '@/ui/fields/QuantityField';
 import { TextField } from '@/ui/fields/TextField';
-import { useProduction, useProductionStore } from '../store/context';
+import { useProduction } from '../store/context';
+import { useEdits } from '../store/useEdits';
 
 const REGION_CHOICES = REGION_IDS.map((value) => ({ value, label: REGIONS[value].name }));
 
 /** What the whole production shares: its name, its money and the circuits its lights hang on. */
 export default function ProductionDialog({ onClose }: { onClose: () => void }) {
-  const store = useProductionStore();
+  const edits = useEdits();
   const document = useProduction((state) => state.document);
   const change = (label: string, set: (draft: Production) => void) =>
-    store.getState().change(label, set);
-  const add = () =>
-    change('add a circuit', (draft) => {
-      const like = draft.circuits.at(-1)!;
-      const id = circuitIdSchema.parse(nanoid(8));
-      draft.circuits.push({
-        ...like,
-        id,
-        name: freeName('Circuit', draft.circuits),
-        otherLoadW: 0,
-      });
-    });
+    edits.record('production', document.id, label, set);
+  const add = () => {
+    const { circuits } = document;
+    const id = circuitIdSchema.parse(nanoid(8));
+    const name = freeName('Circuit', circuits);
+    const added: Circuit = { ...circuits.at(-1)!, id, name, otherLoadW: 0 };
+    edits.add('circuit', added, 'add a circuit');
+  };
   return (
     <Dialog title="Production and circuits" open onClose={onClose} place="side">
       <div className="grid grid-cols-2 gap-x-4 gap-y-2">
@@ -73,26 +70,20 @@ export default function ProductionDialog({ onClose }: { onClose: () => void }) {
 }
 
 function CircuitFields({ circuit }: { circuit: Circuit }) {
-  const store = useProductionStore();
+  const edits = useEdits();
   const { units } = useDevice();
   const used = useProduction((state) =>
     state.document.builds.some(({ circuitId }) => circuitId === circuit.id),
   );
   const only = useProduction((state) => state.document.circuits.length === 1);
   const change = (label: string, set: (target: Circuit) => void) =>
-    store.getState().change(`${label} of ${circuit.name}`, (draft) => {
-      const target = draft.circuits.find(({ id }) => id === circuit.id);
-      if (target) set(target);
-    });
+    edits.record('circuit', circuit.id, `${label} of ${circuit.name}`, set);
   const move = (region: RegionId) =>
     change('mains', (target) => {
       const { voltageV, frequencyHz, breakersA } = REGIONS[region];
       Object.assign(target, { region, voltageV, frequencyHz, ratedA: breakersA.at(-1) });
     });
-  const remove = () =>
-    store.getState().change(`delete ${circuit.name}`, (draft) => {
-      draft.circuits = draft.circuits.filter(({ id }) => id !== circuit.id);
-    });
+  const remove = () => edits.remove('circuit', circuit, `delete ${circuit.name}`);
   const shared = { system: units };
   return (
     <div className="grid grid-cols-2 gap-x-4 gap-y-1.5">

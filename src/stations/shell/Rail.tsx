@@ -1,7 +1,7 @@
 'use client';
 import Link from 'next/link';
 import { worst, type Severity } from '@/core/findings/finding';
-import type { Readouts } from '@/core/evaluate/evaluate';
+import type { WorkedOut } from '@/core/evaluate/readouts';
 import { Jar } from '@/ui/Jar';
 import { isAboutWire } from '@/core/power/wire';
 import { SeverityMark } from '@/ui/Severity';
@@ -13,9 +13,8 @@ type Mark = Severity | 'empty' | 'started';
 
 /** How far a station has come, from what it holds and what the findings say of it. */
 function useMarks(): Record<StationId, Mark> {
-  const { build, readouts } = useWorkplace();
+  const { build, readouts, findings } = useWorkplace();
   const document = useProduction((state) => state.document);
-  const findings = readouts?.findings ?? [];
   const about = (fields: RegExp) =>
     worst(findings.filter(({ where }) => where.field && fields.test(where.field)));
   return {
@@ -43,16 +42,15 @@ function useMarks(): Record<StationId, Mark> {
 }
 
 /** The light's own findings and rungs. */
-function glowMark({ rungs, findings }: Readouts): Mark {
+function glowMark({ rungs, findings }: WorkedOut): Mark {
   if (rungs.find(({ id }) => id === 'light')?.value == null) return 'started';
   return worst(findings.filter(({ id }) => id.startsWith('light.')));
 }
 
 /** A maker's folding rule stood on end: one segment a station, a brass joint at the current one. */
 export function Rail({ onFindings }: { onFindings: () => void }) {
-  const { station, goTo, readouts } = useWorkplace();
+  const { station, goTo, readouts, findings } = useWorkplace();
   const marks = useMarks();
-  const findings = readouts?.findings ?? [];
   const stops = findings.filter(({ severity }) => severity === 'stop').length;
   const open = findings.filter(({ severity }) => severity !== 'ok').length;
   return (
@@ -66,7 +64,7 @@ export function Rail({ onFindings }: { onFindings: () => void }) {
         aria-label="Lantern Jar: all productions"
         title="All productions"
       >
-        <Jar filled={readouts?.filled ?? 0} cctK={readouts?.cctK ?? null} cracked={stops > 0} />
+        <Jar filled={readouts?.targetShare ?? 0} cctK={readouts?.cctK ?? null} cracked={stops > 0} />
       </Link>
       <ol className="flex min-w-0 flex-col max-md:flex-1 max-md:flex-row max-md:overflow-x-auto">
         {STATIONS.map(({ id, name, key, question }) => (

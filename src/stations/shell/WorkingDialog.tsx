@@ -1,5 +1,5 @@
 'use client';
-import { findReadout } from '@/core/evaluate/evaluate';
+import { findReadout } from '@/core/evaluate/readouts';
 import type { GlowId } from '@/core/evaluate/glow';
 import type { RungId } from '@/core/evaluate/readout';
 import type { Origin } from '@/core/origin';

@@ -1,5 +1,5 @@
 import { nanoid } from 'nanoid';
-import { freeName } from '@/core/document/commands';
+import { freeName } from '@/core/document/records';
 import { buildSchema, type Build, type Production } from '@/core/document/production';
 import { FORMS } from '@/core/forms';
 
@@ -18,6 +18,7 @@ export function newBuild(
     shotId,
     circuitId: document.circuits[0]!.id,
     fixtureId: document.fixtures[0]?.id ?? null,
+    standing: 'in use',
     form: formId,
     parameters: parameters ?? form.defaults(),
     accessories: [],

@@ -1,6 +1,8 @@
 'use client';
 import { useMemo } from 'react';
 import { useRouter } from 'next/navigation';
+import { addRecord } from '@/core/document/edit';
+import { removeBuild } from '@/core/document/records';
 import { useDevice } from '@/ui/device';
 import { useProductionStore } from '../store/context';
 import { copyOfBuild, download, exportName } from './actions';
@@ -50,7 +52,7 @@ export function useActions(panels: Panels): Action[] {
             label: `Duplicate “${build.name}”`,
             run: () => {
               const copy = copyOfBuild(state().document, build);
-              state().change(`duplicate ${build.name}`, (draft) => void draft.builds.push(copy));
+              state().change(`duplicate ${build.name}`, addRecord({ kind: 'build' }, copy));
               goTo('build', { build: copy.id });
             },
           },
@@ -58,9 +60,7 @@ export function useActions(panels: Panels): Action[] {
             id: 'delete-build',
             label: `Delete “${build.name}”`,
             run: () => {
-              state().change(`delete ${build.name}`, (draft) => {
-                draft.builds = draft.builds.filter(({ id }) => id !== build.id);
-              });
+              state().change(`delete ${build.name}`, removeBuild(build.id));
               panels.say(`Deleted ${build.name}. Undo brings it back.`);
             },
           },

@@ -2,8 +2,10 @@
 import { createContext, useCallback, useContext, useEffect, useMemo, useState } from 'react';
 import { usePathname, useRouter, useSearchParams } from 'next/navigation';
 import type { Build } from '@/core/document/production';
-import type { LoadCache } from '@/core/evaluate/context';
-import { evaluate, type Readouts } from '@/core/evaluate/evaluate';
+import { Derivations } from '@/core/evaluate/derive';
+import { evaluate } from '@/core/evaluate/evaluate';
+import type { WorkedOut } from '@/core/evaluate/readouts';
+import type { Finding } from '@/core/findings/finding';
 import { useProduction } from '../store/context';
 import { STATIONS, type StationId } from './stations';
 import { PHOTONS, useTransport, type TransportState } from './useTransport';
@@ -12,13 +14,19 @@ export interface Workplace {
   station: StationId;
   /** the build everything on screen is about; null in a production without builds */
   build: Build | null;
-  readouts: Readouts | null;
+  readouts: WorkedOut | null;
+  /** of the build, known form or not */
+  findings: readonly Finding[];
+  /** results kept for every build of the production */
+  derivations: Derivations;
   /** the shot of the build, or the one picked on the Shot station */
   shotId: string | null;
   /** how far the light of the build has been simulated */
   transport: TransportState;
   goTo: (station: StationId, place?: { build?: string; shot?: string }) => void;
 }
+
+const NO_FINDINGS: readonly Finding[] = [];
 
 const WorkplaceContext = createContext<Workplace | null>(null);
 
@@ -38,16 +46,16 @@ export function WorkplaceProvider({ children }: { children: React.ReactNode }) {
     null;
   const shotId = picked?.id ?? build?.shotId ?? document.shots[0]?.id ?? null;
 
-  const [loads] = useState<LoadCache>(() => new WeakMap());
+  const [derivations] = useState(() => new Derivations());
   const { state: transport, follow } = useTransport(
     station === 'glow' ? PHOTONS.map : PHOTONS.readouts,
   );
   const { known, told } = transport;
-  const readouts = useMemo(() => {
+  const answer = useMemo(() => {
     const found =
       build &&
       evaluate(document, build.id, {
-        loads,
+        derivations,
         transported: ({ key }) => known.get(key),
         estimateScale: known.scales.get(build.id),
         glow: station === 'glow',
@@ -55,7 +63,9 @@ export function WorkplaceProvider({ children }: { children: React.ReactNode }) {
     return found?.ok ? found.value : null;
     // `told` says that `known` holds something new.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [document, build, loads, known, told, station]);
+  }, [document, build, derivations, known, told, station]);
+  const readouts = answer?.kind === 'worked out' ? answer : null;
+  const findings = answer?.findings ?? NO_FINDINGS;
   useEffect(() => {
     follow(readouts?.room ?? null);
     const { extraction } = readouts ?? {};
@@ -77,8 +87,8 @@ export function WorkplaceProvider({ children }: { children: React.ReactNode }) {
   );
 
   const workplace = useMemo(
-    () => ({ station, build, readouts, shotId, transport, goTo }),
-    [station, build, readouts, shotId, transport, goTo],
+    () => ({ station, build, readouts, findings, derivations, shotId, transport, goTo }),
+    [station, build, readouts, findings, derivations, shotId, transport, goTo],
   );
   return <WorkplaceContext value={workplace}>{children}</WorkplaceContext>;
 }

@@ -3,8 +3,9 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import { nanoid } from 'nanoid';
 import { useForm } from 'react-hook-form';
 import * as z from 'zod';
+import { addRecord } from '@/core/document/edit';
 import { blankShot } from '@/core/document/blank';
-import { freeName } from '@/core/document/commands';
+import { freeName } from '@/core/document/records';
 import { USES, USE_NAMES, type Shot, type Use } from '@/core/document/shot';
 import { parseQuantity } from '@/core/quantity';
 import { useDevice } from '@/ui/device';
@@ -53,7 +54,7 @@ export default function NewShotDialog({ onClose }: { onClose: () => void }) {
       use: answers.use,
       distanceM: distance.value,
     };
-    store.getState().change(`new shot ${shot.name}`, (draft) => void draft.shots.push(shot));
+    store.getState().change(`new shot ${shot.name}`, addRecord({ kind: 'shot' }, shot));
     onClose();
     goTo('shot', { shot: shot.id });
   };

@@ -1,30 +1,36 @@
 'use client';
-import { removeShotInPlace } from '@/core/document/commands';
+import { useState } from 'react';
 import { USES, USE_NAMES, type Shot } from '@/core/document/shot';
+import { removeShot } from '@/core/document/records';
+import { lazyPanel } from '@/ui/lazyPanel';
 import { useDevice } from '@/ui/device';
 import { ChoiceField } from '@/ui/fields/ChoiceField';
 import { QuantityField } from '@/ui/fields/QuantityField';
 import { MoneyField, TextField } from '@/ui/fields/TextField';
 import { useSession } from '../shell/Workbench';
-import { useProduction, useProductionStore } from '../store/context';
+import { useProduction } from '../store/context';
+import { useEdits } from '../store/useEdits';
 import { GROUPS, SHOT_FIELDS } from './shotFields';
 import { ShotAnswer } from './ShotAnswer';
 import { ShotSketch } from './ShotSketch';
 
+const DeleteShot = lazyPanel(() => import('./DeleteShot'));
+
 /** Everything about one shot, and what it follows that the light must give. */
 export function ShotSheet({ shot }: { shot: Shot }) {
-  const store = useProductionStore();
+  const edits = useEdits();
   const { say } = useSession();
   const { units } = useDevice();
   const currency = useProduction((state) => state.document.currency);
   const change = (label: string, set: (target: Shot) => void) =>
-    store.getState().change(`${label} of ${shot.name}`, (draft) => {
-      const target = draft.shots.find(({ id }) => id === shot.id);
-      if (target) set(target);
-    });
-  const remove = () => {
-    store.getState().change(`delete ${shot.name}`, (draft) => removeShotInPlace(draft, shot.id));
-    say(`Deleted ${shot.name} and its builds. Undo brings them back.`);
+    edits.record('shot', shot.id, `${label} of ${shot.name}`, set);
+  const own = useProduction(
+    (state) => state.document.builds.filter(({ shotId }) => shotId === shot.id).length,
+  );
+  const [asking, setAsking] = useState(false);
+  const remove = (builds: 'stay' | 'go') => {
+    edits.make(`delete ${shot.name}`, removeShot(shot.id, builds));
+    say(`Deleted ${shot.name}. Undo brings it back.`);
   };
   return (
     <div className="flex flex-col gap-3">
@@ -48,7 +54,7 @@ export function ShotSheet({ shot }: { shot: Shot }) {
           mayBeEmpty
           onCommit={(note) => change('note', (target) => void (target.note = note))}
         />
-        <button type="button" className="press" onClick={remove}>
+        <button type="button" className="press" onClick={() => (own === 0 ? remove('stay') : setAsking(true))}>
           Delete
         </button>
       </div>
@@ -90,6 +96,14 @@ export function ShotSheet({ shot }: { shot: Shot }) {
         <ShotAnswer shot={shot} />
         <ShotSketch shot={shot} />
       </div>
+      {asking && (
+        <DeleteShot
+          name={shot.name}
+          builds={own}
+          onClose={() => setAsking(false)}
+          onDelete={remove}
+        />
+      )}
     </div>
   );
 }

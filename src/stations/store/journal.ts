@@ -1,30 +1,121 @@
-import { get, set } from 'idb-keyval';
-import type { History } from './history';
+import { createStore, promisifyRequest, type UseStore } from 'idb-keyval';
+import type { History, Move, Place, Recorded } from './history';
 
 /**
- * What this browser remembers of a production beside the store: the undo list, and edits that
- * were not acknowledged. It outlives reloads and a server that died.
+ * What this browser remembers of a production beside the store: undo lists, and moves that were not
+ * acknowledged. It outlives reloads and a server that died. Every window has a journal of its own,
+ * written entry by entry, and every window can read them all.
  */
-export interface Journal extends History {
-  /** the stored revision the pending edits were made on */
+export interface JournalHead {
+  production: string;
+  window: string;
+  /** the stored revision the unsent moves were made on */
   revision: number;
+  /** number of the last move the store has acknowledged */
+  acknowledged: number;
+  seq: number;
+  /** when it was last written, epoch milliseconds */
+  at: number;
 }
 
-const key = (id: string) => `lantern-jar:${id}`;
+export interface Journal {
+  head: JournalHead;
+  history: History;
+}
 
-/** Private windows may refuse storage; then undo ends at a reload and nothing else changes. */
-export async function readJournal(id: string): Promise<Journal | null> {
+interface Entry {
+  move: Move;
+  place: Place;
+}
+
+let opened: UseStore | null = null;
+const store = (): UseStore => (opened ??= createStore('lantern-jar-journals', 'entries'));
+
+/** Ids hold letters, digits, - and _ alone, so a space keeps the parts of a key apart. */
+const key = (production: string, window: string, part: string) =>
+  `${production} ${window} ${part}`;
+const entryKey = (head: Pick<JournalHead, 'production' | 'window'>, seq: number) =>
+  key(head.production, head.window, `m${String(seq).padStart(16, '0')}`);
+const headKey = (head: Pick<JournalHead, 'production' | 'window'>) =>
+  key(head.production, head.window, 'head');
+const within = (prefix: string) => IDBKeyRange.bound(prefix, `${prefix}\uffff`);
+
+/**
+ * Writes what a move changed, in one transaction: a few entries, however long the list is.
+ * @returns false when the browser refuses (a private window, a full disk)
+ */
+export async function writeJournal(
+  head: JournalHead,
+  { put, drop }: Pick<Recorded, 'put' | 'drop'>,
+): Promise<boolean> {
   try {
-    return (await get<Journal>(key(id))) ?? null;
+    await store()('readwrite', (entries) => {
+      for (const { move, place } of put) entries.put({ move, place }, entryKey(head, move.seq));
+      for (const seq of drop) entries.delete(entryKey(head, seq));
+      entries.put(head, headKey(head));
+      return promisifyRequest(entries.transaction);
+    });
+    return true;
   } catch {
-    return null;
+    return false;
   }
 }
 
-export async function writeJournal(id: string, journal: Journal): Promise<void> {
+/** Every journal of a production in this browser; none where it keeps nothing. */
+export async function readJournals(production: string): Promise<Journal[]> {
   try {
-    await set(key(id), journal);
+    const [keys, values] = await store()('readonly', (entries) =>
+      Promise.all([
+        promisifyRequest(entries.getAllKeys(within(`${production} `))),
+        promisifyRequest(entries.getAll(within(`${production} `))),
+      ]),
+    );
+    const windows = new Map<string, { head?: JournalHead; entries: Entry[] }>();
+    keys.forEach((each, k) => {
+      const [, window, part] = String(each).split(' ') as [string, string, string];
+      const own = windows.get(window) ?? { entries: [] };
+      windows.set(window, own);
+      if (part === 'head') own.head = values[k] as JournalHead;
+      else own.entries.push(values[k] as Entry);
+    });
+    return [...windows.values()].flatMap(({ head, entries }) =>
+      head ? [{ head, history: historyOf(head, entries) }] : [],
+    );
   } catch {
-    // See above: without storage the journal lives in memory only.
+    return [];
   }
+}
+
+function historyOf(head: JournalHead, entries: readonly Entry[]): History {
+  const inOrder = entries.toSorted((a, b) => a.move.seq - b.move.seq);
+  const at = (place: Place) =>
+    inOrder.filter((entry) => entry.place === place).map(({ move }) => move);
+  return {
+    past: at('past'),
+    future: at('future'),
+    pending: inOrder.map(({ move }) => move).filter(({ seq }) => seq > head.acknowledged),
+    seq: head.seq,
+  };
+}
+
+export async function dropJournal(head: Pick<JournalHead, 'production' | 'window'>) {
+  try {
+    await store()('readwrite', (entries) => {
+      entries.delete(within(key(head.production, head.window, '')));
+      return promisifyRequest(entries.transaction);
+    });
+  } catch {
+    // Without storage there is nothing to drop.
+  }
+}
+
+/** A whole history as entries, for a window that takes another's journal over. */
+export function wholeHistory(history: History): Recorded['put'] {
+  const listed = [
+    ...history.past.map((move) => ({ move, place: 'past' as const })),
+    ...history.future.map((move) => ({ move, place: 'future' as const })),
+  ];
+  const known = new Set(listed.map(({ move }) => move.seq));
+  const rest = history.pending.filter(({ seq }) => !known.has(seq));
+  return [...listed, ...rest.map((move) => ({ move, place: 'none' as const }))];
 }

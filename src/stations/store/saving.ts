@@ -1,68 +1,132 @@
 import * as z from 'zod/mini';
+import type { Batch, FieldRef } from '@/core/document/edit';
 import type { Production } from '@/core/document/production';
-import type { PendingEdit } from './history';
 
 export interface Newer {
   revision: number;
   document: Production;
 }
 
-const storedSchema = z.object({
-  revision: z.number(),
-  document: z.unknown(),
-  lastEditIds: z.array(z.string()),
-});
-
-/** The production as it is stored now; null when the server does not answer with one. */
-export async function fetchStored(id: string): Promise<(Newer & { lastEditIds: string[] }) | null> {
-  try {
-    const answer = await fetch(`/api/productions/${id}`, { cache: 'no-store' });
-    return storedSchema.parse(await answer.json()) as Newer & { lastEditIds: string[] };
-  } catch {
-    return null;
-  }
+/** An edit the store does not take. */
+export interface RefusedEdit {
+  id: string;
+  message: string;
+  at: FieldRef | null;
 }
 
 export type SendOutcome =
-  | { kind: 'saved'; revision: number }
+  | { kind: 'saved'; revision: number; refused: RefusedEdit[] }
   | { kind: 'stale'; newer: Newer }
-  | { kind: 'refused'; message: string }
+  /** the request as a whole is not taken, and nobody says which edit is at fault */
+  | { kind: 'rejected'; message: string }
   | { kind: 'unanswered'; message: string };
 
-const savedSchema = z.object({ revision: z.number() });
 const problemSchema = z.object({
+  path: z.string(),
+  message: z.string(),
+  at: z.optional(z.unknown()),
+});
+const savedSchema = z.object({
+  revision: z.number(),
+  refused: z.array(z.object({ id: z.string(), problems: z.array(problemSchema) })),
+});
+const refusalSchema = z.object({
   title: z.string(),
-  problems: z._default(z.array(z.object({ path: z.string(), message: z.string() })), []),
+  problems: z._default(z.array(problemSchema), []),
+  revision: z.optional(z.number()),
+  refused: z.optional(savedSchema.shape.refused),
   newer: z.optional(z.object({ revision: z.number(), document: z.unknown() })),
 });
+
+/** A server that takes longer is treated as one that does not answer; the edits are sent again. */
+const PATIENCE_MS = 20_000;
+
+async function post(method: string, url: string, body: unknown): Promise<[Response, unknown]> {
+  const answer = await fetch(url, {
+    method,
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(body),
+    signal: AbortSignal.timeout(PATIENCE_MS),
+  });
+  return [answer, await answer.json()];
+}
 
 /** Sends edits made on a revision; every way it can go is an outcome, none throws. */
 export async function sendEdits(
   id: string,
+  client: string,
   baseRevision: number,
-  edits: readonly PendingEdit[],
+  batches: readonly Batch[],
 ): Promise<SendOutcome> {
   try {
-    const answer = await fetch(`/api/productions/${id}`, {
-      method: 'PATCH',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({
-        baseRevision,
-        edits: edits.map(({ id: editId, label, patches }) => ({ id: editId, label, patches })),
-      }),
+    const [answer, json] = await post('PATCH', `/api/productions/${id}`, {
+      client,
+      baseRevision,
+      edits: batches.map(({ id: edit, label, commands }) => ({ id: edit, label, commands })),
     });
-    const json: unknown = await answer.json();
-    if (answer.ok) return { kind: 'saved', revision: savedSchema.parse(json).revision };
-    return refusal(answer.status, problemSchema.parse(json));
+    if (answer.ok) return taken(savedSchema.parse(json));
+    return refusal(answer.status, refusalSchema.parse(json));
   } catch {
     return { kind: 'unanswered', message: 'The server does not answer.' };
   }
 }
 
-function refusal(status: number, problem: z.infer<typeof problemSchema>): SendOutcome {
+const taken = ({ revision, refused }: z.infer<typeof savedSchema>): SendOutcome => ({
+  kind: 'saved',
+  revision,
+  refused: refused.map(({ id, problems }) => ({
+    id,
+    message: problems[0] ? problems[0].message : 'It does not fit the document.',
+    at: (problems[0]?.at as FieldRef | undefined) ?? null,
+  })),
+});
+
+function refusal(status: number, problem: z.infer<typeof refusalSchema>): SendOutcome {
   if (status === 409 && problem.newer)
     return { kind: 'stale', newer: problem.newer as unknown as Newer };
+  if (status === 422 && problem.refused && problem.revision !== undefined)
+    return taken({ revision: problem.revision, refused: problem.refused });
   const [first] = problem.problems;
-  const message = first ? `${problem.title} ${first.path}: ${first.message}` : problem.title;
-  return status >= 500 ? { kind: 'unanswered', message } : { kind: 'refused', message };
+  const message = first?.path ? `${problem.title} ${first.path}: ${first.message}` : problem.title;
+  if (status === 404)
+    return {
+      kind: 'unanswered',
+      message: 'This production was deleted elsewhere; take it out of the bin to go on.',
+    };
+  return status === 400 || status === 413 || status === 422
+    ? { kind: 'rejected', message }
+    : { kind: 'unanswered', message };
+}
+
+const sinceSchema = z.object({
+  revision: z.number(),
+  document: z.unknown(),
+  taken: z.array(z.string()),
+  movedOn: z.boolean(),
+});
+
+export interface Since extends Newer {
+  /** ids of the asked edits that are in it */
+  taken: string[];
+  /** others have saved since */
+  movedOn: boolean;
+}
+
+/** What became of edits nobody acknowledged; null when the server does not say. */
+export async function fetchSince(
+  id: string,
+  client: string,
+  revision: number,
+  edits: readonly string[],
+): Promise<Since | null> {
+  try {
+    const [answer, json] = await post('POST', `/api/productions/${id}/since`, {
+      client,
+      revision,
+      edits,
+    });
+    return answer.ok ? (sinceSchema.parse(json) as Since) : null;
+  } catch {
+    return null;
+  }
 }

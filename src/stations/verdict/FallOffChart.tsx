@@ -9,7 +9,7 @@ import {
   PointElement,
   Tooltip,
 } from 'chart.js';
-import type { Readouts } from '@/core/evaluate/evaluate';
+import type { WorkedOut } from '@/core/evaluate/readouts';
 import { show, showText, toUnit } from '@/core/quantity';
 import { fixtureIlluminanceLx, type Fixture } from '@/core/verdict/fixture';
 import { useDevice } from '@/ui/device';
@@ -26,7 +26,7 @@ Chart.register(
 );
 
 interface FallOffChartProps {
-  readouts: Readouts;
+  readouts: WorkedOut;
   fixture: Fixture;
   shotM: number;
 }

@@ -2,7 +2,8 @@
 import type { Build } from '@/core/document/production';
 import type { Fixture } from '@/core/verdict/fixture';
 import { ChoiceField } from '@/ui/fields/ChoiceField';
-import { useProduction, useProductionStore } from '../store/context';
+import { useProduction } from '../store/context';
+import { useEdits } from '../store/useEdits';
 
 /** The fixture a build is held against, wherever that is done. */
 export function FixtureChoice({
@@ -14,12 +15,11 @@ export function FixtureChoice({
   fixture: Fixture;
   label: string;
 }) {
-  const store = useProductionStore();
+  const edits = useEdits();
   const fixtures = useProduction((state) => state.document.fixtures);
   const choose = (id: string) =>
-    store.getState().change(`fixture of ${build.name}`, (draft) => {
-      const target = draft.builds.find((each) => each.id === build.id);
-      if (target) target.fixtureId = id as Fixture['id'];
+    edits.record('build', build.id, `fixture of ${build.name}`, (target) => {
+      target.fixtureId = id as Fixture['id'];
     });
   return (
     <ChoiceField

@@ -5,7 +5,8 @@ import { QuantityField } from '@/ui/fields/QuantityField';
 import { MoneyField, TextField } from '@/ui/fields/TextField';
 import { FEATURES, type Feature, type Fixture } from '@/core/verdict/fixture';
 import type { Dimension } from '@/core/quantity';
-import { useProduction, useProductionStore } from '../store/context';
+import { useProduction } from '../store/context';
+import { useEdits } from '../store/useEdits';
 
 type Measured =
   | 'illuminanceLx'
@@ -115,13 +116,11 @@ export default function FixtureDialog({
   fixture: Fixture;
   onClose: () => void;
 }) {
-  const store = useProductionStore();
+  const edits = useEdits();
   const { units } = useDevice();
   const currency = useProduction((state) => state.document.currency);
   const change = (label: string, set: (target: Fixture) => void) =>
-    store.getState().change(`${label} of ${fixture.name}`, (draft) => {
-      const target = draft.fixtures.find(({ id }) => id === fixture.id);
-      if (!target) return;
+    edits.record('fixture', fixture.id, `${label} of ${fixture.name}`, (target) => {
       set(target);
       target.origin = 'user';
     });

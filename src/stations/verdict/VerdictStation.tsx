@@ -3,12 +3,14 @@ import { lazyPanel } from '@/ui/lazyPanel';
 import dynamic from 'next/dynamic';
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
-import { freeName } from '@/core/document/commands';
+import { addRecord, changeRecord, together } from '@/core/document/edit';
+import { shotOf } from '@/core/document/blank';
+import { freeName } from '@/core/document/records';
 import { fixtureIdSchema } from '@/core/ids';
 import type { Fixture } from '@/core/verdict/fixture';
-import { NoBuild } from '../build/NoBuild';
-import { useWorkplace } from '../shell/useWorkplace';
-import { useProduction, useProductionStore } from '../store/context';
+import { WithBuild, type AtHand } from '../build/WithBuild';
+import { useProduction } from '../store/context';
+import { useEdits } from '../store/useEdits';
 import { FixtureChoice } from './FixtureChoice';
 import { VerdictTable } from './VerdictTable';
 
@@ -17,22 +19,18 @@ const FixtureDialog = lazyPanel(() => import('./FixtureDialog'));
 /** The chart library is heavy and only wanted here. */
 const FallOffChart = dynamic(() => import('./FallOffChart'), { ssr: false });
 
-export function VerdictStation() {
-  const store = useProductionStore();
-  const { build, readouts } = useWorkplace();
+export const VerdictStation = () => <WithBuild Sheet={VerdictSheet} />;
+
+function VerdictSheet({ build, readouts }: AtHand) {
+  const edits = useEdits();
   const [editing, setEditing] = useState<Fixture['id'] | null>(null);
   const document = useProduction((state) => state.document);
-  if (!build || !readouts) return <NoBuild />;
-  const shot = document.shots.find(({ id }) => id === build.shotId);
+  const shot = shotOf(document, build);
   const fixture =
     document.fixtures.find(({ id }) => id === build.fixtureId) ?? document.fixtures[0];
   const comparison = readouts.comparisons.find(({ fixtureId }) => fixtureId === fixture?.id);
-  if (!fixture || !comparison || !shot)
-    return (
-      <p className="p-6">
-        There is no fixture to compare with, or this build’s form is not known here.
-      </p>
-    );
+  if (!fixture || !comparison)
+    return <p className="p-6">There is no fixture to compare with.</p>;
   const addFixture = () => {
     const added: Fixture = {
       ...fixture,
@@ -40,11 +38,15 @@ export function VerdictStation() {
       name: freeName('New fixture', document.fixtures),
       origin: 'user',
     };
-    store.getState().change('add a fixture', (draft) => {
-      draft.fixtures.push(added);
-      const target = draft.builds.find((each) => each.id === build.id);
-      if (target) target.fixtureId = added.id;
-    });
+    edits.make(
+      'add a fixture',
+      together(
+        addRecord({ kind: 'fixture' }, added),
+        changeRecord({ kind: 'build', id: build.id }, (target) => {
+          target.fixtureId = added.id;
+        }),
+      ),
+    );
     setEditing(added.id);
   };
   return (

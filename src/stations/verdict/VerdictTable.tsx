@@ -1,6 +1,6 @@
 'use client';
 import type { Build } from '@/core/document/production';
-import type { Readouts } from '@/core/evaluate/evaluate';
+import type { WorkedOut } from '@/core/evaluate/readouts';
 import { isoText } from '@/core/evaluate/lightRungs';
 import type { Readout } from '@/core/evaluate/readout';
 import { moneyFormatter, show, showText, type Dimension } from '@/core/quantity';
@@ -11,7 +11,7 @@ import { useProduction } from '../store/context';
 
 interface VerdictTableProps {
   build: Build;
-  readouts: Readouts;
+  readouts: WorkedOut;
   fixture: Fixture;
   comparison: Comparison;
 }
@@ -79,7 +79,7 @@ export function VerdictTable({ build, readouts, fixture, comparison }: VerdictTa
 }
 
 /** The least colour rendering among the bulbs, from the colour findings' own source: the shelf. */
-function criOf(readouts: Readouts): string {
+function criOf(readouts: WorkedOut): string {
   return readouts.criRa === null ? '–' : String(Math.round(readouts.criRa));
 }
 

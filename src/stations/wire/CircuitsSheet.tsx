@@ -10,24 +10,26 @@ import {
   type DragEndEvent,
 } from '@dnd-kit/core';
 import { GripVertical } from 'lucide-react';
-import { useMemo, useState } from 'react';
-import type { LoadCache } from '@/core/evaluate/context';
-import { circuitLoads, moveToCircuitInPlace, type CircuitLoad } from '@/core/evaluate/circuitLoads';
+import { useMemo } from 'react';
+import { moveToCircuit } from '@/core/document/records';
+import { circuitLoads, type CircuitLoad } from '@/core/evaluate/circuitLoads';
 import type { Build } from '@/core/document/production';
 import { threeFigures } from '@/core/quantity';
 import { SeverityMark } from '@/ui/Severity';
 import { useSession } from '../shell/Workbench';
-import { useProduction, useProductionStore } from '../store/context';
+import { useProduction } from '../store/context';
+import { useEdits } from '../store/useEdits';
+import { useWorkplace } from '../shell/useWorkplace';
 
 const amps = (value: number) => `${threeFigures(value)} A`;
 
 /** Every breaker with what hangs on it; a light is dragged, or sent by its list, to another. */
 export default function CircuitsSheet() {
   const document = useProduction((state) => state.document);
-  const store = useProductionStore();
+  const edits = useEdits();
   const { say } = useSession();
-  const [known] = useState<LoadCache>(() => new WeakMap());
-  const loads = useMemo(() => circuitLoads(document, known), [document, known]);
+  const { derivations } = useWorkplace();
+  const loads = useMemo(() => circuitLoads(document, derivations), [document, derivations]);
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
     useSensor(KeyboardSensor),
@@ -36,11 +38,7 @@ export default function CircuitsSheet() {
     const build = document.builds.find(({ id }) => id === buildId);
     const circuit = document.circuits.find(({ id }) => id === circuitId);
     if (!build || !circuit || build.circuitId === circuit.id) return;
-    store
-      .getState()
-      .change(`plug ${build.name} into ${circuit.name}`, (draft) =>
-        moveToCircuitInPlace(draft, build.id, circuit.id),
-      );
+    edits.make(`plug ${build.name} into ${circuit.name}`, moveToCircuit(build.id, circuit.id));
     say(`${build.name} now hangs on ${circuit.name}.`);
   };
   const drop = ({ active, over }: DragEndEvent) => {
@@ -152,7 +150,9 @@ function Chip({ build, circuitId, circuits, onMove }: ChipProps) {
       </button>
       {build.name}
       {build.copies > 1 && ` × ${build.copies}`}
-      <span className="figure">{amps(build.amps)}</span>
+      <span className="figure">
+        {build.standing === 'in use' ? amps(build.amps) : build.standing}
+      </span>
       <select
         aria-label={`Circuit of ${build.name}`}
         className="w-[108px] border border-line bg-paper px-1"

@@ -1,13 +1,17 @@
 'use client';
 import { useState } from 'react';
-import { designMark } from '@/core/document/designMark';
+import { nanoid } from 'nanoid';
+import { addRecord } from '@/core/document/edit';
+import { signedState } from '@/core/evaluate/signedState';
 import { signOffSchema, type Build } from '@/core/document/production';
 import type { Finding } from '@/core/findings/finding';
 import { gateOf, LOOK_OVER } from '@/core/power/wire';
 import { FieldFrame } from '@/ui/fields/FieldFrame';
 import { FindingItem } from '../shell/FindingItem';
 import { useSession } from '../shell/Workbench';
-import { useProductionStore } from '../store/context';
+import { useProduction } from '../store/context';
+import { useEdits } from '../store/useEdits';
+import { useWorkplace } from '../shell/useWorkplace';
 
 /** What must be so before the first power-up, and who has looked. */
 export default function GateSheet({
@@ -18,6 +22,9 @@ export default function GateSheet({
   findings: readonly Finding[];
 }) {
   const { open, stops, unknown } = gateOf(findings);
+  const document = useProduction((state) => state.document);
+  const { derivations } = useWorkplace();
+  const state = signedState(document, build, derivations);
   return (
     <div className="grid grid-cols-2 gap-5 max-lg:grid-cols-1">
       <section>
@@ -42,31 +49,30 @@ export default function GateSheet({
             </ul>
           </>
         )}
-        <Signed build={build} />
+        <Signed build={build} now={state} />
       </section>
-      <LookOver key={designMark(build)} build={build} open={open} />
+      <LookOver key={state} build={build} state={state} open={open} />
     </div>
   );
 }
 
 /** Earlier looks; those at another design no longer count. */
-function Signed({ build }: { build: Build }) {
-  const now = designMark(build);
+function Signed({ build, now }: { build: Build; now: string }) {
   if (build.signOffs.length === 0) return null;
   return (
     <>
       <h3 className="mt-3 text-base">Signed off</h3>
       <ul className="text-sm">
-        {build.signOffs.map(({ name, date, checked, design }, k) => (
+        {build.signOffs.map(({ id, name, date, checked, design }) => (
           <li
-            key={k}
+            key={id}
             data-sign-off={design === now ? 'holds' : 'stale'}
             className="border-b border-line py-1"
           >
             {name}, {date}, {checked.length} points.{' '}
             {design === now
-              ? 'Holds for this design.'
-              : 'The design has changed since: have it looked over again.'}
+              ? 'Holds for this design and circuit.'
+              : 'The design, its parts or its circuit have changed since: have it looked over again.'}
           </li>
         ))}
       </ul>
@@ -74,8 +80,8 @@ function Signed({ build }: { build: Build }) {
   );
 }
 
-function LookOver({ build, open }: { build: Build; open: boolean }) {
-  const store = useProductionStore();
+function LookOver({ build, state, open }: { build: Build; state: string; open: boolean }) {
+  const edits = useEdits();
   const { say } = useSession();
   const [ticked, setTicked] = useState<ReadonlySet<string>>(new Set());
   const [name, setName] = useState('');
@@ -89,14 +95,13 @@ function LookOver({ build, open }: { build: Build; open: boolean }) {
         : null;
   const sign = () => {
     const record = signOffSchema.parse({
+      id: nanoid(8),
       name: name.trim(),
       date: new Date().toISOString().slice(0, 10),
       checked: [...LOOK_OVER],
-      design: designMark(build),
+      design: state,
     });
-    store.getState().change(`sign off ${build.name}`, (draft) => {
-      draft.builds.find(({ id }) => id === build.id)?.signOffs.push(record);
-    });
+    edits.make(`sign off ${build.name}`, addRecord({ kind: 'signOff', of: build.id }, record));
     say(`Signed off by ${record.name}.`);
   };
   const toggle = (point: string) => {

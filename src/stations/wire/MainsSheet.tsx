@@ -1,6 +1,6 @@
 'use client';
 import type { Build } from '@/core/document/production';
-import type { Readouts } from '@/core/evaluate/evaluate';
+import type { WorkedOut } from '@/core/evaluate/readouts';
 import { SEVERITIES } from '@/core/findings/finding';
 import { show, showText, threeFigures } from '@/core/quantity';
 import { schematicView } from '@/core/power/schematic';
@@ -15,7 +15,7 @@ const watts = (value: number) => `${threeFigures(value)} W`;
 
 interface MainsSheetProps {
   build: Build;
-  readouts: Readouts;
+  readouts: WorkedOut;
   wire: Wire;
 }
 

@@ -14,7 +14,7 @@ import { show, showText, threeFigures } from '@/core/quantity';
 import { useDevice } from '@/ui/device';
 import { QuantityField } from '@/ui/fields/QuantityField';
 import { FindingItem } from '../shell/FindingItem';
-import { useProductionStore } from '../store/context';
+import { useEdits } from '../store/useEdits';
 import { Row } from './Row';
 
 type Tape = NonNullable<Wire['tape']>;
@@ -161,7 +161,7 @@ function Strip({
 
 /** The tape's own copper from one reading at its far end. */
 function EndVolts({ build, tape: { run, parts } }: { build: Build; tape: Tape }) {
-  const store = useProductionStore();
+  const edits = useEdits();
   const { units } = useDevice();
   const stripId = build.parameters.stripId;
   const lengthM = parts[0]!.lengthM;
@@ -175,11 +175,9 @@ function EndVolts({ build, tape: { run, parts } }: { build: Build; tape: Tape })
           );
     if (endV !== null && found === null)
       return `No copper explains ${threeFigures(endV)} V: it must lie below ${run.voltageV} V, with everything lit.`;
-    store.getState().change('copper of the tape', (draft) => {
-      const strip = draft.shelf.units.find(({ id }) => id === stripId);
-      if (strip?.category === 'strip') strip.loopOhmPerM = found;
+    return edits.record('unit', String(stripId), 'copper of the tape', (strip) => {
+      if (strip.category === 'strip') strip.loopOhmPerM = found;
     });
-    return null;
   };
   return (
     <div className="mt-3 max-w-72">

@@ -1,14 +1,13 @@
 'use client';
 import { useState } from 'react';
 import type { Build } from '@/core/document/production';
-import type { Readouts } from '@/core/evaluate/evaluate';
+import type { WorkedOut } from '@/core/evaluate/readouts';
 import type { Wire } from '@/core/power/wire';
 import { lazyPanel } from '@/ui/lazyPanel';
 import { SheetSwitch } from '@/ui/SheetSwitch';
-import { NoBuild } from '../build/NoBuild';
+import { WithBuild, type AtHand } from '../build/WithBuild';
 import { Tray } from '../build/Tray';
 import { useBuildForm } from '../build/useBuildForm';
-import { useWorkplace } from '../shell/useWorkplace';
 import { GateMark } from './GateMark';
 
 const MainsSheet = lazyPanel(() => import('./MainsSheet'));
@@ -27,21 +26,10 @@ const SHEETS = [
 type SheetId = (typeof SHEETS)[number][0];
 
 /** Whether cable, plastic and people stay whole. */
-export function WireStation() {
-  const { build, readouts } = useWorkplace();
-  if (!build || !readouts) return <NoBuild />;
+export const WireStation = () => <WithBuild Sheet={WireSheet} />;
+
+function WireSheet({ build, readouts }: AtHand) {
   const { wire } = readouts;
-  if (!wire) return <p className="p-6">{readouts.findings[0]?.message}</p>;
-  return <WireSheet key={build.id} build={build} readouts={readouts} wire={wire} />;
-}
-
-interface WireSheetProps {
-  build: Build;
-  readouts: Readouts;
-  wire: Wire;
-}
-
-function WireSheet({ build, readouts, wire }: WireSheetProps) {
   const form = useBuildForm(build);
   const [sheet, setSheet] = useState<SheetId>('mains');
   const sheets = SHEETS.filter(([id]) => id !== 'tape' || wire.tape);

@@ -3,6 +3,7 @@ import {
   editText,
   parseQuantity,
   showText,
+  unitShown,
   type Dimension,
   type UnitSystem,
 } from '@/core/quantity';
@@ -14,7 +15,7 @@ export interface QuantityFieldProps {
   label: string;
   value: number | null;
   dimension: Dimension;
-  /** unit of a bare number */
+  /** unit of a bare number in a field that shows none yet */
   assumedUnit: string;
   step: number;
   min: number;
@@ -56,12 +57,14 @@ function withinRange(
 /** A measured value: type it with any unit, step it with arrows. */
 export function QuantityField(props: QuantityFieldProps) {
   const { label, value, dimension, assumedUnit, step, system, emptyText, help, onCommit } = props;
+  const shown = value === null ? '' : textOf(value, dimension, system);
   const typed = useTyped<number | null>({
-    shown: value === null ? '' : textOf(value, dimension, system),
+    shown,
     read: (text) => {
       if (emptyText !== undefined && text.trim() === '') return accept(null);
-      const unit = dimension === 'length' && system === 'imperial' ? 'in' : assumedUnit;
-      const read = parseQuantity(text, dimension, unit);
+      // A bare number means the unit that stands in the field.
+      const empty = dimension === 'length' && system === 'imperial' ? 'in' : assumedUnit;
+      const read = parseQuantity(text, dimension, unitShown(shown, dimension) ?? empty);
       return read.ok ? withinRange(read.value, props) : read;
     },
     commit: (next) => onCommit(next) ?? null,

@@ -9,7 +9,7 @@ import type { Transported } from '../../light/transport/result';
 import { relativeExitance } from '../../light/transport/result';
 import { MAP_CELLS } from '../../light/transport/pack';
 import { findBuild } from '../context';
-import { roomOf } from '../evaluate';
+import { roomOf } from '../readouts';
 import { litBuild } from './scene';
 
 /** Light of one way to have the build, short enough for a row. */

@@ -1,7 +1,9 @@
 import { produce } from 'immer';
 import { nightFerry } from '../../../demo/nightFerry';
 import type { Production } from '../../document/production';
-import { evaluate, findReadout, type Readouts } from '../evaluate';
+import { evaluateKnown as evaluate } from '../testing';
+import { findReadout } from '../readouts';
+import type { WorkedOut as Readouts } from '../readouts';
 import { sensitivities } from '../sensitivity';
 import { evaluateSimulated } from '../simulated';
 import { backdropOf } from './backdrop';
@@ -16,6 +18,7 @@ const RUN = { photons: 20_000, seed: 1 };
 const simulated = (document: Production, id: string, run = RUN): Readouts => {
   const found = evaluateSimulated(document, id, run, { glow: true });
   if (!found.ok) throw new Error(found.problems[0]!.message);
+  if (found.value.kind === 'unknown form') throw new Error('its form is known');
   return found.value;
 };
 const said = (readouts: Readouts, id: GlowId) => findReadout(readouts, id);

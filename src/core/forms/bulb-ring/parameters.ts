@@ -99,6 +99,7 @@ export const bulbRingFields: readonly Field[] = [
   length('ringWidthM', 'Ring width', 'Board', 0.005),
   {
     kind: 'part',
+    ref: 'part',
     parameter: 'boardPartId',
     label: 'Sheet',
     group: 'Board',
@@ -143,6 +144,7 @@ export const bulbRingFields: readonly Field[] = [
   },
   {
     kind: 'part',
+    ref: 'part',
     parameter: 'socketPartId',
     label: 'Socket',
     group: 'Sockets',
@@ -150,7 +152,7 @@ export const bulbRingFields: readonly Field[] = [
     optional: false,
   },
   length('standoffM', 'Spacer under socket', 'Sockets', 0.005),
-  { kind: 'groups', parameter: 'groups', label: 'Bulbs', group: 'Bulbs' },
+  { kind: 'groups', ref: 'bulb', parameter: 'groups', label: 'Bulbs', group: 'Bulbs' },
   {
     kind: 'choice',
     parameter: 'finish',
@@ -160,6 +162,7 @@ export const bulbRingFields: readonly Field[] = [
   },
   {
     kind: 'part',
+    ref: 'part',
     parameter: 'paintPartId',
     label: 'Paint',
     group: 'Front',
@@ -169,6 +172,7 @@ export const bulbRingFields: readonly Field[] = [
   length('skirtDepthM', 'Skirt depth', 'Front', 0.01, '0 for none'),
   {
     kind: 'part',
+    ref: 'part',
     parameter: 'skirtPartId',
     label: 'Skirt cloth',
     group: 'Front',
@@ -177,6 +181,7 @@ export const bulbRingFields: readonly Field[] = [
   },
   {
     kind: 'part',
+    ref: 'part',
     parameter: 'cordPartId',
     label: 'Cord',
     group: 'Cord',
@@ -197,6 +202,7 @@ export const bulbRingFields: readonly Field[] = [
   },
   {
     kind: 'part',
+    ref: 'part',
     parameter: 'plugPartId',
     label: 'Plug',
     group: 'Cord',
@@ -205,6 +211,7 @@ export const bulbRingFields: readonly Field[] = [
   },
   {
     kind: 'part',
+    ref: 'part',
     parameter: 'dimmerPartId',
     label: 'Dimmer',
     group: 'Cord',

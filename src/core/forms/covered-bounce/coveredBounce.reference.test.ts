@@ -1,5 +1,5 @@
-import { evaluate } from '../../evaluate/evaluate';
-import { edit } from '../../document/edit';
+import { evaluateKnown as evaluate } from '../../evaluate/testing';
+import { changed as afterChange } from '../../document/testing';
 import { extraction } from '../../light/mouth';
 import { made } from '../testing';
 
@@ -31,13 +31,13 @@ test('about one to two stops below bare tubes (common practice)', () => {
   // Bare: both tubes as a bank on the same white board, at the same place.
   const { document } = bounce();
   const lux = (form: object) => {
-    const changed = edit(document, '', (draft) => {
+    const changed = afterChange(document, (draft) => {
       Object.assign(
         draft.builds.find(({ id }) => id === 'cabin-bounce')!,
         form,
       );
     });
-    const found = evaluate(changed?.document ?? document, 'cabin-bounce');
+    const found = evaluate(changed, 'cabin-bounce');
     return found.ok ? found.value.rungs[0]!.value! : NaN;
   };
   const bank = made('sky-bank').parameters;

@@ -11,10 +11,10 @@ import { seatsOf } from './shared';
 export function draw(box: FoamBox, context: FormContext): Drawing {
   const layout = layoutBox(box);
   const [W, H, w, h, d] = [
-    box.frontW / 2,
-    box.frontH / 2,
-    layout.backW / 2,
-    layout.backH / 2,
+    box.frontWidthM / 2,
+    box.frontHeightM / 2,
+    layout.backWidthM / 2,
+    layout.backHeightM / 2,
     layout.depthM,
   ];
   const globe = (bulbsOf(box.groups, context)[0]?.globeDiameterM ?? 0.06) / 2;
@@ -54,13 +54,13 @@ export function draw(box: FoamBox, context: FormContext): Drawing {
           measure([W, -H], [W, H], -0.16 * size, 'Front height'),
         ],
         [
-          knob('frontW', 'Front width', [W, 0], [1, 0], 2),
-          knob('frontH', 'Front height', [0, H], [0, 1], 2),
+          knob('frontWidthM', 'Front width', [W, 0], [1, 0], 2),
+          knob('frontHeightM', 'Front height', [0, H], [0, 1], 2),
           ...(flat
             ? []
             : [
-                knob('backW', 'Back width', [w, -h / 2], [1, 0], 2),
-                knob('backH', 'Back height', [-w / 2, h], [0, 1], 2),
+                knob('backWidthM', 'Back width', [w, -h / 2], [1, 0], 2),
+                knob('backHeightM', 'Back height', [-w / 2, h], [0, 1], 2),
               ]),
         ],
       ),

@@ -6,8 +6,8 @@ const box = (over: Record<string, unknown> = {}) => made('cabin-box', over);
 describe('from a 36 in sheet with two 12 in wings, inset 2½ in (common practice)', () => {
   const flat = box({
     shapeBy: 'inset',
-    frontW: 36 * INCH,
-    frontH: 36 * INCH,
+    frontWidthM: 36 * INCH,
+    frontHeightM: 36 * INCH,
     wingM: 12 * INCH,
     insetM: 2.5 * INCH,
   });
@@ -42,7 +42,7 @@ describe('by back and depth: 600 front, 200 back, 350 deep', () => {
     expect(cloths[0]!.widthM).toBeCloseTo(0.66, 9);
   });
   test('an oblong box has two slants', () => {
-    const { fact } = box({ frontW: 0.9 });
+    const { fact } = box({ frontWidthM: 0.9 });
     expect(fact('slant-side')).toBeCloseTo(Math.hypot(0.35, 0.35), 9);
     expect(fact('slant-top')).toBeCloseTo(Math.hypot(0.35, 0.2), 9);
   });
@@ -52,8 +52,8 @@ describe('light', () => {
   test('the worked box of handbook 11 comes near its simulated η = 0.6552', () => {
     const { resolved } = box({
       finish: 'foil',
-      backW: 0.12,
-      backH: 0.12,
+      backWidthM: 0.12,
+      backHeightM: 0.12,
       lampInM: 0.06,
       layer1PartId: 'parchment',
     });
@@ -78,7 +78,7 @@ describe('light', () => {
 describe('mistakes it catches', () => {
   test.each<[Record<string, unknown>, string]>([
     [{ holeDiameterM: 0.2 }, 'holeDiameterM hole'],
-    [{ backW: 0.7 }, 'backW back'],
+    [{ backWidthM: 0.7 }, 'backWidthM back'],
     [{ shapeBy: 'inset', wingM: 0.3, insetM: 0.3 }, 'insetM inset'],
     [{ shapeBy: 'inset', wingM: 0.5, insetM: 0.3 }, 'insetM inset-front'],
   ])('%j', (over, expected) => expect(box(over).problems).toContain(expected));
@@ -86,7 +86,7 @@ describe('mistakes it catches', () => {
     expect(box().resolved.enclosure).toMatchObject({ closed: true });
   });
   test('hole bigger than the plate stops at the handle too', () => {
-    expect(box().limits.backW!.min).toBeCloseTo(0.11, 9);
+    expect(box().limits.backWidthM!.min).toBeCloseTo(0.11, 9);
   });
   test('open front, shallow front, wrong base', () => {
     expect(box({ layer1PartId: null }).ids).toContain('foam-box.open');

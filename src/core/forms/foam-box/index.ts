@@ -1,6 +1,6 @@
 import type { FormDefinition } from '../form';
 import { boxProblems, layoutBox } from './layout';
-import { foamBoxParameters, type FoamBox } from './parameters';
+import { foamBoxParameters, migrations, type FoamBox } from './parameters';
 import { resolve } from './resolve';
 import { draw } from './draw';
 
@@ -16,14 +16,15 @@ export const foamBox: FormDefinition<FoamBox> = {
   parameters: foamBoxParameters.schema,
   fields: foamBoxParameters.fields,
   defaults: foamBoxParameters.defaults,
+  migrations,
   problems: boxProblems,
   limits: (box) => {
-    const { backW, backH } = layoutBox(box);
+    const { backWidthM, backHeightM } = layoutBox(box);
     return {
-      frontW: { min: box.shapeBy === 'depth' ? backW : 0.15, max: 3 },
-      frontH: { min: box.shapeBy === 'depth' ? backH : 0.15, max: 3 },
-      backW: { min: Math.max(0.05, box.holeDiameterM + 0.01), max: box.frontW },
-      backH: { min: Math.max(0.05, box.holeDiameterM + 0.01), max: box.frontH },
+      frontWidthM: { min: box.shapeBy === 'depth' ? backWidthM : 0.15, max: 3 },
+      frontHeightM: { min: box.shapeBy === 'depth' ? backHeightM : 0.15, max: 3 },
+      backWidthM: { min: Math.max(0.05, box.holeDiameterM + 0.01), max: box.frontWidthM },
+      backHeightM: { min: Math.max(0.05, box.holeDiameterM + 0.01), max: box.frontHeightM },
       wingM: { min: box.insetM + 0.02, max: 1.5 },
     };
   },

@@ -6,22 +6,22 @@ import type { Problem } from '../../result';
 import type { FoamBox } from './parameters';
 
 export interface BoxLayout extends Frustum {
-  backW: number;
-  backH: number;
+  backWidthM: number;
+  backHeightM: number;
   depthM: number;
 }
 
 /** From its depth, or from flat stock: the wing is the slant and the inset narrows it to the back. */
 export function layoutBox(box: FoamBox): BoxLayout {
   const flat = box.shapeBy === 'inset';
-  const backW = flat ? Math.max(0.01, box.frontW - 2 * box.insetM) : box.backW;
-  const backH = flat ? Math.max(0.01, box.frontH - 2 * box.insetM) : box.backH;
+  const backWidthM = flat ? Math.max(0.01, box.frontWidthM - 2 * box.insetM) : box.backWidthM;
+  const backHeightM = flat ? Math.max(0.01, box.frontHeightM - 2 * box.insetM) : box.backHeightM;
   const depthM = flat ? Math.sqrt(Math.max(1e-6, box.wingM ** 2 - box.insetM ** 2)) : box.depthM;
-  return { ...frustum(box.frontW, box.frontH, backW, backH, depthM), backW, backH, depthM };
+  return { ...frustum(box.frontWidthM, box.frontHeightM, backWidthM, backHeightM, depthM), backWidthM, backHeightM, depthM };
 }
 
 export function boxProblems(box: FoamBox, context: FormContext): Problem[] {
-  const { backW, backH } = layoutBox(box);
+  const { backWidthM, backHeightM } = layoutBox(box);
   const problems: Problem[] = [];
   if (box.shapeBy === 'inset' && box.insetM >= box.wingM)
     problems.push({
@@ -29,30 +29,30 @@ export function boxProblems(box: FoamBox, context: FormContext): Problem[] {
       path: 'insetM',
       message: `An inset of ${mm(box.insetM)} from a wing of ${mm(box.wingM)} leaves no depth.`,
     });
-  if (box.shapeBy === 'inset' && 2 * box.insetM >= Math.min(box.frontW, box.frontH) - 0.02)
+  if (box.shapeBy === 'inset' && 2 * box.insetM >= Math.min(box.frontWidthM, box.frontHeightM) - 0.02)
     problems.push({
       code: 'inset-front',
       path: 'insetM',
       message: `An inset of ${mm(box.insetM)} on both sides is more than the front is wide.`,
     });
-  if (backW > box.frontW + 1e-9 || backH > box.frontH + 1e-9)
+  if (backWidthM > box.frontWidthM + 1e-9 || backHeightM > box.frontHeightM + 1e-9)
     problems.push({
       code: 'back',
-      path: 'backW',
+      path: 'backWidthM',
       message: 'The back is bigger than the front: the box would throw its light into itself.',
     });
-  const smallest = Math.min(backW, backH);
+  const smallest = Math.min(backWidthM, backHeightM);
   if (box.holeDiameterM > smallest - 0.01)
     problems.push({
       code: 'hole',
       path: 'holeDiameterM',
-      message: `A hole of Ø ${mm(box.holeDiameterM)} does not fit a back of ${mm(backW)} × ${mm(backH)}: keep it under ${mm(Math.max(0, smallest - 0.01))}.`,
+      message: `A hole of Ø ${mm(box.holeDiameterM)} does not fit a back of ${mm(backWidthM)} × ${mm(backHeightM)}: keep it under ${mm(Math.max(0, smallest - 0.01))}.`,
     });
   const globe = Math.max(
     0,
     ...bulbsOf(box.groups, context).map((bulb) => bulb?.globeDiameterM ?? 0),
   );
-  if (globe > Math.min(backW, backH, box.frontW, box.frontH))
+  if (globe > Math.min(backWidthM, backHeightM, box.frontWidthM, box.frontHeightM))
     problems.push({
       code: 'globe',
       path: 'groups',

@@ -1,3 +1,5 @@
+import type { ParameterMigrations } from '../form';
+import { renamed } from '../kit/migrate';
 import {
   bulbGroups,
   choice,
@@ -10,19 +12,19 @@ import {
 } from '../kit/parameters';
 
 export const foamBoxParameters = defineParameters({
-  frontW: length('Front width', 'Box', { start: 0.6, min: 0.1, max: 3 }),
-  frontH: length('Front height', 'Box', { start: 0.6, min: 0.1, max: 3 }),
+  frontWidthM: length('Front width', 'Box', { start: 0.6, min: 0.1, max: 3 }),
+  frontHeightM: length('Front height', 'Box', { start: 0.6, min: 0.1, max: 3 }),
   shapeBy: choice('Shaped by', 'Box', [
     ['depth', 'back and depth'],
     ['inset', 'wings and inset of flat stock'],
   ]),
-  backW: length('Back width', 'Box', {
+  backWidthM: length('Back width', 'Box', {
     start: 0.2,
     min: 0.05,
     max: 3,
     when: { parameter: 'shapeBy', is: 'depth' },
   }),
-  backH: length('Back height', 'Box', {
+  backHeightM: length('Back height', 'Box', {
     start: 0.2,
     min: 0.05,
     max: 3,
@@ -69,3 +71,13 @@ export const foamBoxParameters = defineParameters({
   ...mainsParameters(2),
 });
 export type FoamBox = ReturnType<typeof foamBoxParameters.defaults>;
+
+/** Version 5 names every length with its unit. */
+export const migrations: ParameterMigrations = {
+  5: renamed({
+    frontW: 'frontWidthM',
+    frontH: 'frontHeightM',
+    backW: 'backWidthM',
+    backH: 'backHeightM',
+  }),
+};

@@ -27,13 +27,13 @@ export function resolve(box: FoamBox, context: FormContext): ResolvedBuild {
   const seats = seatsOf(box);
   const layers = layerParts(box, context);
   const walls =
-    (box.frontW + layout.backW) * layout.topSlantM +
-    (box.frontH + layout.backH) * layout.sideSlantM;
-  const backM2 = layout.backW * layout.backH;
-  const frontM2 = box.frontW * box.frontH;
+    (box.frontWidthM + layout.backWidthM) * layout.topSlantM +
+    (box.frontHeightM + layout.backHeightM) * layout.sideSlantM;
+  const backM2 = layout.backWidthM * layout.backHeightM;
+  const frontM2 = box.frontWidthM * box.frontHeightM;
   const seams =
-    4 * Math.hypot(layout.topSlantM, (box.frontW - layout.backW) / 2) +
-    2 * (layout.backW + layout.backH);
+    4 * Math.hypot(layout.topSlantM, (box.frontWidthM - layout.backWidthM) / 2) +
+    2 * (layout.backWidthM + layout.backHeightM);
   const sheet = partOf(context, box.boardPartId, 'sheet');
   const limits = [...layers.map(({ limitC }) => limitC), sheet?.burns === 'foam' ? 70 : 120];
   const lamps = bulbLamps(box.groups, seats, context);
@@ -42,8 +42,8 @@ export function resolve(box: FoamBox, context: FormContext): ResolvedBuild {
       ...lamps,
       mouth: {
         shape: 'rectangle',
-        widthM: box.frontW,
-        heightM: box.frontH,
+        widthM: box.frontWidthM,
+        heightM: box.frontHeightM,
         heightOverBackM: layout.depthM,
         layers: layers.map(layerOf),
         cavity: {
@@ -53,8 +53,8 @@ export function resolve(box: FoamBox, context: FormContext): ResolvedBuild {
         },
         room: boxRoom(
           {
-            back: [layout.backW, layout.backH],
-            front: [box.frontW, box.frontH],
+            back: [layout.backWidthM, layout.backHeightM],
+            front: [box.frontWidthM, box.frontHeightM],
             depthM: layout.depthM,
             backMatter: wallOf(FINISHES[box.finish]),
             sideMatter: wallOf(FINISHES[box.finish]),
@@ -182,22 +182,22 @@ export function resolve(box: FoamBox, context: FormContext): ResolvedBuild {
               ),
             ]
           : []),
-        ...(layout.depthM < Math.min(box.frontW, box.frontH) * 0.4 && layers.length
+        ...(layout.depthM < Math.min(box.frontWidthM, box.frontHeightM) * 0.4 && layers.length
           ? [
               look(
                 'foam-box.shallow',
                 'A hot middle',
-                `Only ${exactMm(layout.depthM)} deep for a front ${exactMm(Math.min(box.frontW, box.frontH))} across: the middle is brighter. Deeper, or a second layer.`,
+                `Only ${exactMm(layout.depthM)} deep for a front ${exactMm(Math.min(box.frontWidthM, box.frontHeightM))} across: the middle is brighter. Deeper, or a second layer.`,
                 { field: 'depthM', drawing: 'box' },
               ),
             ]
           : []),
       ],
-      apparent: { widthM: box.frontW, heightM: box.frontH },
+      apparent: { widthM: box.frontWidthM, heightM: box.frontHeightM },
       frontM: layout.depthM,
       folded: {
-        widthM: Math.max(box.frontW, layout.topSlantM),
-        heightM: Math.max(box.frontH, layout.sideSlantM),
+        widthM: Math.max(box.frontWidthM, layout.topSlantM),
+        heightM: Math.max(box.frontHeightM, layout.sideSlantM),
         depthM: 6 * (sheet?.thicknessM ?? 0.005),
       },
     },

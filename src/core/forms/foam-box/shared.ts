@@ -32,10 +32,10 @@ export const trapezoid = (backM: number, frontM: number, slantM: number): XY[] =
 
 export function boxPieces(box: FoamBox, layout: BoxLayout, context: FormContext): Piece[] {
   const bevel = `Bevel the slanted edges ${(layout.mitreRad * DEGREES_PER_RADIAN).toFixed(1)}° from the face; butt them if you tape inside and out.`;
-  const back = rectanglePiece('Back plate', box.boardPartId, layout.backW, layout.backH, context, {
+  const back = rectanglePiece('Back plate', box.boardPartId, layout.backWidthM, layout.backHeightM, context, {
     shapes: [
       labelled(
-        circle(layout.backW / 2, layout.backH / 2, box.holeDiameterM / 2, 'cut'),
+        circle(layout.backWidthM / 2, layout.backHeightM / 2, box.holeDiameterM / 2, 'cut'),
         'hole for the lamp',
       ),
     ],
@@ -45,20 +45,20 @@ export function boxPieces(box: FoamBox, layout: BoxLayout, context: FormContext)
     polygonPiece(
       'Top and bottom',
       box.boardPartId,
-      trapezoid(layout.backW, box.frontW, layout.topSlantM),
+      trapezoid(layout.backWidthM, box.frontWidthM, layout.topSlantM),
       context,
       { count: 2, markOut: [bevel] },
     ),
     polygonPiece(
       'Side',
       box.boardPartId,
-      trapezoid(layout.backH, box.frontH, layout.sideSlantM),
+      trapezoid(layout.backHeightM, box.frontHeightM, layout.sideSlantM),
       context,
       { count: 2, markOut: [bevel] },
     ),
     back,
     ...layerParts(box, context).map((layer, k) =>
-      clothPiece(`Layer ${k + 1}`, layer.id, box.frontW + 2 * box.lipM, box.frontH + 2 * box.lipM, {
+      clothPiece(`Layer ${k + 1}`, layer.id, box.frontWidthM + 2 * box.lipM, box.frontHeightM + 2 * box.lipM, {
         markOut: ['Clipped to the lip, so that the lamp can be changed.'],
       }),
     ),
@@ -68,6 +68,6 @@ export function boxPieces(box: FoamBox, layout: BoxLayout, context: FormContext)
 /** Bare flux that reaches the mouth: solid angle of the front seen from the lamp, for an even bulb. */
 export function directShare(box: FoamBox, { depthM }: BoxLayout): number {
   const h = Math.max(0.01, depthM - box.lampInM);
-  const [a, b] = [box.frontW / 2, box.frontH / 2];
+  const [a, b] = [box.frontWidthM / 2, box.frontHeightM / 2];
   return Math.atan((a * b) / (h * Math.hypot(a, b, h))) / Math.PI;
 }

@@ -50,13 +50,13 @@ export interface Frustum {
  * outward normals are (0, cos a, −sin a) and (cos b, 0, −sin b): cos of the dihedral = −sin a·sin b.
  */
 export function frustum(
-  frontW: number,
-  frontH: number,
-  backW: number,
-  backH: number,
+  frontWidthM: number,
+  frontHeightM: number,
+  backWidthM: number,
+  backHeightM: number,
   depthM: number,
 ): Frustum {
-  const [rise, run] = [(frontH - backH) / 2, (frontW - backW) / 2];
+  const [rise, run] = [(frontHeightM - backHeightM) / 2, (frontWidthM - backWidthM) / 2];
   const [a, b] = [Math.atan2(rise, depthM), Math.atan2(run, depthM)];
   const dihedralRad = Math.acos(-Math.sin(a) * Math.sin(b));
   return {

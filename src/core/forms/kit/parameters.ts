@@ -123,6 +123,7 @@ export const part = (
   start: null as z.infer<typeof partIdSchema> | null,
   field: (parameter: string): Field => ({
     kind: 'part',
+    ref: 'part',
     parameter,
     label,
     group,
@@ -137,6 +138,7 @@ export const unit = (label: string, group: string, category: Category, extra: Ex
   start: null as z.infer<typeof unitIdSchema> | null,
   field: (parameter: string): Field => ({
     kind: 'unit',
+    ref: 'unit',
     parameter,
     label,
     group,
@@ -153,7 +155,7 @@ export type BulbGroup = z.infer<typeof groupSchema>;
 export const bulbGroups = (label: string, group: string): Spec<BulbGroup[]> => ({
   schema: list(groupSchema, 1, MOST_GROUPS) as unknown as z.ZodMiniType<BulbGroup[]>,
   start: [{ bulbId: null, level: 1 }],
-  field: (parameter) => ({ kind: 'groups', parameter, label, group }),
+  field: (parameter) => ({ kind: 'groups', ref: 'bulb', parameter, label, group }),
 });
 
 export const FILL_MODES = [

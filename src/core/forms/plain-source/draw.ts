@@ -25,8 +25,8 @@ export function draw(plain: Plain, context: FormContext): Drawing {
         ],
         isWindow
           ? [
-              knob('windowW', 'Window width', [w / 2, 0], [1, 0], 2),
-              knob('windowH', 'Window height', [0, h / 2], [0, 1], 2),
+              knob('windowWidthM', 'Window width', [w / 2, 0], [1, 0], 2),
+              knob('windowHeightM', 'Window height', [0, h / 2], [0, 1], 2),
             ]
           : [knob('level', 'Level', [0, h / 2], [0, 1], 1 / size)],
       ),

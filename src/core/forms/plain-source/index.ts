@@ -1,5 +1,5 @@
 import type { FormDefinition } from '../form';
-import { parameters, type Plain } from './parameters';
+import { migrations, parameters, type Plain } from './parameters';
 import { resolve } from './resolve';
 import { draw } from './draw';
 
@@ -15,6 +15,7 @@ export const plainSource: FormDefinition<Plain> = {
   parameters: parameters.schema,
   fields: parameters.fields,
   defaults: parameters.defaults,
+  migrations,
   problems: () => [],
   limits: () => ({}),
   resolve,

@@ -8,13 +8,13 @@ import { tubePoints, tubeSpread } from '../kit/tubes';
 import { type Plain } from './parameters';
 
 /** Daylight through glass as a lamp with no cord: Φ = π·L·A of a Lambertian opening. */
-export function windowUnit({ windowW, windowH, windowCdM2, windowK }: Plain): EffectiveUnit {
+export function windowUnit({ windowWidthM, windowHeightM, windowCdM2, windowK }: Plain): EffectiveUnit {
   const typical = (value: number) => ({ value, origin: 'user' as const });
   return {
     id: 'window',
     name: 'Window',
     wattsW: typical(0),
-    luminousFluxLm: typical(Math.PI * windowCdM2 * windowW * windowH),
+    luminousFluxLm: typical(Math.PI * windowCdM2 * windowWidthM * windowHeightM),
     cctK: typical(windowK),
     criRa: typical(100),
     powerFactor: typical(1),
@@ -118,8 +118,8 @@ export function sourceOf(plain: Plain, context: FormContext): Source {
             },
           ],
         },
-        widthM: plain.windowW,
-        heightM: plain.windowH,
+        widthM: plain.windowWidthM,
+        heightM: plain.windowHeightM,
         depthM: 0.01,
         massKg: 0,
       };

@@ -1,3 +1,5 @@
+import type { ParameterMigrations } from '../form';
+import { renamed } from '../kit/migrate';
 import {
   bulbGroups,
   choice,
@@ -22,8 +24,8 @@ export const parameters = defineParameters({
     when: { parameter: 'source', is: 'work-light' },
   }),
   tubeId: unit('Tube or bar', 'Source', 'tube', { when: { parameter: 'source', is: 'tube' } }),
-  windowW: length('Window width', 'Window', { start: 1, min: 0.1, max: 10 }),
-  windowH: length('Window height', 'Window', { start: 1.2, min: 0.1, max: 10 }),
+  windowWidthM: length('Window width', 'Window', { start: 1, min: 0.1, max: 10 }),
+  windowHeightM: length('Window height', 'Window', { start: 1.2, min: 0.1, max: 10 }),
   windowCdM2: quantity('count', '', 10, 'Brightness, cd/m²', 'Window', {
     start: 200,
     min: 1,
@@ -38,3 +40,11 @@ export const parameters = defineParameters({
   level: share('Level', 'Source', { start: 1, min: 0, max: 1 }),
 });
 export type Plain = ReturnType<typeof parameters.defaults>;
+
+/** Version 5 names every length with its unit. */
+export const migrations: ParameterMigrations = {
+  5: renamed({
+    windowW: 'windowWidthM',
+    windowH: 'windowHeightM',
+  }),
+};

@@ -1,4 +1,4 @@
-import { evaluate } from '../../evaluate/evaluate';
+import { evaluateKnown as evaluate } from '../../evaluate/testing';
 import { made } from '../testing';
 
 const plain = (over: Record<string, unknown> = {}) => made('dusk-window', over);

@@ -7,8 +7,8 @@ import { type TubeBank } from './parameters';
 import { layout } from './layout';
 
 export function draw(bank: TubeBank, context: FormContext): Drawing {
-  const { longM, upright, diameterM, rowsM, backW, backH } = layout(bank, context);
-  const size = Math.max(backW, backH);
+  const { longM, upright, diameterM, rowsM, backWidthM, backHeightM } = layout(bank, context);
+  const size = Math.max(backWidthM, backHeightM);
   const tubes = rowsM.map((across, k) =>
     upright
       ? box(across, 0, diameterM, longM, 'glass', `seat-${k}`)
@@ -22,16 +22,16 @@ export function draw(bank: TubeBank, context: FormContext): Drawing {
       view(
         'front',
         'Front, as the subject sees it',
-        [rectangle(-backW / 2, -backH / 2, backW / 2, backH / 2, 'cut', 'board'), ...tubes],
+        [rectangle(-backWidthM / 2, -backHeightM / 2, backWidthM / 2, backHeightM / 2, 'cut', 'board'), ...tubes],
         [
-          measure([-backW / 2, -backH / 2], [backW / 2, -backH / 2], -0.08 * size, 'Width'),
-          measure([backW / 2, -backH / 2], [backW / 2, backH / 2], -0.08 * size, 'Height'),
+          measure([-backWidthM / 2, -backHeightM / 2], [backWidthM / 2, -backHeightM / 2], -0.08 * size, 'Width'),
+          measure([backWidthM / 2, -backHeightM / 2], [backWidthM / 2, backHeightM / 2], -0.08 * size, 'Height'),
         ],
         [
           knob(
             'edgeM',
             'Edge round the tubes',
-            [backW / 2, backH / 2],
+            [backWidthM / 2, backHeightM / 2],
             [Math.SQRT1_2, Math.SQRT1_2],
             // The corner moves by the edge both sideways and up.
             Math.SQRT1_2,
@@ -72,7 +72,7 @@ export function draw(bank: TubeBank, context: FormContext): Drawing {
       ),
       wiringView(
         {
-          outline: [rectangle(-backW / 2, -backH / 2, backW / 2, backH / 2, 'hidden', 'board')],
+          outline: [rectangle(-backWidthM / 2, -backHeightM / 2, backWidthM / 2, backHeightM / 2, 'hidden', 'board')],
           terminals: rowsM.map((across) =>
             upright ? ([-across, longM / 2] as const) : ([-longM / 2, across] as const),
           ),

@@ -19,8 +19,8 @@ export function layout(bank: TubeBank, context: FormContext) {
       { length: bank.tubeCount },
       (_, k) => (k - (bank.tubeCount - 1) / 2) * bank.pitchM,
     ),
-    backW: w + 2 * bank.edgeM,
-    backH: h + 2 * bank.edgeM,
+    backWidthM: w + 2 * bank.edgeM,
+    backHeightM: h + 2 * bank.edgeM,
   };
 }
 

@@ -22,7 +22,7 @@ import { type TubeBank } from './parameters';
 import { layout, rowEnds, problems } from './layout';
 
 export function resolve(bank: TubeBank, context: FormContext): ResolvedBuild {
-  const { tube, longM, upright, diameterM, rowsM, backW, backH } = layout(bank, context);
+  const { tube, longM, upright, diameterM, rowsM, backWidthM, backHeightM } = layout(bank, context);
   const spread = tubeSpread(tube);
   const z = bank.standoffM + diameterM / 2;
   const points = rowsM.flatMap((across) => {
@@ -32,10 +32,10 @@ export function resolve(bank: TubeBank, context: FormContext): ResolvedBuild {
   const tubes = bank.tubeCount * bank.linkRun;
   const ballasts = ballastCount(tube, tubes, bank.ballastPartId, context);
   const pieces = [
-    rectanglePiece('Back', bank.boardPartId, backW, backH, context, {
+    rectanglePiece('Back', bank.boardPartId, backWidthM, backHeightM, context, {
       shapes: [-1, 1].map((side) =>
         labelled(
-          circle(backW / 2 + side * backW * 0.2, backH / 2, 0.003, 'drill'),
+          circle(backWidthM / 2 + side * backWidthM * 0.2, backHeightM / 2, 0.003, 'drill'),
           'bracket bolt, 6 mm',
         ),
       ),
@@ -45,7 +45,7 @@ export function resolve(bank: TubeBank, context: FormContext): ResolvedBuild {
           rectanglePiece(
             'Long wall',
             bank.boardPartId,
-            Math.max(backW, backH),
+            Math.max(backWidthM, backHeightM),
             bank.lipM,
             context,
             { count: 2 },
@@ -53,7 +53,7 @@ export function resolve(bank: TubeBank, context: FormContext): ResolvedBuild {
           rectanglePiece(
             'Short wall',
             bank.boardPartId,
-            Math.min(backW, backH),
+            Math.min(backWidthM, backHeightM),
             bank.lipM,
             context,
             { count: 2 },
@@ -68,8 +68,8 @@ export function resolve(bank: TubeBank, context: FormContext): ResolvedBuild {
       surfaces: [
         {
           kind: 'rectangle',
-          widthM: backW,
-          depthM: backH,
+          widthM: backWidthM,
+          depthM: backHeightM,
           heightM: 0,
           reflectance: FINISHES[bank.finish].reflectance,
         },
@@ -125,8 +125,8 @@ export function resolve(bank: TubeBank, context: FormContext): ResolvedBuild {
           ? [fact('ballasts', 'Ballasts', ballasts, 'tubes / tubes a ballast', 'count')]
           : []),
         fact('run', 'Length of a row', longM, 'tube length × end to end'),
-        fact('back-w', 'Back, width', backW, 'tubes and edges'),
-        fact('back-h', 'Back, height', backH, 'tubes and edges'),
+        fact('back-w', 'Back, width', backWidthM, 'tubes and edges'),
+        fact('back-h', 'Back, height', backHeightM, 'tubes and edges'),
       ],
       findings: [
         ...stopsFor('tube-bank', problems(bank, context), 'seat-0'),
@@ -144,12 +144,12 @@ export function resolve(bank: TubeBank, context: FormContext): ResolvedBuild {
         ...tubeFindings('tube-bank', bank, bank.linkRun, context),
         ...unearthedMetal('tube-bank', bank.boardPartId, bank.cordPartId, context),
       ],
-      apparent: { widthM: backW - 2 * bank.edgeM, heightM: backH - 2 * bank.edgeM },
+      apparent: { widthM: backWidthM - 2 * bank.edgeM, heightM: backHeightM - 2 * bank.edgeM },
       array: { spacingM: rowsM.length > 1 ? bank.pitchM : Infinity, emitterWidthM: diameterM },
       frontM: z + diameterM / 2,
       folded: {
-        widthM: backW,
-        heightM: backH,
+        widthM: backWidthM,
+        heightM: backHeightM,
         depthM:
           Math.max(bank.lipM, z + diameterM / 2) +
           (partOf(context, bank.boardPartId, 'sheet')?.thicknessM ?? 0.006),

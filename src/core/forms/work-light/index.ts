@@ -1,5 +1,5 @@
 import type { FormDefinition } from '../form';
-import { parameters, type WorkLight } from './parameters';
+import { migrations, parameters, type WorkLight } from './parameters';
 import { resolve } from './resolve';
 import { draw } from './draw';
 
@@ -15,6 +15,7 @@ export const workLight: FormDefinition<WorkLight> = {
   parameters: parameters.schema,
   fields: parameters.fields,
   defaults: parameters.defaults,
+  migrations,
   problems: () => [],
   limits: () => ({}),
   resolve,

@@ -1,3 +1,5 @@
+import type { ParameterMigrations } from '../form';
+import { renamed } from '../kit/migrate';
 import { doorParameters } from '../../accessories/barnDoors';
 import {
   choice,
@@ -11,8 +13,8 @@ import {
 
 export const parameters = defineParameters({
   unitId: unit('Work light', 'Lamp', 'work-light'),
-  faceW: length('Face width', 'Lamp', { start: 0.165, min: 0.03, max: 1, step: 0.005 }),
-  faceH: length('Face height', 'Lamp', { start: 0.14, min: 0.03, max: 1, step: 0.005 }),
+  faceWidthM: length('Face width', 'Lamp', { start: 0.165, min: 0.03, max: 1, step: 0.005 }),
+  faceHeightM: length('Face height', 'Lamp', { start: 0.14, min: 0.03, max: 1, step: 0.005 }),
   glass: choice('Guard glass', 'Lamp', [
     ['in', 'stays in'],
     ['out', 'taken out'],
@@ -32,13 +34,13 @@ export const parameters = defineParameters({
     ],
     { variant: true },
   ),
-  bounceW: length('Lit patch, width', 'Bounce', {
+  bounceWidthM: length('Lit patch, width', 'Bounce', {
     start: 1.5,
     min: 0.1,
     max: 8,
     when: { parameter: 'aim', is: 'bounce' },
   }),
-  bounceH: length('Lit patch, height', 'Bounce', {
+  bounceHeightM: length('Lit patch, height', 'Bounce', {
     start: 1.5,
     min: 0.1,
     max: 8,
@@ -54,3 +56,13 @@ export const parameters = defineParameters({
   ...mainsParameters(2),
 });
 export type WorkLight = ReturnType<typeof parameters.defaults>;
+
+/** Version 5 names every length with its unit. */
+export const migrations: ParameterMigrations = {
+  5: renamed({
+    faceW: 'faceWidthM',
+    faceH: 'faceHeightM',
+    bounceW: 'bounceWidthM',
+    bounceH: 'bounceHeightM',
+  }),
+};

@@ -29,11 +29,11 @@ import { lampOf, doorsOf } from './layout';
 
 /** The face as points: near doors it is no point. */
 const FACE_POINTS = 4;
-const facePoints = ({ faceW, faceH }: WorkLight) =>
+const facePoints = ({ faceWidthM, faceHeightM }: WorkLight) =>
   Array.from({ length: FACE_POINTS ** 2 }, (_, k) => ({
     positionM: [
-      (((k % FACE_POINTS) + 0.5) / FACE_POINTS - 0.5) * faceW,
-      ((Math.floor(k / FACE_POINTS) + 0.5) / FACE_POINTS - 0.5) * faceH,
+      (((k % FACE_POINTS) + 0.5) / FACE_POINTS - 0.5) * faceWidthM,
+      ((Math.floor(k / FACE_POINTS) + 0.5) / FACE_POINTS - 0.5) * faceHeightM,
       0,
     ] as const,
     axis: [0, 0, 1] as const,
@@ -50,7 +50,7 @@ export function resolve(light: WorkLight, context: FormContext): ResolvedBuild {
   const lamps = unitLamps(unitNow, lamp, lamp ? 1 : 0, light.level, spread, facePoints(light));
   const rho = FINISHES[light.bounceFinish].reflectance;
   const doors = doorsOf(light);
-  const plates = doorPlates(doors, light.faceW, light.faceH, 0);
+  const plates = doorPlates(doors, light.faceWidthM, light.faceHeightM, 0);
   const hot = lamp?.lamp === 'halogen';
   return resolved(
     {
@@ -59,8 +59,8 @@ export function resolve(light: WorkLight, context: FormContext): ResolvedBuild {
       mouth: bounced
         ? {
             shape: 'rectangle',
-            widthM: light.bounceW,
-            heightM: light.bounceH,
+            widthM: light.bounceWidthM,
+            heightM: light.bounceHeightM,
             heightOverBackM: 0,
             layers: [],
             cavity: null,
@@ -92,20 +92,20 @@ export function resolve(light: WorkLight, context: FormContext): ResolvedBuild {
           },
         ],
       },
-      pieces: doorPieces(doors, light.faceW, context),
+      pieces: doorPieces(doors, light.faceWidthM, context),
       needs: [
         ...fromUnit(light.unitId, 1, 'piece', 'the lamp'),
         ...doorNeeds,
         ...(light.gapFoil === 'yes'
-          ? hardware('foil-tape', 2 * (light.faceW + light.faceH), 'over the gaps at the hinges')
+          ? hardware('foil-tape', 2 * (light.faceWidthM + light.faceHeightM), 'over the gaps at the hinges')
           : []),
         ...mainsNeeds({ ...light, cordPartId: null }, 0),
       ],
       steps: [checkLamps(1), ...doorSteps(), wireMains(context, 5), ...finishSteps()],
       facts: [
-        ...doorFacts(doors, light.faceW, light.faceH),
-        fact('top-hinge', 'Top leaf, hinge edge', light.faceW, 'width of the face'),
-        fact('face', 'Face', light.faceW * light.faceH, 'width × height', 'area'),
+        ...doorFacts(doors, light.faceWidthM, light.faceHeightM),
+        fact('top-hinge', 'Top leaf, hinge edge', light.faceWidthM, 'width of the face'),
+        fact('face', 'Face', light.faceWidthM * light.faceHeightM, 'width × height', 'area'),
         fact('hinges', 'Hinges', 8, 'two a leaf', 'count'),
         ...(bounced
           ? [fact('bounce-loss', 'The bounce keeps', rho, 'reflectance of the surface', 'ratio')]
@@ -129,7 +129,7 @@ export function resolve(light: WorkLight, context: FormContext): ResolvedBuild {
           ],
           ...mainsOpen(light).slice(1),
         ]),
-        ...doorFindings(doors, light.faceW, light.faceH),
+        ...doorFindings(doors, light.faceWidthM, light.faceHeightM),
         ...(light.glass === 'out'
           ? [
               hot
@@ -163,19 +163,19 @@ export function resolve(light: WorkLight, context: FormContext): ResolvedBuild {
                 'work-light.bounce',
                 'Bounced light lights more than the subject',
                 'Only the patch of the size you give is counted; what the lamp throws past it is lost or lights the room.',
-                { field: 'bounceW', drawing: 'seat-0' },
+                { field: 'bounceWidthM', drawing: 'seat-0' },
                 'Two-step transport, Lambertian surface',
               ),
             ]
           : []),
       ],
       apparent: bounced
-        ? { widthM: light.bounceW, heightM: light.bounceH }
-        : { widthM: light.faceW, heightM: light.faceH },
+        ? { widthM: light.bounceWidthM, heightM: light.bounceHeightM }
+        : { widthM: light.faceWidthM, heightM: light.faceHeightM },
       frontM: 0,
       folded: {
-        widthM: light.faceW + 0.04,
-        heightM: light.faceH + 0.04,
+        widthM: light.faceWidthM + 0.04,
+        heightM: light.faceHeightM + 0.04,
         depthM: (lamp?.depthM ?? 0.12) + 0.02,
       },
     },

@@ -4,7 +4,7 @@ const light = (over: Record<string, unknown> = {}) => made('corridor-work', over
 
 describe('leaves for a 6½ in lamp (common practice)', () => {
   const doors = light({
-    faceW: 6.5 * INCH,
+    faceWidthM: 6.5 * INCH,
     leafLengthM: 5.5 * INCH,
     topFreeM: 8 * INCH,
     cornerM: 1.5 * INCH,

@@ -1,7 +1,7 @@
 import { answering, problemAnswer } from '@/server/http/answer';
 import { isForeign, withBody } from '@/server/http/body';
 import { currentProductions } from '@/server/productions/current';
-import { saveSchema } from '@/server/productions/service';
+import { saveSchema } from '@/server/productions/save';
 
 type Params = { params: Promise<{ id: string }> };
 
@@ -13,27 +13,26 @@ export const GET = (_request: Request, { params }: Params) =>
     return stored ? Response.json(stored) : missing();
   });
 
-/** Saves edits on top of the revision they were made from; 409 brings the newer state along. */
+/**
+ * Saves edits on top of the revision they were made from; those that cannot be taken are named, 422
+ * when that is all of them. 409 brings the newer state along.
+ */
 export const PATCH = (request: Request, { params }: Params) =>
   answering(() =>
     withBody(request, saveSchema, async (given) => {
       const outcome = await (await currentProductions()).save((await params).id, given);
-      switch (outcome.kind) {
-        case 'saved':
-          return Response.json({ revision: outcome.revision });
-        case 'stale':
-          return problemAnswer(409, 'It was changed elsewhere in the meantime.', [], {
-            newer: outcome.newer,
-          });
-        case 'refused':
-          return problemAnswer(
-            422,
-            'This change is not taken; nothing has changed.',
-            outcome.problems,
-          );
-        case 'missing':
-          return missing();
-      }
+      if (outcome.kind === 'missing') return missing();
+      if (outcome.kind === 'stale')
+        return problemAnswer(409, 'It was changed elsewhere in the meantime.', [], {
+          newer: outcome.newer,
+        });
+      const { revision, refused } = outcome;
+      if (refused.length < given.edits.length) return Response.json({ revision, refused });
+      const problems = refused.flatMap((edit) => edit.problems);
+      return problemAnswer(422, 'This change is not taken; nothing has changed.', problems, {
+        revision,
+        refused,
+      });
     }),
   );
 

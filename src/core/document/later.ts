@@ -1,0 +1,46 @@
+import * as z from 'zod/mini';
+import { buildIdSchema, shotIdSchema } from '../ids';
+import { list, note, range, text } from '../schema';
+
+/**
+ * Records of stations that are not there yet, as far as the document must keep a place for them:
+ * what they refer to, and that they are told apart by id.
+ */
+
+/** One shot's lights in one room. */
+export const setupSchema = z.object({
+  id: text(1, 64),
+  name: text(1, 80),
+  shotId: z.nullable(shotIdSchema),
+  /** builds placed in it */
+  buildIds: list(buildIdSchema, 0, 60),
+  note: note(4000),
+});
+export type Setup = z.infer<typeof setupSchema>;
+
+/** A step that was done, by the id it keeps when its numbers change. */
+export const tickSchema = z.object({
+  stepId: text(1, 120),
+  /** yyyy-mm-ddThh:mm:ssZ */
+  doneAt: text(1, 40),
+  minutes: z.nullable(range(0, 10_000)),
+});
+
+/** One copy of a build being made. */
+export const makingSchema = z.object({
+  id: text(1, 64),
+  buildId: z.nullable(buildIdSchema),
+  name: text(1, 80),
+  ticks: list(tickSchema, 0, 1000),
+  note: note(4000),
+});
+export type Making = z.infer<typeof makingSchema>;
+
+/** One time of metering. */
+export const sessionSchema = z.object({
+  id: text(1, 64),
+  name: text(1, 80),
+  buildId: z.nullable(buildIdSchema),
+  note: note(4000),
+});
+export type Session = z.infer<typeof sessionSchema>;

@@ -1,0 +1,143 @@
+import type { CircuitId } from '../ids';
+import type { Ref } from '../forms/form';
+import {
+  changeRecord,
+  findRecord,
+  removeRecord,
+  together,
+  type Change,
+  type ListKind,
+} from './edit';
+import type { Build, Production } from './production';
+import { mapBuild } from './references';
+
+/** Taking records out together with what refers to them, and the like. */
+
+const SHELF: readonly string[] = ['bulb', 'unit', 'part'] satisfies Ref[];
+
+/** Takes a bulb, unit or part off the shelf; builds that named it are left with an empty place. */
+export const removeFromShelf =
+  (kind: Ref, id: string): Change =>
+  (document) =>
+    together(
+      ...document.builds.map((build) =>
+        changeRecord({ kind: 'build', id: build.id }, (draft) => {
+          const next = mapBuild(build, (ref, named) =>
+            ref === kind && named === id ? null : named,
+          );
+          draft.parameters = next.parameters;
+          draft.accessories = next.accessories;
+        }),
+      ),
+      removeRecord({ kind, id }),
+    )(document);
+
+/** Takes a shot out. Its builds stay, without a shot, or go with it. */
+export const removeShot =
+  (id: string, builds: 'stay' | 'go'): Change =>
+  (document) =>
+    together(
+      ...document.builds
+        .filter(({ shotId }) => shotId === id)
+        .map((build) =>
+          builds === 'go'
+            ? removeBuild(build.id)
+            : changeRecord({ kind: 'build', id: build.id }, (draft) => {
+                draft.shotId = null;
+              }),
+        ),
+      ...pointing(document, 'shotId', id),
+      removeRecord({ kind: 'shot', id }),
+    )(document);
+
+/** Takes a build out; photographs and records of its making stay, as nobody's. */
+export const removeBuild =
+  (id: string): Change =>
+  (document) =>
+    together(
+      ...pointing(document, 'buildId', id),
+      ...document.setups
+        .filter(({ buildIds }) => buildIds.some((each) => each === id))
+        .map((setup) =>
+          changeRecord({ kind: 'setup', id: setup.id }, (draft) => {
+            draft.buildIds = draft.buildIds.filter((each) => each !== id);
+          }),
+        ),
+      removeRecord({ kind: 'build', id }),
+    )(document);
+
+/** Empties one field of every record of the later stations that names what goes. */
+const pointing = (document: Production, field: 'buildId' | 'shotId', id: string): Change[] => {
+  const lists: [ListKind, readonly { id: string }[]][] = [
+    ['picture', document.pictures],
+    ['making', document.makings],
+    ['session', document.sessions],
+    ['setup', document.setups],
+  ];
+  return lists.flatMap(([kind, list]) =>
+    list
+      .filter((record) => (record as Record<string, unknown>)[field] === id)
+      .map((record) =>
+        changeRecord({ kind, id: record.id }, (draft) => {
+          Object.assign(draft, { [field]: null });
+        }),
+      ),
+  );
+};
+
+/** Takes any record out together with what names it. */
+export const removeWhole = (kind: ListKind, id: string): Change =>
+  SHELF.includes(kind)
+    ? removeFromShelf(kind as Ref, id)
+    : kind === 'build'
+      ? removeBuild(id)
+      : kind === 'shot'
+        ? removeShot(id, 'stay')
+        : kind === 'fixture'
+          ? removeFixture(id)
+          : removeRecord({ kind, id });
+
+const removeFixture =
+  (id: string): Change =>
+  (document) =>
+    together(
+      ...document.builds
+        .filter(({ fixtureId }) => fixtureId === id)
+        .map((build) =>
+          changeRecord({ kind: 'build', id: build.id }, (draft) => {
+            draft.fixtureId = null;
+          }),
+        ),
+      removeRecord({ kind: 'fixture', id }),
+    )(document);
+
+/** Plugs a build into another circuit. */
+export const moveToCircuit =
+  (buildId: string, circuitId: CircuitId): Change =>
+  (document) =>
+    findRecord(document, { kind: 'circuit', id: circuitId })
+      ? changeRecord({ kind: 'build', id: buildId }, (draft) => {
+          draft.circuitId = circuitId;
+        })(document)
+      : [];
+
+/** Sets parameters of a build; `id.name` is the parameter of the accessory with that id. */
+export const setParameters = (buildId: string, parameters: Build['parameters']): Change =>
+  changeRecord({ kind: 'build', id: buildId }, (draft) => {
+    for (const [name, value] of Object.entries(parameters)) {
+      const [owner, own] = name.split('.');
+      const accessory = own && draft.accessories.find(({ id }) => id === owner);
+      if (accessory) accessory.parameters[own] = value;
+      else if (!own) draft.parameters[name] = value;
+    }
+  });
+
+/** "Ring", "Ring 2", "Ring 3": the first name of its kind that is free. */
+export function freeName(wanted: string, taken: readonly { name: string }[]): string {
+  const names = new Set(taken.map(({ name }) => name));
+  const stem = wanted.replace(/ \d+$/, '');
+  for (let number = 1; ; number++) {
+    const name = number === 1 ? wanted : `${stem} ${number}`;
+    if (!names.has(name)) return name;
+  }
+}

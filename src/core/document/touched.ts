@@ -1,0 +1,65 @@
+import type * as z from 'zod/mini';
+import { partSchema } from '../materials/part';
+import type { Problem } from '../result';
+import { bulbSchema } from '../units/bulb';
+import { unitSchema } from '../units/unit';
+import { fixtureSchema } from '../verdict/fixture';
+import { circuitSchema } from './circuit';
+import { findRecord, isInner, listPlace, type Command, type FieldRef, type ListKind } from './edit';
+import { makingSchema, sessionSchema, setupSchema } from './later';
+import { pictureSchema } from './picture';
+import { buildSchema, type Build, type Production } from './production';
+import { buildParameterProblems } from './read';
+import { shotSchema } from './shot';
+import { wording } from './wording';
+
+const SCHEMAS: Record<ListKind, z.ZodMiniType> = {
+  circuit: circuitSchema,
+  shot: shotSchema,
+  bulb: bulbSchema,
+  unit: unitSchema,
+  part: partSchema,
+  fixture: fixtureSchema,
+  build: buildSchema,
+  setup: setupSchema,
+  making: makingSchema,
+  session: sessionSchema,
+  picture: pictureSchema,
+};
+
+/**
+ * What is wrong with the records a change touched, before anybody is asked to keep it. The whole
+ * document is checked where it is stored; this answers at the field, within a keystroke.
+ */
+export function touchedProblems(
+  document: Production,
+  commands: readonly Command[],
+): (Problem & { at: FieldRef })[] {
+  const seen = new Set<string>();
+  return commands.flatMap((command) => {
+    const ref = isInner(command.kind) ? listPlace(command)!.owner! : command;
+    const key = `${ref.kind} ${ref.id}`;
+    if (ref.kind === 'production' || seen.has(key)) return [];
+    seen.add(key);
+    const record = findRecord(document, ref);
+    return record ? recordProblems(ref.kind as ListKind, record) : [];
+  });
+}
+
+function recordProblems(kind: ListKind, record: object): (Problem & { at: FieldRef })[] {
+  const { id } = record as { id: string };
+  const read = SCHEMAS[kind].safeParse(record, wording);
+  const found: Problem[] = read.success
+    ? kind === 'build'
+      ? buildParameterProblems(record as Build, '')
+      : []
+    : read.error.issues.map((issue) => ({
+        code: issue.code,
+        path: issue.path.join('.'),
+        message: issue.message,
+      }));
+  return found.map((problem) => ({
+    ...problem,
+    at: { kind, id, path: problem.path.split('.').filter(Boolean) },
+  }));
+}

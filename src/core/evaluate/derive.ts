@@ -1,0 +1,276 @@
+import { shotOf } from '../document/blank';
+import type { Circuit } from '../document/circuit';
+import type { Build, Production } from '../document/production';
+import type { Shot } from '../document/shot';
+import type { Finding } from '../findings/finding';
+import type { Drawing } from '../forms/drawing';
+import type { FormContext } from '../forms/form';
+import type { ResolvedBuild } from '../forms/resolved';
+import type { Part } from '../materials/part';
+import type { Bulb } from '../units/bulb';
+import type { Unit } from '../units/unit';
+import type { Transported } from '../light/transport/result';
+import { fullCurrentA, planPower, type PowerPlan } from '../power/plan';
+import { planTape, type TapePlan } from '../power/tapePlan';
+import { planCuts, type CutPlan } from '../shop/cutPlan';
+import { planPurchase, type Purchase } from '../shop/purchase';
+import { assert } from '../result';
+import { findingsOf, unknownForm } from './check';
+import { flickerRung } from './colourRungs';
+import { resolveWith, shelfOf, type Resolution } from './context';
+import { Keep, type Lookup } from './keep';
+import { evaluateLight, type LightResult } from './light';
+import type { Readout } from './readout';
+import { roomOf, type Room } from './readouts';
+import { DesignViews } from './views';
+
+/** How finely light is worked out; a neighbour is asked for less than what is looked at. */
+export interface LightAsked {
+  /** cells along each side of the evenness grid, 2…64 */
+  gridCells?: number;
+  /** what the transport engine has found for a room so far */
+  transported?: (room: Room) => Transported | null;
+  /** efficiency over estimate when this build's room was last simulated */
+  estimateScale?: number;
+}
+
+/** Cutting plans tried on every change; the Cut & buy station looks longer. */
+const QUICK_PLAN = { starts: 5, batch: 80 };
+const NO_SHELF_LIST: readonly Part[] = [];
+
+/**
+ * Results of the engines about the builds of one document after another, each asked for by itself
+ * and kept by the identity of what it read: a note changes nothing, a price the cost alone, a
+ * neighbour's note nothing here. `evaluate` with a fresh one of these is the oracle of its test.
+ */
+export class Derivations {
+  readonly views = new DesignViews();
+  private readonly keep = new Keep<Production>();
+  private known: ReadonlySet<string> = new Set();
+  private builds: Production['builds'] | null = null;
+
+  /** How often each kind of result has been worked out so far. */
+  get worked(): ReadonlyMap<string, number> {
+    return this.keep.worked;
+  }
+
+  /** Kept under a build's name as long as the inputs are the same objects. */
+  kept<T>(document: Production, build: Build, name: string, inputs: readonly unknown[], work: () => T): T {
+    this.forgetGone(document);
+    return this.keep.get(build.id, name, document, inputs, work);
+  }
+
+  shot = (document: Production, build: Build): Shot => this.views.shot(shotOf(document, build));
+
+  circuit(document: Production, build: Build): Circuit {
+    const circuit = document.circuits.find(({ id }) => id === build.circuitId);
+    assert(circuit, `build ${build.id} refers to a circuit of its production`);
+    return circuit;
+  }
+
+  parts = (document: Production): readonly Part[] =>
+    document.shelf.parts.length
+      ? this.views.list('parts', document.shelf.parts)
+      : NO_SHELF_LIST;
+
+  /** The build with everything looked up; null when its form is unknown or its parameters do not fit. */
+  resolve(document: Production, build: Build): Resolution | null {
+    this.forgetGone(document);
+    const { form, parameters, accessories } = build;
+    // A build is stored under these alone: name, note and copies are nobody's business here.
+    return this.keep.get(
+      build.id,
+      'resolve',
+      document,
+      [form, parameters, accessories, build.shotId, build.circuitId],
+      (note) => {
+        const context = this.readingContext(document, build, note, 'record');
+        return resolveWith(build, context, this.readingContext(document, build, note, 'stock'));
+      },
+    );
+  }
+
+  /** A context that notes what is read from it. @param seen  with stock or without */
+  private readingContext(
+    document: Production,
+    build: Build,
+    note: (lookup: Lookup<Production>) => void,
+    seen: 'record' | 'stock',
+  ): FormContext {
+    const reading = <T>(look: (document: Production) => T): T => {
+      const found = look(document);
+      note({ look, found });
+      return found;
+    };
+    const finder = <R extends { id: string }>(kind: 'bulbs' | 'units' | 'parts') => {
+      const find = (id: R['id'] | null) => ({ shelf }: Production) => {
+        const record = (shelf[kind] as readonly { id: string }[]).find((each) => each.id === id);
+        return record ? (this.views[seen](kind, record) as R) : null;
+      };
+      return (id: R['id'] | null): R | null => reading(find(id));
+    };
+    const shot = () => reading((each) => this.shot(each, build));
+    const circuit = () => reading((each) => this.circuit(each, build));
+    return {
+      get shot() {
+        return shot();
+      },
+      get circuit() {
+        return circuit();
+      },
+      bulb: finder<Bulb>('bulbs'),
+      part: finder<Part>('parts'),
+      unit: finder<Unit>('units'),
+    };
+  }
+
+  light(document: Production, build: Build, asked: LightAsked = {}): LightResult | null {
+    const found = this.resolve(document, build);
+    if (!found) return null;
+    const room = this.room(document, build);
+    const transported = (room && asked.transported?.(room)) ?? null;
+    const { gridCells, estimateScale } = asked;
+    const shot = this.shot(document, build);
+    return this.kept(
+      document,
+      build,
+      `light ${gridCells ?? ''}`,
+      [found, shot, transported, transported ? null : estimateScale],
+      () => evaluateLight(found.resolved, shot, { gridCells, transported, estimateScale }),
+    );
+  }
+
+  room(document: Production, build: Build): Room | null {
+    const found = this.resolve(document, build);
+    return found && this.kept(document, build, 'room', [found], () => roomOf(found.resolved));
+  }
+
+  /** Amperes a build draws from its circuit, every copy fully up. */
+  amps(document: Production, build: Build, voltageV: number): number {
+    const found = this.resolve(document, build);
+    if (!found) return 0;
+    return this.kept(
+      document,
+      build,
+      `amps ${voltageV}`,
+      [found, build.copies],
+      () => build.copies * fullCurrentA(found.resolved, voltageV),
+    );
+  }
+
+  /** What else is on a build's circuit: other builds in use, and its other load. Ideas draw nothing. */
+  othersA(document: Production, build: Build): number {
+    const circuit = this.circuit(document, build);
+    return document.builds.reduce(
+      (sum, other) =>
+        other.id !== build.id && other.circuitId === circuit.id && other.standing === 'in use'
+          ? sum + this.amps(document, other, circuit.voltageV)
+          : sum,
+      circuit.otherLoadW / circuit.voltageV,
+    );
+  }
+
+  power(document: Production, build: Build): { plan: PowerPlan; tape: TapePlan | null } | null {
+    const found = this.resolve(document, build);
+    if (!found) return null;
+    const circuit = this.circuit(document, build);
+    const othersA = this.othersA(document, build);
+    const parts = this.parts(document);
+    return this.kept(document, build, 'power', [found, circuit, othersA, build.copies, parts], () => ({
+      plan: planPower(
+        found.resolved,
+        circuit,
+        othersA,
+        (id) => parts.find((part) => part.id === id) ?? null,
+        build.copies,
+      ),
+      tape: planTape(found.resolved.tape),
+    }));
+  }
+
+  /** The quick cutting plan. */
+  cuts(document: Production, build: Build): CutPlan | null {
+    const found = this.resolve(document, build);
+    if (!found) return null;
+    const { resolved } = found;
+    const own = [...new Set(resolved.pieces.map(({ partId }) => partId))].map((partId) => {
+      const part = document.shelf.parts.find(({ id }) => id === partId);
+      return part ? this.views.stock('parts', part) : null;
+    });
+    return this.kept(document, build, 'cuts', [found, build.copies, ...own], () =>
+      planCuts(
+        resolved.pieces,
+        build.copies,
+        (id) => own.find((part) => part?.id === id) ?? null,
+        QUICK_PLAN,
+      ),
+    );
+  }
+
+  cost(document: Production, build: Build): Purchase | null {
+    const found = this.resolve(document, build);
+    const cuts = this.cuts(document, build);
+    if (!found || !cuts) return null;
+    return this.keep.get(
+      build.id,
+      'cost',
+      document,
+      [found, cuts, build.copies, document.shelf],
+      () => planPurchase(found.resolved.needs, build.copies, cuts, shelfOf(document)),
+    );
+  }
+
+  flicker(document: Production, build: Build, asked: LightAsked = {}): Readout | null {
+    const found = this.resolve(document, build);
+    const light = this.light(document, build, asked);
+    if (!found || !light) return null;
+    const [shot, circuit] = [this.shot(document, build), this.circuit(document, build)];
+    return this.kept(document, build, 'flicker', [found, light, shot, circuit], () =>
+      flickerRung(light, found.resolved, shot, circuit),
+    );
+  }
+
+  findings(document: Production, build: Build, asked: LightAsked = {}): Finding[] {
+    const found = this.resolve(document, build);
+    const light = this.light(document, build, asked);
+    const cuts = this.cuts(document, build);
+    const power = this.power(document, build);
+    const flicker = this.flicker(document, build, asked);
+    if (!found || !light || !cuts || !power || !flicker)
+      return this.kept(document, build, 'findings', [build.name, build.form], () => [
+        unknownForm(build),
+      ]);
+    const { resolved } = found;
+    const shot = this.shot(document, build);
+    const circuit = this.circuit(document, build);
+    const parts = this.parts(document);
+    const inputs = [found, light, cuts, power, flicker, shot, circuit, parts, build.shotId === null];
+    return this.kept(document, build, 'findings', inputs, () =>
+      findingsOf({ build, shot, circuit, parts }, resolved, { light, cuts, flicker, ...power }),
+    );
+  }
+
+  /** The form's drawing with those of what it carries. */
+  drawing(document: Production, build: Build): Drawing | null {
+    const found = this.resolve(document, build);
+    if (!found) return null;
+    return this.keep.get(build.id, 'drawing', document, [found], (note) => {
+      const { form, parameters, views } = found;
+      const drawn = form.draw(parameters, this.readingContext(document, build, note, 'record'));
+      return { views: [...drawn.views, ...views] };
+    });
+  }
+
+  resolved(document: Production, build: Build): ResolvedBuild | null {
+    return this.resolve(document, build)?.resolved ?? null;
+  }
+
+  /** Results of builds that are gone are not kept. */
+  private forgetGone(document: Production): void {
+    if (document.builds === this.builds) return;
+    this.builds = document.builds;
+    const ids = new Set<string>(document.builds.map(({ id }) => id));
+    if ([...this.known].some((id) => !ids.has(id))) this.keep.prune(ids);
+    this.known = ids;
+  }
+}

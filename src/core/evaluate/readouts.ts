@@ -1,0 +1,85 @@
+import type { Build } from '../document/production';
+import type { Finding } from '../findings/finding';
+import type { Drawing } from '../forms/drawing';
+import type { ResolvedBuild } from '../forms/resolved';
+import type { Evenness } from '../light/evenness';
+import type { FallOffPoint } from '../light/falloff';
+import type { Arrangement } from '../light/transport/arrangement';
+import { arrangementKey } from '../light/transport/key';
+import type { Wire } from '../power/wire';
+import type { CutPlan } from '../shop/cutPlan';
+import type { Purchase } from '../shop/purchase';
+import type { Comparison } from '../verdict/compare';
+import type { Alternative } from './alternatives';
+import type { Glow, GlowId } from './glow';
+import type { Readout, RungId } from './readout';
+
+/** Everything the engines say about one build. Plain data: it can be printed as JSON. */
+export interface WorkedOut {
+  kind: 'worked out';
+  buildId: string;
+  formId: string;
+  /** nine rungs in ladder order */
+  rungs: Readout[];
+  findings: Finding[];
+  facts: ResolvedBuild['facts'];
+  pieces: ResolvedBuild['pieces'];
+  steps: ResolvedBuild['steps'];
+  cuts: CutPlan;
+  purchase: Purchase;
+  /** what the Glow station says; null unless it is asked for, or without light */
+  glow: Glow | null;
+  /** the closed room behind the build's mouth, for the transport engine; null when there is none */
+  room: Room | null;
+  /** what the Wire station says */
+  wire: Wire;
+  /** share of the lamps' light that gets out: told at once, and simulated; null for an open array */
+  extraction: { estimate: number; simulated: number | null } | null;
+  evenness: Evenness | null;
+  fallOff: FallOffPoint[];
+  /** ways to less light without a dimmer, when there is too much */
+  alternatives: Alternative[];
+  comparisons: Comparison[];
+  massKg: number;
+  folded: ResolvedBuild['folded'];
+  /** lux reached over lux wanted; how full the jar is */
+  targetShare: number;
+  /** lumens its lamps send */
+  sentLm: number;
+  cctK: number | null;
+  /** of the worst-rendering bulb in it */
+  criRa: number | null;
+  drawing: Drawing;
+  /** the build's parameters with what the fill mode worked out */
+  parameters: Build['parameters'];
+}
+
+/** A build this version cannot work out: nothing but the finding that says so. */
+export interface UnknownForm {
+  kind: 'unknown form';
+  buildId: string;
+  formId: string;
+  findings: Finding[];
+}
+
+export type Readouts = WorkedOut | UnknownForm;
+
+/** A room as the transport engine takes it, under a key of its content. */
+export interface Room {
+  key: string;
+  arrangement: Arrangement;
+}
+
+/** The room of a lit build with one. */
+export function roomOf({ mouth, emitters }: ResolvedBuild): Room | null {
+  const arrangement = mouth?.room;
+  if (!arrangement || !emitters.some(({ luminousFluxLm }) => luminousFluxLm > 0)) return null;
+  return { key: arrangementKey(arrangement), arrangement };
+}
+
+/** A rung of the ladder or a figure of the Glow station, by its id. */
+export const findReadout = (
+  { rungs, glow }: Pick<WorkedOut, 'rungs' | 'glow'>,
+  id: RungId | GlowId,
+): Readout<string> | undefined =>
+  [...rungs, ...(glow?.readouts ?? [])].find((readout) => readout.id === id);
