@@ -1,26 +1,22 @@
+import 'fake-indexeddb/auto';
 import { nightFerry } from '@/demo/nightFerry';
-import type { Production } from '@/core/document/production';
-import { createProductionStore, reconcile } from './production';
+import { addRecord, changeRecord } from '@/core/document/edit';
+import { removeWhole } from '@/core/document/records';
+import { createProductionStore } from './production';
+import { noteOn, rename, StubServer } from './testing';
 
-interface Answer {
-  status: number;
-  json: unknown;
-}
+jest.mock('./window', () => ({
+  windowName: () => Promise.resolve('here'),
+  openWindows: () => Promise.resolve(null),
+}));
+jest.mock('./journal', () => ({
+  ...jest.requireActual('./journal'),
+  writeJournal: () => Promise.resolve(true),
+}));
 
-/** A server of one line: answers in turn, and remembers what it was sent. */
-function stubServer(...answers: (Answer | 'down')[]) {
-  const sent: { baseRevision: number; edits: { label: string }[] }[] = [];
-  global.fetch = (async (_url: string, { body }: { body: string }) => {
-    sent.push(JSON.parse(body));
-    const answer = answers.length > 1 ? answers.shift()! : answers[0]!;
-    if (answer === 'down') throw new TypeError('refused');
-    return Response.json(answer.json, { status: answer.status });
-  }) as never;
-  return sent;
-}
-const saved = (revision: number): Answer => ({ status: 200, json: { revision } });
-const open = () => createProductionStore({ document: nightFerry(), revision: 1, lastEditIds: [] });
-const rename = (name: string) => (draft: Production) => void (draft.name = name);
+const open = (server: StubServer) =>
+  createProductionStore({ document: server.document, revision: server.revision });
+const serve = () => new StubServer().install();
 
 beforeEach(() => jest.useFakeTimers());
 afterEach(() => jest.useRealTimers());
@@ -28,28 +24,29 @@ const pass = (milliseconds: number) => jest.advanceTimersByTimeAsync(millisecond
 
 describe('undo and redo', () => {
   test('back and forth, unlimited, and a new change ends the future', () => {
-    stubServer(saved(2));
-    const store = open();
-    const state = store.getState;
-    for (let k = 1; k <= 50; k++) state().change(`name ${k}`, rename(`Film ${k}`));
-    for (let k = 1; k <= 50; k++) state().undo();
-    expect(state().document).toEqual(nightFerry());
-    expect(state().undo()).toBeNull();
-    state().redo();
-    expect(state().document.name).toBe('Film 1');
-    state().change('other', rename('Other'));
-    expect(state().redo()).toBeNull();
+    const { getState } = open(serve());
+    for (let k = 1; k <= 50; k++) getState().change(`name ${k}`, rename(`Film ${k}`));
+    for (let k = 1; k <= 50; k++) getState().undo();
+    expect(getState().document).toEqual(nightFerry());
+    expect(getState().undo()).toBeNull();
+    for (let k = 1; k <= 3; k++) getState().redo();
+    expect(getState().document.name).toBe('Film 3');
+    getState().undo();
+    expect(getState().document.name).toBe('Film 2');
+    getState().change('other', rename('Other'));
+    expect(getState().redo()).toBeNull();
   });
 
   test('a drag of many previews is one edit; abandoning it leaves no trace', () => {
-    stubServer(saved(2));
-    const { getState } = open();
-    const width = (metres: number) => (draft: Production) =>
-      void (draft.builds[0]!.parameters.ringWidthM = metres);
+    const { getState } = open(serve());
+    const width = (metres: number) =>
+      changeRecord({ kind: 'build', id: 'clerk-ring' }, (draft) => {
+        draft.parameters.ringWidthM = metres;
+      });
     for (const metres of [0.16, 0.17, 0.18]) getState().preview(width(metres));
     getState().settle('width');
-    expect(getState().history.past.map(({ label }) => label)).toEqual(['width']);
-    expect(getState().history.past[0]!.patches).toHaveLength(1);
+    expect(getState().history.past.map(({ batch }) => batch.label)).toEqual(['width']);
+    expect(getState().history.past[0]!.batch.commands).toHaveLength(1);
     getState().preview(width(0.3));
     getState().abandon();
     expect(getState().document.builds[0]!.parameters.ringWidthM).toBe(0.18);
@@ -60,86 +57,206 @@ describe('undo and redo', () => {
 
 describe('autosave', () => {
   test('is sent within half a second, with the edits and the revision they stand on', async () => {
-    const sent = stubServer(saved(2));
-    const { getState } = open();
+    const server = serve();
+    const { getState } = open(server);
     getState().change('rename', rename('A'));
     expect(getState().save.kind).toBe('waiting');
     await pass(400);
-    expect(sent).toMatchObject([{ baseRevision: 1, edits: [{ label: 'rename' }] }]);
+    expect(server.requests[0]!.body).toMatchObject({
+      client: 'here',
+      baseRevision: 1,
+      edits: [{ label: 'rename' }],
+    });
     expect(getState()).toMatchObject({ revision: 2, save: { kind: 'saved' } });
     expect(getState().history.pending).toEqual([]);
+    expect(getState().acknowledged.name).toBe('A');
   });
 
   test('a silent server is asked again, and nothing is lost meanwhile', async () => {
-    const sent = stubServer('down', saved(2));
-    const { getState } = open();
+    const server = serve();
+    server.mood = 'down';
+    const { getState } = open(server);
     getState().change('rename', rename('A'));
     await pass(300);
     expect(getState().save.kind).toBe('unanswered');
     getState().change('rename', rename('B'));
+    server.mood = 'up';
     await pass(3000);
     expect(getState().save.kind).toBe('saved');
-    expect(sent.at(-1)!.edits).toHaveLength(2);
+    expect(server.document.name).toBe('B');
   });
 
-  test('what the store refuses is taken back here too', async () => {
-    const problems = [{ code: 'too_small', path: 'name', message: 'too short' }];
-    stubServer({ status: 422, json: { title: 'Not taken.', problems } });
-    const { getState } = open();
-    getState().change('rename', rename(''));
+  // A knob held while the server was dead: 500 and more were refused as too many, and all undone.
+  test('twelve hundred unsent edits arrive in several requests, none undone', async () => {
+    const server = serve();
+    server.mood = 'down';
+    const { getState } = open(server);
+    for (let k = 1; k <= 1200; k++) getState().change(`n${k}`, rename(`Film ${k}`));
     await pass(300);
-    expect(getState().save).toEqual({ kind: 'refused', message: 'Not taken. name: too short' });
-    expect(getState().document.name).toBe('Night Ferry');
+    server.mood = 'up';
+    await pass(5000);
+    expect(server.document.name).toBe('Film 1200');
+    expect(getState()).toMatchObject({ save: { kind: 'saved' }, refusals: [] });
+    expect(getState().history.past).toHaveLength(1200);
+    for (const { body } of server.requests)
+      expect((body as unknown as { edits: unknown[] }).edits.length).toBeLessThanOrEqual(100);
+  });
+
+  test('a request that is too big is sent one by one, and undoes nothing', async () => {
+    const server = serve();
+    server.most = 3;
+    const { getState } = open(server);
+    for (let k = 1; k <= 20; k++) getState().change(`n${k}`, rename(`Film ${k}`));
+    await pass(5000);
+    expect(server.document.name).toBe('Film 20');
+    expect(getState()).toMatchObject({ save: { kind: 'saved' }, refusals: [] });
+  });
+
+  test('lost answers, two in a row: no conflict with oneself, nothing made twice', async () => {
+    const server = serve();
+    server.mood = 'deaf';
+    const { getState } = open(server);
+    const copy = { ...server.document.builds[0]!, id: 'copy' as never };
+    getState().change('duplicate', addRecord({ kind: 'build' }, copy));
+    await pass(300);
+    getState().change('rename', rename('A'));
+    await pass(2100);
+    server.mood = 'up';
+    getState().change('rename', rename('B'));
+    await pass(3000);
+    expect(getState()).toMatchObject({ save: { kind: 'saved' }, refusals: [] });
+    expect(server.document.name).toBe('B');
+    expect(server.document.builds.filter(({ id }) => id === 'copy')).toHaveLength(1);
+    expect(getState().revision).toBe(server.revision);
+  });
+});
+
+describe('a change that cannot be taken', () => {
+  test('is refused where it was made, before anybody is asked', async () => {
+    const server = serve();
+    const { getState } = open(server);
+    getState().change('rename', rename('A'));
+    const reason = getState().change('no name', (document) => [
+      { do: 'set', kind: 'shot', id: document.shots[0]!.id, path: ['distanceM'], value: -1 },
+    ]);
+    expect(reason).toContain('0.1');
+    expect(getState().refusals).toMatchObject([
+      { label: 'no name', at: { kind: 'shot', path: ['distanceM'] } },
+    ]);
+    expect(getState().document.name).toBe('A');
+    expect(getState().history.past).toHaveLength(1);
+    await pass(400);
+    expect(server.document.name).toBe('A');
+  });
+
+  // Found by review: one refused edit took back what was typed with it and emptied the undo list.
+  test('at the store: costs itself alone, and undo stays whole', async () => {
+    const server = serve();
+    const { getState } = open(server);
+    getState().change('one', rename('One'));
+    // Touches one record; what it breaks lies in the references between them.
+    getState().change('bad', (document) => [
+      {
+        do: 'set',
+        kind: 'build',
+        id: document.builds[0]!.id,
+        path: ['fixtureId'],
+        value: 'nowhere',
+      },
+    ]);
+    getState().change('two', noteOn('warm-ring', 'two'));
+    await pass(2000);
+    expect(server.document.name).toBe('One');
+    expect(server.document.builds[1]!.note).toBe('two');
+    expect(getState().document).toEqual(server.document);
+    expect(getState().refusals).toMatchObject([{ label: 'bad' }]);
+    expect(getState().save.kind).toBe('saved');
+    expect(getState().history.past.map(({ batch }) => batch.label)).toEqual(['one', 'two']);
+    getState().undo();
+    getState().undo();
+    expect(getState().document).toEqual(nightFerry());
+  });
+
+  // Found by review: a part called “foil” beside a lining chosen as “foil”.
+  test('deleting the household foil leaves the linings alone', async () => {
+    const server = serve();
+    const { getState } = open(server);
+    getState().change('note', noteOn('warm-ring', 'typed in the same breath'));
+    expect(getState().change('delete', removeWhole('part', 'foil'))).toBeNull();
+    await pass(500);
+    expect(getState()).toMatchObject({ save: { kind: 'saved' }, refusals: [] });
+    expect(server.document.shelf.parts.some(({ id }) => id === 'foil')).toBe(false);
+    expect(server.document.builds[1]!.note).toBe('typed in the same breath');
+    expect(getState().history.past).toHaveLength(2);
   });
 });
 
 describe('a second window', () => {
-  const newer = { revision: 5, document: { ...nightFerry(), note: 'from elsewhere' } };
   const conflicting = async () => {
-    const sent = stubServer({ status: 409, json: { title: 'Changed.', newer } }, saved(6));
-    const { getState } = open();
-    getState().change('rename', rename('Mine'));
+    const server = serve();
+    const store = open(server);
+    server.elsewhere(rename('Theirs'));
+    store.getState().change('note', noteOn('warm-ring', 'mine'));
     await pass(300);
-    expect(getState().save.kind).toBe('conflict');
-    return { getState, sent };
+    expect(store.getState().save.kind).toBe('conflict');
+    return { ...store, server };
   };
 
   test('the newer state can be taken', async () => {
-    const { getState } = await conflicting();
+    const { getState, server } = await conflicting();
     getState().takeNewer();
-    expect(getState()).toMatchObject({
-      revision: 5,
-      document: { note: 'from elsewhere', name: 'Night Ferry' },
-    });
+    expect(getState()).toMatchObject({ revision: 2, document: { name: 'Theirs' } });
+    expect(getState().document).toEqual(server.document);
+    expect(getState().history).toMatchObject({ past: [], pending: [] });
   });
-  test('or mine put on top of it', async () => {
-    const { getState, sent } = await conflicting();
+  test('or mine put on top of it, where it touches nothing', async () => {
+    const { getState, server } = await conflicting();
+    expect(getState().save).toMatchObject({ clashes: [] });
     getState().putMineOnTop();
     await pass(300);
-    expect(getState()).toMatchObject({
-      revision: 6,
-      document: { note: 'from elsewhere', name: 'Mine' },
-    });
-    expect(sent.at(-1)).toMatchObject({ baseRevision: 5 });
+    expect(getState()).toMatchObject({ revision: 3, save: { kind: 'saved' } });
+    expect(server.document).toMatchObject({ name: 'Theirs' });
+    expect(server.document.builds[1]!.note).toBe('mine');
+    getState().undo();
+    expect(getState().document.builds[1]!.note).toBe(nightFerry().builds[1]!.note);
+  });
+  test('what touches is chosen field by field', async () => {
+    const server = serve();
+    const { getState } = open(server);
+    server.elsewhere(rename('Theirs'));
+    getState().change('rename', rename('Mine'));
+    getState().change('note', noteOn('warm-ring', 'mine'));
+    await pass(300);
+    const { save } = getState();
+    if (save.kind !== 'conflict') throw new Error(save.kind);
+    expect(save.clashes).toMatchObject([{ mine: 'Mine', theirs: 'Theirs' }]);
+    getState().putMineOnTop();
+    expect(getState().save.kind).toBe('conflict');
+    getState().putMineOnTop({ [save.clashes[0]!.key]: 'theirs' });
+    await pass(300);
+    expect(server.document.name).toBe('Theirs');
+    expect(server.document.builds[1]!.note).toBe('mine');
+    expect(getState().document).toEqual(server.document);
+  });
+  // Found by review, through this very store: the note landed on the neighbour.
+  test('the first build deleted there, a note on the second here', async () => {
+    const server = serve();
+    const { getState } = open(server);
+    server.elsewhere(removeWhole('build', 'clerk-ring'));
+    getState().change('note', noteOn('warm-ring', 'mine'));
+    await pass(300);
+    getState().putMineOnTop();
+    await pass(300);
+    const note = (id: string) => server.document.builds.find((build) => build.id === id)?.note;
+    expect(note('warm-ring')).toBe('mine');
+    expect(note('stamp-ring')).toBe('Bulbs still to choose.');
+    expect(note('clerk-ring')).toBeUndefined();
   });
   test('nothing is sent while the question is open', async () => {
-    const { getState, sent } = await conflicting();
+    const { getState, server } = await conflicting();
+    const asked = server.requests.length;
     getState().change('rename', rename('Again'));
     await pass(5000);
-    expect(sent).toHaveLength(1);
+    expect(server.requests).toHaveLength(asked);
   });
-});
-
-test('a journal fits the state it was written on, or the one its own save made; nothing else', () => {
-  const pending = [{ id: 'a', label: 'x', patches: [], inverse: [] }];
-  const journal = { revision: 3, past: [], future: [], pending };
-  const stored = (revision: number, ...lastEditIds: string[]) => ({
-    document: nightFerry(),
-    revision,
-    lastEditIds,
-  });
-  expect(reconcile(journal, stored(3))?.pending).toEqual(pending);
-  expect(reconcile(journal, stored(4, 'a'))?.pending).toEqual([]);
-  expect(reconcile(journal, stored(4, 'b'))).toBeNull();
-  expect(reconcile(journal, stored(5, 'a'))).toBeNull();
 });

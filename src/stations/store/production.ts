@@ -63,16 +63,18 @@ export function createProductionStore(initial: Initial) {
     let dragged: Change | null = null;
     /** edits in one request; one by one while it is not known which of them is at fault */
     let most = MOST_SENT;
+    let name: Promise<string> | null = null;
+    const window = () => (name ??= windowName());
     let writing: Promise<unknown> = Promise.resolve();
 
     const remember = ({ put, drop }: Pick<Recorded, 'put' | 'drop'>) => {
       const { history, revision } = get();
       const acknowledged = (history.pending[0]?.seq ?? history.seq + 1) - 1;
       writing = writing
-        .then(windowName)
-        .then((window) =>
+        .then(window)
+        .then((own) =>
           writeJournal(
-            { production: id, window, revision, acknowledged, seq: history.seq, at: Date.now() },
+            { production: id, window: own, revision, acknowledged, seq: history.seq, at: Date.now() },
             { put, drop },
           ),
         )
@@ -104,7 +106,7 @@ export function createProductionStore(initial: Initial) {
       sending = true;
       const sent = firstOf(history.pending, most);
       const batches = sent.map(({ batch }) => batch);
-      const outcome = await sendEdits(id, await windowName(), revision, batches);
+      const outcome = await sendEdits(id, await window(), revision, batches);
       sending = false;
       if (outcome.kind === 'saved') acknowledge(outcome.revision, sent, outcome.refused);
       else if (outcome.kind === 'stale') openConflict(outcome.newer, 'here');

@@ -1,0 +1,117 @@
+import { nightFerry } from '@/demo/nightFerry';
+import { applyBatches, changeRecord, type Batch, type Change } from '@/core/document/edit';
+import type { Production } from '@/core/document/production';
+import { validateProduction } from '@/core/document/read';
+
+interface Request {
+  method: string;
+  url: string;
+  body: Record<string, unknown>;
+}
+
+/** A server of a few lines: it keeps one production as the real one does, and can be silent. */
+export class StubServer {
+  document: Production = nightFerry();
+  revision = 1;
+  readonly taken = new Map<string, { client: string; revision: number }>();
+  readonly requests: Request[] = [];
+  /** 'down' answers nothing and takes nothing, 'deaf' takes and loses its answer */
+  mood: 'up' | 'down' | 'deaf' = 'up';
+  /** pages that were left: nothing of theirs arrives any more */
+  readonly left = new Set<string>();
+  /** edits in one request it stands */
+  most = 500;
+
+  install(): this {
+    global.fetch = (async (url: string, init: { method: string; body: string }) => {
+      const request = { method: init.method, url, body: JSON.parse(init.body) };
+      this.requests.push(request);
+      // Pages of earlier tests live on; theirs is another production.
+      if (!url.includes(`/${this.document.id}`)) throw new TypeError('another server');
+      if (this.mood === 'down' || this.left.has(request.body.client)) throw new TypeError('refused');
+      const [status, json] = this.answer(request);
+      if (this.mood === 'deaf') throw new TypeError('cut off');
+      return Response.json(json, { status });
+    }) as never;
+    return this;
+  }
+
+  /** Somebody else saves. */
+  elsewhere(change: Change): void {
+    const batch: Batch = {
+      id: `else-${this.revision}`,
+      label: '',
+      commands: change(this.document),
+      inverse: [],
+    };
+    this.take([batch], 'else');
+  }
+
+  private take(batches: readonly Batch[], client: string): string[] {
+    const fresh = batches.filter(({ id }) => !this.taken.has(id));
+    const refused: string[] = [];
+    const accepted: string[] = [];
+    const before = this.document;
+    const whole = applyBatches(before, fresh);
+    if (whole.refused.length === 0 && validateProduction(whole.document).ok) {
+      this.document = whole.document;
+      fresh.splice(0).forEach(({ id }) => accepted.push(id));
+    }
+    for (const batch of fresh) {
+      const done = applyBatches(this.document, [batch]);
+      const checked = done.refused.length ? null : validateProduction(done.document);
+      if (checked?.ok) {
+        this.document = done.document;
+        accepted.push(batch.id);
+      } else refused.push(batch.id);
+    }
+    if (this.document !== before) {
+      this.revision += 1;
+      for (const id of accepted) this.taken.set(id, { client, revision: this.revision });
+    }
+    return refused;
+  }
+
+  private movedOn(base: number, client: string): boolean {
+    const own = new Set(
+      [...this.taken.values()].flatMap((edit) =>
+        edit.client === client && edit.revision > base ? [edit.revision] : [],
+      ),
+    );
+    return this.revision !== base && own.size !== this.revision - base;
+  }
+
+  private answer({ method, body }: Request): [number, unknown] {
+    const { client } = body as { client: string };
+    const newer = { revision: this.revision, document: this.document };
+    if (method === 'POST') {
+      const asked = body as unknown as { revision: number; edits: string[] };
+      return [
+        200,
+        {
+          ...newer,
+          taken: asked.edits.filter((id) => this.taken.has(id)),
+          movedOn: this.movedOn(asked.revision, client),
+        },
+      ];
+    }
+    const { baseRevision, edits } = body as unknown as { baseRevision: number; edits: Batch[] };
+    if (edits.length > this.most) return [413, { title: 'Too many.' }];
+    if (this.movedOn(baseRevision, client)) return [409, { title: 'Changed.', newer }];
+    const problems = [{ code: 'x', path: 'shots', message: 'It does not fit.' }];
+    const refused = this.take(edits, client).map((id) => ({ id, problems }));
+    const { revision } = this;
+    if (refused.length && refused.length === edits.length)
+      return [422, { title: 'Not taken.', problems, revision, refused }];
+    return [200, { revision, refused }];
+  }
+}
+
+export const rename =
+  (name: string): Change =>
+  (document) =>
+    changeRecord({ kind: 'production', id: document.id }, (draft) => void (draft.name = name))(
+      document,
+    );
+export const noteOn = (id: string, note: string): Change =>
+  changeRecord({ kind: 'build', id }, (draft) => void (draft.note = note));
