@@ -5,6 +5,7 @@ import { ACCESSORIES } from './accessories';
 import { sceneOf } from './evaluate/context';
 import { starterParameters } from './evaluate/starter';
 import { FORMS, readParameters } from './forms';
+import { orderSteps } from './forms/kit/order';
 
 /** Packages the core may use; everything else would tie it to a place it runs in. */
 const ALLOWED = new Set(['zod/mini', 'zod/v4/locales/en.js', 'immer', 'colorjs.io/fn']);
@@ -79,10 +80,10 @@ describe.each([...FORMS.values()])('form $id', (form) => {
     }
   });
   test('steps end as they must: looked over, powered up behind the gate, checked warm, metered', () => {
-    const titles = form.resolve(parameters, context).steps.map(({ title }) => title);
-    if (form.id === 'plain-source') return expect(titles.at(-1)).toBe('Meter it');
-    const at = (words: string) => titles.findIndex((title) => title.includes(words));
-    const order = ['looked over', 'First power-up', 'Warm checks', 'Meter it'].map(at);
+    const steps = orderSteps(form.resolve(parameters, context).steps);
+    if (form.id === 'plain-source') return expect(steps.at(-1)!.stage).toBe('meter');
+    const at = (id: string) => steps.findIndex((step) => step.id === id);
+    const order = ['look-over', 'power-up', 'warm-checks', 'meter'].map(at);
     expect(order).not.toContain(-1);
     expect(order).toEqual(order.toSorted((a, b) => a - b));
   });

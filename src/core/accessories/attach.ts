@@ -1,12 +1,10 @@
 import type { Accessory } from '../document/accessory';
 import type { View } from '../forms/drawing';
 import type { FormContext } from '../forms/form';
+import { orderSteps, withHoles, withPieces } from '../forms/kit/order';
 import type { ResolvedBuild } from '../forms/resolved';
 import type { Attachment } from './accessory';
 import { ACCESSORIES } from './index';
-
-/** Titles of the steps before which accessories are fitted; what is not put up is metered. */
-const BEFORE = /^(Mount|Hoist it|Meter it)/;
 
 /** A build with its accessories; one that is unknown here or does not fit is left out and said. */
 export function attachAll(
@@ -15,7 +13,7 @@ export function attachAll(
   context: FormContext,
 ): { resolved: ResolvedBuild; views: View[] } {
   const views: View[] = [];
-  let resolved = base;
+  let resolved = { ...base, steps: withPieces(base.steps, base.pieces) };
   for (const accessory of accessories) {
     const kind = ACCESSORIES.get(accessory.kind);
     const read = kind?.parameters.safeParse(accessory.parameters);
@@ -27,7 +25,14 @@ export function attachAll(
     views.push(ownView(attachment.view, accessory.id));
     resolved = merged(resolved, attachment, accessory.id);
   }
-  return { resolved, views };
+  return {
+    resolved: {
+      ...resolved,
+      steps: orderSteps(resolved.steps),
+      pieces: withHoles(resolved.pieces),
+    },
+    views,
+  };
 }
 
 /** Handles name their parameter with the accessory's id before it, so that they meet no form's. */
@@ -38,15 +43,24 @@ const ownView = (view: View, id: string): View => ({
 });
 
 function merged(base: ResolvedBuild, added: Attachment, id: string): ResolvedBuild {
-  const at = base.steps.findIndex(({ title }) => BEFORE.test(title));
-  const before = at < 0 ? base.steps.length : at;
+  // Two of a kind may hang on one build: what they bring is told apart by their own id.
+  const own = (name: string) => `${id}.${name}`;
+  const ownOrBase = (name: string) =>
+    added.steps.some((step) => step.id === name) ? own(name) : name;
+  const steps = withPieces(added.steps, added.pieces).map((step) => ({
+    ...step,
+    id: own(step.id),
+    needs: step.needs.map(ownOrBase),
+    pieces: step.pieces.map(own),
+  }));
+  const pieces = added.pieces.map((piece) => ({ ...piece, id: own(piece.id) }));
   return {
     ...base,
     mouth: added.mouth ?? base.mouth,
     controls: [...base.controls, ...(added.controls ?? [])],
-    pieces: [...base.pieces, ...added.pieces],
+    pieces: [...base.pieces, ...pieces],
     needs: [...base.needs, ...added.needs],
-    steps: [...base.steps.slice(0, before), ...added.steps, ...base.steps.slice(before)],
+    steps: [...base.steps, ...steps],
     facts: [...base.facts, ...added.facts.map((fact) => ({ ...fact, id: `${id}-${fact.id}` }))],
     findings: [
       ...base.findings,
@@ -66,6 +80,7 @@ function merged(base: ResolvedBuild, added: Attachment, id: string): ResolvedBui
 
 const unknownAccessory = ({ id, kind }: Accessory): ResolvedBuild['findings'][number] => ({
   id: `accessory.unknown.${id}`,
+  topic: 'form',
   severity: 'unknown',
   title: 'An accessory that is not known here',
   message: `“${kind}”, or its parameters, is not understood by this version. It is kept untouched and left out of the sums.`,

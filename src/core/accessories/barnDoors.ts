@@ -78,6 +78,7 @@ export function doorPieces(doors: Doors, topHingeM: number, context: FormContext
   const markOut = ['Bolt heads away from the closing side; file every edge round.'];
   return [
     polygonPiece(
+      'top-and-bottom-leaf',
       'Top and bottom leaf',
       boardPartId,
       doorLeaf(topHingeM, topFreeM, leafLengthM, cornerM),
@@ -89,6 +90,7 @@ export function doorPieces(doors: Doors, topHingeM: number, context: FormContext
       },
     ),
     polygonPiece(
+      'side-leaf',
       'Side leaf',
       boardPartId,
       doorLeaf(sideHingeM, sideFreeM, leafLengthM, 0),
@@ -110,6 +112,8 @@ export const doorNeeds = [
 export const doorSteps = () => [
   cutMetal('four leaves'),
   step(
+    'mount',
+    'hinge',
     'Drill and hinge the leaves',
     'Heads outside, so that the leaves close flat',
     'drill, 3.3 mm bit, spanner',
@@ -118,6 +122,8 @@ export const doorSteps = () => [
     'Clamp sheet metal before drilling: it spins. Gloves off at the drill, on for the edges.',
   ),
   step(
+    'mount',
+    'closing-check',
     'Closing check',
     'Leaves must clear the glass and each other',
     'eyes, card',
@@ -137,6 +143,7 @@ export function doorFindings(doors: Doors, faceWidthM: number, faceHeightM: numb
     ...(2 * doors.leafLengthM > 2 * first && pair > 2 * first
       ? [
           stop(
+            'geometry',
             'doors.collide',
             'The leaves run into each other',
             `Two leaves of ${(doors.leafLengthM * 1000).toFixed(0)} mm fold over an opening of ${(first * 1000).toFixed(0)} mm and pass its far edge: shorten them or let the other pair fold first.`,
@@ -148,6 +155,7 @@ export function doorFindings(doors: Doors, faceWidthM: number, faceHeightM: numb
     ...(doors.sideHingeM > faceHeightM + 1e-9
       ? [
           stop(
+            'geometry',
             'doors.side-wide',
             'The side leaf is longer than its edge',
             `Its hinge edge of ${(doors.sideHingeM * 1000).toFixed(0)} mm is more than the lamp's ${(faceHeightM * 1000).toFixed(0)} mm.`,
@@ -157,6 +165,7 @@ export function doorFindings(doors: Doors, faceWidthM: number, faceHeightM: numb
         ]
       : []),
     look(
+      'heat',
       'doors.hot',
       'Hot metal, sharp edges',
       'Leaves take the lamp’s heat: move them with gloves, deburr every edge, keep the glass and its guard in.',
@@ -169,7 +178,12 @@ export function doorFindings(doors: Doors, faceWidthM: number, faceHeightM: numb
  * The leaves as they stand in the light, hinged on the face's edges in the plane z and swung outwards
  * from straight ahead.
  */
-export function doorPlates(doors: Doors, faceWidthM: number, faceHeightM: number, zM: number): Plate[] {
+export function doorPlates(
+  doors: Doors,
+  faceWidthM: number,
+  faceHeightM: number,
+  zM: number,
+): Plate[] {
   const [out, on] = [Math.sin(doors.openedRad), Math.cos(doors.openedRad)];
   const top = doorLeaf(faceWidthM, doors.topFreeM, doors.leafLengthM, doors.cornerM);
   const side = doorLeaf(doors.sideHingeM, doors.sideFreeM, doors.leafLengthM, 0);
@@ -197,7 +211,14 @@ export function doorShapes(doors: Doors, faceWidthM: number, faceHeightM: number
   const place = (leaf: readonly XY[], move: (point: XY) => XY) =>
     polygon(leaf.map(move), 'cut', 'doors');
   return [
-    rectangle(-faceWidthM / 2, -faceHeightM / 2, faceWidthM / 2, faceHeightM / 2, 'glass', 'seat-0'),
+    rectangle(
+      -faceWidthM / 2,
+      -faceHeightM / 2,
+      faceWidthM / 2,
+      faceHeightM / 2,
+      'glass',
+      'seat-0',
+    ),
     place(top, ([x, y]) => [x, faceHeightM / 2 + y]),
     place(top, ([x, y]) => [x, -faceHeightM / 2 - y]),
     place(side, ([x, y]) => [faceWidthM / 2 + y, x]),

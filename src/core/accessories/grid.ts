@@ -30,8 +30,8 @@ export const grid: AccessoryDefinition<Grid> = {
     const across = Math.max(0, Math.ceil(widthM / cellM - 1e-9) - 1);
     const along = Math.max(0, Math.ceil(heightM / cellM - 1e-9) - 1);
     const tooMany = across + along > MOST_STRIPS;
-    const strip = (name: string, long: number, count: number, slots: number) =>
-      rectanglePiece(name, boardPartId, long, depthM, context, {
+    const strip = (id: string, name: string, long: number, count: number, slots: number) =>
+      rectanglePiece(id, name, boardPartId, long, depthM, context, {
         count: Math.min(count, MOST_STRIPS),
         shapes: Array.from({ length: Math.min(slots, MOST_STRIPS) }, (_, k): Shape =>
           line(
@@ -47,8 +47,8 @@ export const grid: AccessoryDefinition<Grid> = {
         ],
       });
     const pieces = [
-      ...(across > 0 ? [strip('Grid strip, upright', heightM, across, along)] : []),
-      ...(along > 0 ? [strip('Grid strip, level', widthM, along, across)] : []),
+      ...(across > 0 ? [strip('upright', 'Grid strip, upright', heightM, across, along)] : []),
+      ...(along > 0 ? [strip('level', 'Grid strip, level', widthM, along, across)] : []),
     ];
     const thickness = pieces[0]?.thicknessM ?? 0;
     const open = Math.max(0, 1 - thickness / cellM) ** 2;
@@ -58,12 +58,14 @@ export const grid: AccessoryDefinition<Grid> = {
       needs: [],
       steps: [
         step(
+          'dress',
+          'slot',
           'Slot the grid together',
           'Crossed half-slots hold without glue',
           'knife, rule',
           15 + (across + along) * 2,
           'cells square, strips flush',
-          'Cut away from your fingers.',
+          { hazard: 'Cut away from your fingers.', works: 'sheet' },
         ),
       ],
       facts: [
@@ -75,6 +77,7 @@ export const grid: AccessoryDefinition<Grid> = {
         ...(tooMany
           ? [
               stop(
+                'geometry',
                 'grid.many',
                 'Too many strips',
                 `${across + along} strips are more than anybody slots together: make the cells wider.`,
@@ -87,6 +90,7 @@ export const grid: AccessoryDefinition<Grid> = {
         ...(base.groups.some(({ unit }) => unit.filament)
           ? [
               stop(
+                'heat',
                 'grid.hot',
                 'A grid before hot lamps',
                 'Strips of board or foam before filament lamps scorch: use LED lamps, or a metal honeycomb made for such lamps.',

@@ -56,6 +56,8 @@ export const hood: AccessoryDefinition<Hood> = {
           : [],
       steps: [
         step(
+          'dress',
+          'fit-hood',
           'Cut, roll and fit the hood',
           'It keeps light where you want it',
           'knife, tape',
@@ -85,6 +87,7 @@ export const hood: AccessoryDefinition<Hood> = {
         ...(given.shape === 'cone' && !cone
           ? [
               stop(
+                'geometry',
                 'hood.cylinder',
                 'This cone is a cylinder',
                 `Its mouth is as wide as its base (${(mouth * 100).toFixed(1)} cm): choose the cylinder, or another mouth.`,
@@ -96,6 +99,7 @@ export const hood: AccessoryDefinition<Hood> = {
         ...(base.groups.some(({ unit }) => unit.filament)
           ? [
               stop(
+                'heat',
                 'hood.hot',
                 'A hood round hot lamps',
                 'Board or foam round filament lamps scorches: use LED lamps, or sheet metal kept clear of them.',
@@ -165,6 +169,7 @@ export const hood: AccessoryDefinition<Hood> = {
 
 const cylinderPiece = (across: number, given: Hood, context: FormContext): SheetPiece =>
   rectanglePiece(
+    'hood-blank',
     'Hood blank',
     given.boardPartId,
     Math.PI * across + given.overlapM,
@@ -196,6 +201,7 @@ function conePiece(cone: ConeBlank, given: Hood, context: FormContext): SheetPie
   ];
   return sheetPiece(
     {
+      id: 'hood-blank',
       name: 'Hood blank, annular sector',
       partId: given.boardPartId,
       shapes,

@@ -55,6 +55,8 @@ export const mount: AccessoryDefinition<Mount> = {
       ],
       steps: [
         step(
+          'rig',
+          'bolt-on',
           'Bolt the mount on',
           'Screws pull out of board; bolts with a plate do not',
           'drill, spanner',
@@ -62,13 +64,14 @@ export const mount: AccessoryDefinition<Mount> = {
           'holds twice the light’s weight for a minute',
           overhead === 'yes'
             ? 'Nobody underneath while it goes up; a second fixing before you let go.'
-            : null,
+            : {},
         ),
       ],
       facts: [fact('mount-load', 'Load on each mount', each, 'mass / points', 'mass')],
       findings: [
         over
           ? stop(
+              'hanging',
               'mount.load',
               'Too heavy for the mount',
               `${each.toFixed(1)} kg hang on each ${name}: it bends or tears out and falls. Add points or take a stronger kind.`,
@@ -77,6 +80,7 @@ export const mount: AccessoryDefinition<Mount> = {
               limit,
             )
           : ok(
+              'hanging',
               'mount.load',
               'The mount bears it',
               `${each.toFixed(1)} kg on each ${name}.`,
@@ -87,6 +91,7 @@ export const mount: AccessoryDefinition<Mount> = {
         ...(overhead === 'yes'
           ? [
               look(
+                'hanging',
                 'mount.overhead',
                 'A light over people',
                 'Only from rated points, with a safety bond of at least five times the load, hung by a competent rigger.',

@@ -31,9 +31,9 @@ export const pipeStand: AccessoryDefinition<PipeStand> = {
   defaults,
   attach: (stand, base, context) => {
     const pieces = [
-      stickPiece('Upright', stand.pipePartId, stand.uprightM, stand.uprights),
-      stickPiece('Cross piece', stand.pipePartId, stand.crossPieceM, 2),
-      stickPiece('Foot piece', stand.pipePartId, stand.footPieceM, 4),
+      stickPiece('upright', 'Upright', stand.pipePartId, stand.uprightM, stand.uprights),
+      stickPiece('cross-piece', 'Cross piece', stand.pipePartId, stand.crossPieceM, 2),
+      stickPiece('foot-piece', 'Foot piece', stand.pipePartId, stand.footPieceM, 4),
     ];
     const massKg = stickMassKg(pieces, context);
     const tip = tipping(stand, base, massKg);
@@ -47,6 +47,8 @@ export const pipeStand: AccessoryDefinition<PipeStand> = {
       steps: [
         sticks('the stand', 6 + stand.uprights),
         step(
+          'mount',
+          'fit-together',
           'Fit the stand together',
           'Dry first, glue only when it stands straight',
           'mallet, square',
@@ -131,6 +133,7 @@ function findings(
     : [
         {
           id: 'stand.no-pipe',
+          topic: 'choice' as const,
           severity: 'unknown' as const,
           title: 'No pipe chosen for the stand',
           message: 'Choose the pipe; its mass steadies the stand and its length is cut from it.',
@@ -142,6 +145,7 @@ function findings(
     return [
       ...open,
       stop(
+        'standing',
         'stand.tall',
         'Too tall for its foot',
         `${text}. Nothing this narrow may stand over people: lengthen the feet.`,
@@ -154,6 +158,7 @@ function findings(
     return [
       ...open,
       look(
+        'standing',
         'stand.tip',
         'It tips easily',
         `${text}. Lay ${tip.sandbagKg.toFixed(1)} kg on the foot or lengthen the feet; ${base.folded.widthM > 1 ? 'a light this wide also catches wind.' : 'keep people off the cord.'}`,
@@ -166,6 +171,7 @@ function findings(
     ...open,
     {
       id: 'stand.tip',
+      topic: 'standing' as const,
       severity: 'ok' as const,
       title: 'It takes a push',
       message: `${text}. Try it, with a hand ready.`,

@@ -40,6 +40,8 @@ export const pulleySet: AccessoryDefinition<PulleySet> = {
       ],
       steps: [
         step(
+          'rig',
+          'hoist',
           'Hoist it',
           'Evenly, a hand a rope',
           'ropes, gloves, helpers',
@@ -55,6 +57,7 @@ export const pulleySet: AccessoryDefinition<PulleySet> = {
       findings: [
         each > limitKg
           ? stop(
+              'hanging',
               'hoist.load',
               'More load than the points bear',
               `${each.toFixed(1)} kg on a point rated for ${limitKg} kg: it comes down on whoever is below. Use more points or a lighter frame.`,
@@ -63,6 +66,7 @@ export const pulleySet: AccessoryDefinition<PulleySet> = {
               `${limitKg} kg a point`,
             )
           : ok(
+              'hanging',
               'hoist.load',
               'The points bear it',
               `${each.toFixed(1)} kg on each. Who rated the points, and when?`,
@@ -71,6 +75,7 @@ export const pulleySet: AccessoryDefinition<PulleySet> = {
               `${limitKg} kg a point`,
             ),
         look(
+          'hanging',
           'hoist.people',
           'A load over people',
           'Safety bonds of at least five times the load, nobody below while it moves, a competent rigger’s word before it stays up.',

@@ -36,13 +36,15 @@ export const skirt: AccessoryDefinition<Skirt> = {
     const reachM = sides === 'top' ? heightM : widthM;
     return {
       pieces: [
-        clothPiece('Skirt', clothPartId, long + 2 * HEM_M, depthM + 2 * HEM_M, {
+        clothPiece('skirt', 'Skirt', clothPartId, long + 2 * HEM_M, depthM + 2 * HEM_M, {
           markOut: ['Hem all edges; eyelets or clips every 30 cm.'],
         }),
       ],
       needs: hardware('clip', Math.ceil(long / 0.3) + 1, 'along the skirt'),
       steps: [
         step(
+          'dress',
+          'hang',
           'Hem and hang the skirt',
           'It keeps light off the walls',
           'needle or tape, clips',
@@ -69,6 +71,7 @@ export const skirt: AccessoryDefinition<Skirt> = {
       findings: base.groups.some(({ unit }) => unit.filament)
         ? [
             stop(
+              'heat',
               'skirt.hot',
               'Cloth round hot lamps',
               'Keep cloth at least as far from a filament lamp as its maker says, 15 cm for household bulbs; a skirt on the rim is nearer.',

@@ -29,7 +29,7 @@ export const stiffener: AccessoryDefinition<Stiffener> = {
   attach: ({ stickPartId, bars, direction, inM }, base, context) => {
     const { widthM, heightM } = base.folded;
     const long = Math.max(0.05, (direction === 'up' ? heightM : widthM) - 2 * inM);
-    const pieces = [stickPiece('Stiffener', stickPartId, long, bars)];
+    const pieces = [stickPiece('stiffener', 'Stiffener', stickPartId, long, bars)];
     const spread = (direction === 'up' ? widthM : heightM) * 0.7;
     const at = (k: number) => (bars === 1 ? 0 : (k / (bars - 1) - 0.5) * spread);
     return {
@@ -37,6 +37,8 @@ export const stiffener: AccessoryDefinition<Stiffener> = {
       needs: hardware('screw', bars * Math.ceil(long / 0.15 + 1), 'every 15 cm'),
       steps: [
         step(
+          'mount',
+          'screw-on',
           'Screw the stiffeners on',
           'A flat board stays flat',
           'screwdriver, glue',

@@ -198,8 +198,7 @@ test('parameters of accessories are checked, of unknown ones kept untouched', ()
 });
 
 describe('taking records out', () => {
-  const valid = (document: Production) =>
-    readDocument(JSON.parse(JSON.stringify(document))).ok;
+  const valid = (document: Production) => readDocument(JSON.parse(JSON.stringify(document))).ok;
   test('a bulb leaves empty places; taking it back fills them again', () => {
     const commands = removeFromShelf('bulb', demo.shelf.bulbs[0]!.id)(demo);
     const done = applyCommands(demo, commands);

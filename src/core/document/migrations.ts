@@ -8,12 +8,7 @@ import { DOCUMENT_VERSION } from './production';
 export type Migration = (document: Record<string, unknown>) => Record<string, unknown>;
 
 /** Numbered and gapless: one entry for each version before the newest. */
-export const MIGRATIONS: readonly Migration[] = [
-  toVersion2,
-  toVersion3,
-  toVersion4,
-  toVersion5,
-];
+export const MIGRATIONS: readonly Migration[] = [toVersion2, toVersion3, toVersion4, toVersion5];
 
 type Json = Record<string, unknown>;
 /**

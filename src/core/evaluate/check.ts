@@ -59,6 +59,7 @@ export function findingsOf(
 
 const NO_SHOT: Finding = {
   id: 'build.no-shot',
+  topic: 'shot',
   severity: 'unknown',
   title: 'It belongs to no shot',
   message:
@@ -70,6 +71,7 @@ const NO_SHOT: Finding = {
 /** A build this version cannot work out is kept as it is and says so. */
 export const unknownForm = ({ name, form }: Build): Finding => ({
   id: 'form.unknown',
+  topic: 'form',
   severity: 'unknown',
   title: 'This form is not known here',
   message: `“${name}” is a “${form}”, or holds parameters this version does not understand. It is kept untouched; a newer Lantern Jar may open it.`,

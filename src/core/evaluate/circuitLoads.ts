@@ -27,8 +27,7 @@ export function circuitLoads(document: Production, derivations = new Derivations
         name: build.name,
         copies: build.copies,
         standing: build.standing,
-        amps:
-          build.standing === 'in use' ? derivations.amps(document, build, circuit.voltageV) : 0,
+        amps: build.standing === 'in use' ? derivations.amps(document, build, circuit.voltageV) : 0,
       }));
     const totalA = builds.reduce((sum, { amps }) => sum + amps, otherA);
     return {

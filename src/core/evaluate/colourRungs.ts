@@ -63,13 +63,16 @@ export function colourRung(light: LightResult, resolved: ResolvedBuild, shot: Sh
 /** Colour rendering against the shot's use, and groups that clash with one another. */
 export function colourFindings(resolved: ResolvedBuild, shot: Shot): Finding[] {
   const gate = CRI_GATE[shot.use];
-  const poor = resolved.groups.filter(({ unit }) => unit.criRa.value < gate);
+  const poor = resolved.groups.flatMap(({ unit }, index) =>
+    unit.criRa.value < gate ? [{ unit, index }] : [],
+  );
   const kelvins = resolved.groups.filter((group) => group.level > 0).map(cctAtLevel);
   const spread = kelvins.length ? mired(Math.min(...kelvins)) - mired(Math.max(...kelvins)) : 0;
   const clash = clashOf(spread);
   return [
-    ...poor.map(({ unit }, index): Finding => ({
+    ...poor.map(({ unit, index }): Finding => ({
       id: `colour.cri.${index}`,
+      topic: 'colour',
       severity: 'look',
       title: 'Colours may look dull',
       message: `“${unit.name}” renders with Ra ${Math.round(unit.criRa.value)}${criNote(unit)}; ${USE_NAMES[shot.use]} wants ${gate} or more. Skin and costume lose red: film a test beside daylight.`,
@@ -81,6 +84,7 @@ export function colourFindings(resolved: ResolvedBuild, shot: Shot): Finding[] {
       ? [
           {
             id: 'colour.groups',
+            topic: 'colour' as const,
             severity: 'look' as const,
             title: 'Two whites in one light',
             message: `The groups lie ${Math.round(spread)} mired apart, which is ${clash}: catchlights and shadow edges show both colours.`,
@@ -176,6 +180,7 @@ export function flickerFindings(rung: Readout, resolved: ResolvedBuild): Finding
   return [
     {
       id: 'flicker.shutter',
+      topic: 'flicker',
       severity: unknown ? 'unknown' : 'look',
       title: unknown ? 'Do these lamps flicker?' : 'The shutter beats with the mains',
       message: `${rung.working.substituted}: ${rung.words}. ${unknown ? 'Film one lamp at the shot’s shutter and look for pulsing.' : 'Change the shutter angle, or choose lamps with a steady driver.'}`,

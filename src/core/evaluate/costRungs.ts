@@ -6,12 +6,11 @@ import type { PowerPlan } from '../power/plan';
 import { moneyFormatter, show, showText, threeFigures } from '../quantity';
 import type { Purchase } from '../shop/purchase';
 import { HOUSEHOLD_FILAMENT } from '../units/effective';
-import { worst, type Finding } from '../findings/finding';
-import { leastSure, unknownReadout, type Readout } from './readout';
+import { ofRung, worst, type Finding } from '../findings/finding';
+import { leastSure, unknownReadout, type Readout, type RungId } from './readout';
 
 /** Judgement of a rung that findings speak for. */
-const severityOf = (findings: readonly Finding[], prefix: RegExp) =>
-  worst(findings.filter(({ id }) => prefix.test(id)));
+const severityOf = (findings: readonly Finding[], rung: RungId) => worst(ofRung(findings, rung));
 
 export function powerRung(
   plan: PowerPlan,
@@ -52,7 +51,7 @@ export function powerRung(
     leavesOut: 'Loads on the circuit that nobody told this production about.',
   };
   if (plan.lamps === 0) return unknownReadout(id, label, dimension, 'choose a lamp first', working);
-  const state = severityOf(findings, /^(power|dimmer)\./);
+  const state = severityOf(findings, 'power');
   return {
     id,
     label,
@@ -105,7 +104,7 @@ export function heatRung(resolved: ResolvedBuild, findings: readonly Finding[]):
   };
   if (resolved.groups.length === 0)
     return unknownReadout(id, label, dimension, 'choose a lamp first', working);
-  const state = severityOf(findings, /^heat\./);
+  const state = severityOf(findings, 'heat');
   const board = resolved.enclosure
     ? `case about ${Math.round(enclosureC(resolved, resolved.enclosure))} °C, an estimate`
     : nearest

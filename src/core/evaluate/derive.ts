@@ -55,7 +55,13 @@ export class Derivations {
   }
 
   /** Kept under a build's name as long as the inputs are the same objects. */
-  kept<T>(document: Production, build: Build, name: string, inputs: readonly unknown[], work: () => T): T {
+  kept<T>(
+    document: Production,
+    build: Build,
+    name: string,
+    inputs: readonly unknown[],
+    work: () => T,
+  ): T {
     this.forgetGone(document);
     return this.keep.get(build.id, name, document, inputs, work);
   }
@@ -69,9 +75,7 @@ export class Derivations {
   }
 
   parts = (document: Production): readonly Part[] =>
-    document.shelf.parts.length
-      ? this.views.list('parts', document.shelf.parts)
-      : NO_SHELF_LIST;
+    document.shelf.parts.length ? this.views.list('parts', document.shelf.parts) : NO_SHELF_LIST;
 
   /** The build with everything looked up; null when its form is unknown or its parameters do not fit. */
   resolve(document: Production, build: Build): Resolution | null {
@@ -103,10 +107,12 @@ export class Derivations {
       return found;
     };
     const finder = <R extends { id: string }>(kind: 'bulbs' | 'units' | 'parts') => {
-      const find = (id: R['id'] | null) => ({ shelf }: Production) => {
-        const record = (shelf[kind] as readonly { id: string }[]).find((each) => each.id === id);
-        return record ? (this.views[seen](kind, record) as R) : null;
-      };
+      const find =
+        (id: R['id'] | null) =>
+        ({ shelf }: Production) => {
+          const record = (shelf[kind] as readonly { id: string }[]).find((each) => each.id === id);
+          return record ? (this.views[seen](kind, record) as R) : null;
+        };
       return (id: R['id'] | null): R | null => reading(find(id));
     };
     const shot = () => reading((each) => this.shot(each, build));
@@ -176,16 +182,22 @@ export class Derivations {
     const circuit = this.circuit(document, build);
     const othersA = this.othersA(document, build);
     const parts = this.parts(document);
-    return this.kept(document, build, 'power', [found, circuit, othersA, build.copies, parts], () => ({
-      plan: planPower(
-        found.resolved,
-        circuit,
-        othersA,
-        (id) => parts.find((part) => part.id === id) ?? null,
-        build.copies,
-      ),
-      tape: planTape(found.resolved.tape),
-    }));
+    return this.kept(
+      document,
+      build,
+      'power',
+      [found, circuit, othersA, build.copies, parts],
+      () => ({
+        plan: planPower(
+          found.resolved,
+          circuit,
+          othersA,
+          (id) => parts.find((part) => part.id === id) ?? null,
+          build.copies,
+        ),
+        tape: planTape(found.resolved.tape),
+      }),
+    );
   }
 
   /** The quick cutting plan. */
@@ -244,7 +256,17 @@ export class Derivations {
     const shot = this.shot(document, build);
     const circuit = this.circuit(document, build);
     const parts = this.parts(document);
-    const inputs = [found, light, cuts, power, flicker, shot, circuit, parts, build.shotId === null];
+    const inputs = [
+      found,
+      light,
+      cuts,
+      power,
+      flicker,
+      shot,
+      circuit,
+      parts,
+      build.shotId === null,
+    ];
     return this.kept(document, build, 'findings', inputs, () =>
       findingsOf({ build, shot, circuit, parts }, resolved, { light, cuts, flicker, ...power }),
     );

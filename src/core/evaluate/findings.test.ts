@@ -124,6 +124,7 @@ describe.each(CASES)('%s is raised as %s', (id, severity, change) => {
 describe('the collector', () => {
   const finding = (id: string, severity: Finding['severity']): Finding => ({
     id,
+    topic: 'light',
     severity,
     title: id,
     message: id,

@@ -36,9 +36,7 @@ function otherBase({ shelf }: Production, chosen: Chosen, id: string): Base | nu
 
 /** Parameters of a build that choose its lamps. */
 const lampFields = (build: Build): readonly Field[] =>
-  (FORMS.get(build.form)?.fields ?? []).filter(
-    (field) => 'ref' in field && field.ref !== 'part',
-  );
+  (FORMS.get(build.form)?.fields ?? []).filter((field) => 'ref' in field && field.ref !== 'part');
 
 /** Puts one unit everywhere a build's lamps are chosen; false when it does not belong there. */
 export function putInInPlace(build: Build, document: Production, id: string): boolean {

@@ -51,5 +51,4 @@ export class Keep<D> {
 const standing = <D>(kept: Kept<D>, document: D, inputs: readonly unknown[]): boolean =>
   kept.inputs.length === inputs.length &&
   kept.inputs.every((each, k) => Object.is(each, inputs[k])) &&
-  (kept.document === document ||
-    kept.lookups.every(({ look, found }) => look(document) === found));
+  (kept.document === document || kept.lookups.every(({ look, found }) => look(document) === found));

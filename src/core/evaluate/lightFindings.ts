@@ -10,9 +10,9 @@ export function lightFindings(light: LightResult, resolved: ResolvedBuild, shot:
   return [
     ...outside(light, resolved),
     ...shortOfLight(light, resolved),
-    ...hard(light, shot),
+    ...hard(light, resolved, shot),
     ...dotted(light, resolved),
-    ...uneven(light, shot),
+    ...uneven(light, resolved, shot),
   ];
 }
 
@@ -24,6 +24,7 @@ function outside({ transported }: LightResult, resolved: ResolvedBuild): Finding
   return [
     {
       id: 'light.outside',
+      topic: 'light',
       severity: 'look',
       title: 'Lamps outside their box',
       message: `${Math.round(transported.unaccounted * 100)} % of the light starts outside the walls or finds no way on, and is not counted. Move the lamps in, or make the box deeper.`,
@@ -39,6 +40,7 @@ function shortOfLight(light: LightResult, resolved: ResolvedBuild): Finding[] {
   return [
     {
       id: 'light.short',
+      topic: 'light',
       severity: 'look',
       title: 'Too little light for this shot',
       message: `${threeFigures(light.totalLx)} lx where ${threeFigures(light.targetLx)} lx are wanted: ${stopsInWords(light.marginStops)}. Add or change bulbs, move nearer, open the lens or raise the ISO.`,
@@ -49,18 +51,19 @@ function shortOfLight(light: LightResult, resolved: ResolvedBuild): Finding[] {
   ];
 }
 
-function hard(light: LightResult, shot: Shot): Finding[] {
+function hard(light: LightResult, resolved: ResolvedBuild, shot: Shot): Finding[] {
   if (light.angleDeg >= shot.softnessDeg) return [];
   const wanted = 2 * Math.tan((shot.softnessDeg * Math.PI) / 360) * shot.distanceM;
   return [
     {
       id: 'light.hard',
+      topic: 'softness',
       severity: 'look',
       title: 'Harder than the shot asks for',
       message: `It fills ${light.angleDeg.toFixed(0)}° where ${shot.softnessDeg.toFixed(0)}° are wanted. Only size and distance soften: about ${threeFigures(wanted)} m across at this distance, or move it nearer.`,
       limit: `${shot.softnessDeg.toFixed(0)}°`,
       source: 'Geometry',
-      where: { field: 'shot.softnessDeg', drawing: 'board' },
+      where: { field: 'shot.softnessDeg', drawing: resolved.lampsAt.drawing },
     },
   ];
 }
@@ -70,6 +73,7 @@ function dotted(light: LightResult, resolved: ResolvedBuild): Finding[] {
   return [
     {
       id: 'light.separate-shadows',
+      topic: 'softness',
       severity: 'look',
       title: 'Several thin shadows',
       message: `The gaps are ${threeFigures(light.shadows.gapInGlobes)} globes wide: a nose throws edges ${threeFigures(light.shadows.stepM * 1000)} mm apart, and the eyes show a ring of dots. More bulbs, or a layer in front, joins them.`,
@@ -80,18 +84,19 @@ function dotted(light: LightResult, resolved: ResolvedBuild): Finding[] {
   ];
 }
 
-function uneven(light: LightResult, shot: Shot): Finding[] {
+function uneven(light: LightResult, resolved: ResolvedBuild, shot: Shot): Finding[] {
   const { plusMinusStops } = light.evenness;
   if (plusMinusStops <= shot.evennessStops) return [];
   return [
     {
       id: 'light.uneven',
+      topic: 'evenness',
       severity: 'look',
       title: 'Uneven over the shot',
       message: `± ${threeFigures(plusMinusStops)} stops over the coverage where ± ${shot.evennessStops} is allowed. Move the light back, or light from two sides.`,
       limit: `± ${shot.evennessStops} stops`,
       source: '± ½ stop for a painted flat, common practice',
-      where: { field: 'shot.coverageWidthM', drawing: 'board' },
+      where: { field: 'shot.coverageWidthM', drawing: resolved.lampsAt.drawing },
     },
   ];
 }

@@ -12,13 +12,18 @@ const NEUTRAL: Readonly<Record<string, unknown>> = {
 /** The same for cutting, which asks what lies in the shed but not what it cost. */
 const UNPRICED: Readonly<Record<string, unknown>> = { priceMinor: 0 };
 /** Fields of a shot that words and money stand in. */
-const NEUTRAL_SHOT: Readonly<Record<string, unknown>> = { name: 'shot', note: '', budgetMinor: null };
+const NEUTRAL_SHOT: Readonly<Record<string, unknown>> = {
+  name: 'shot',
+  note: '',
+  budgetMinor: null,
+};
 
 const sameFields = (a: object, b: object): boolean => {
   const [left, right] = [a as Record<string, unknown>, b as Record<string, unknown>];
   const keys = Object.keys(left);
   return (
-    keys.length === Object.keys(right).length && keys.every((key) => Object.is(left[key], right[key]))
+    keys.length === Object.keys(right).length &&
+    keys.every((key) => Object.is(left[key], right[key]))
   );
 };
 

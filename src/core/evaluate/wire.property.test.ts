@@ -6,7 +6,8 @@ import { blankShot } from '../document/blank';
 import { readDocument } from '../document/read';
 import { REGION_IDS, REGIONS } from '../power/region';
 import { schematicView } from '../power/schematic';
-import { gateOf, isAboutWire, LOOK_OVER } from '../power/wire';
+import { TOPICS } from '../findings/finding';
+import { gateOf, LOOK_OVER } from '../power/wire';
 import { checkProduction } from './checkProduction';
 import { after } from '../document/testing';
 import { moveToCircuit } from '../document/records';
@@ -89,7 +90,7 @@ describe('circuits', () => {
             (sum, { circuit, totalA, otherA }) => sum + (totalA - otherA) * circuit.voltageV,
             0,
           );
-        expect(watts(after)).toBeCloseTo(watts(demo), 6);
+        expect(watts(moved)).toBeCloseTo(watts(demo), 6);
       }),
       { seed: 71, numRuns: 25 },
     );
@@ -186,31 +187,16 @@ describe('what is sent through the document’s door', () => {
   });
 });
 
-test('findings of wiring are told from the others', () => {
-  const about = (id: string) => isAboutWire({ id });
-  for (const id of [
-    'power.cord',
-    'tape.lead',
-    'heat.clearance.layer',
-    'dimmer.kind.0',
-    'flicker.people',
-    'overhead.bond',
-    'stand.tip.x',
-    'hood.hot.x',
-    'f.supply-volts',
-  ])
-    expect(about(id)).toBe(true);
-  for (const id of [
-    'light.short',
-    'colour.cri.0',
-    'label.efficacy.x',
-    'cut.too-big.mdf-6',
-    'ring.car',
-    'foam-box.typical-layers',
-  ])
-    expect(about(id)).toBe(false);
-});
-
-test('a new shot begins without room light', () => {
-  expect(blankShot('s', 'New').roomLights).toEqual([]);
+test('every finding is about something, and that says which station answers for it', () => {
+  const stations = new Map<string, Set<string>>();
+  for (const { findings } of checkProduction(demo))
+    for (const { id, topic } of findings) {
+      const engine = id.split('.')[0]!;
+      stations.set(engine, (stations.get(engine) ?? new Set()).add(TOPICS[topic].station));
+    }
+  for (const engine of ['power', 'tape', 'heat', 'dimmer', 'mount', 'stand', 'hoist'])
+    if (stations.has(engine)) expect([...stations.get(engine)!]).toEqual(['wire']);
+  expect([...stations.get('power')!]).toEqual(['wire']);
+  expect([...stations.get('colour')!]).toEqual(['glow']);
+  expect([...stations.get('label')!]).toEqual(['shelf']);
 });

@@ -9,8 +9,36 @@ export interface Remedy {
   parameters: Record<string, unknown>;
 }
 
+/**
+ * What a finding is about, and with it the station and the rung of the ladder that answer for it.
+ * Stations and rungs by their ids; null where a topic has no rung.
+ */
+export const TOPICS = {
+  form: { station: 'build', rung: null },
+  geometry: { station: 'build', rung: null },
+  choice: { station: 'build', rung: null },
+  shot: { station: 'shot', rung: null },
+  label: { station: 'shelf', rung: null },
+  light: { station: 'glow', rung: 'light' },
+  softness: { station: 'glow', rung: 'softness' },
+  evenness: { station: 'glow', rung: 'evenness' },
+  colour: { station: 'glow', rung: 'colour' },
+  flicker: { station: 'wire', rung: 'flicker' },
+  power: { station: 'wire', rung: 'power' },
+  dimmer: { station: 'wire', rung: 'power' },
+  tape: { station: 'wire', rung: 'power' },
+  earth: { station: 'wire', rung: 'power' },
+  heat: { station: 'wire', rung: 'heat' },
+  hanging: { station: 'wire', rung: null },
+  standing: { station: 'wire', rung: null },
+  cut: { station: 'cut', rung: null },
+} as const satisfies Record<string, { station: string; rung: string | null }>;
+export type Topic = keyof typeof TOPICS;
+
 export interface Finding {
+  /** stable: a changed number never changes it */
   id: string;
+  topic: Topic;
   severity: Severity;
   title: string;
   /** What can happen, to whom, and what to do. */
@@ -38,6 +66,16 @@ export function collectFindings(...lists: readonly Finding[][]): Finding[] {
   }
   return [...byId.values()].sort((a, b) => RANK[a.severity] - RANK[b.severity]);
 }
+
+/** Those a station answers for. */
+export const ofStation = (
+  findings: readonly Finding[],
+  station: (typeof TOPICS)[Topic]['station'],
+): Finding[] => findings.filter(({ topic }) => TOPICS[topic].station === station);
+
+/** Those a rung of the ladder answers for. */
+export const ofRung = (findings: readonly Finding[], rung: string): Finding[] =>
+  findings.filter(({ topic }) => TOPICS[topic].rung === rung);
 
 /** The worst severity present; `ok` for none. */
 export function worst(findings: readonly Finding[]): Severity {

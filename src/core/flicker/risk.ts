@@ -29,6 +29,7 @@ export function flickerRiskFindings(resolved: ResolvedBuild, circuit: Circuit): 
   return [
     {
       id: 'flicker.people',
+      topic: 'flicker',
       severity: 'look',
       title: 'Ripple that troubles some people',
       message: `“${rippling[0]!.unit.name}” ripples at ${frequencyHz} Hz, by about ${MAINS_MODULATION} % in lamps of this kind. People sensitive to flicker get headaches, in rare cases worse: ask cast and crew, keep rehearsals short under it, or choose lamps with a steady driver.`,

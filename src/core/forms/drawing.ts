@@ -3,6 +3,8 @@ export type Layer =
   'cut' | 'score' | 'drill' | 'mark' | 'part' | 'cord' | 'tape' | 'glass' | 'hidden' | 'centre';
 
 interface Inked {
+  /** of a hole, so that it can be ticked off and spoken of */
+  id?: string;
   layer: Layer;
   /** what the shape belongs to; findings point at it */
   ref?: string;

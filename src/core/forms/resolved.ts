@@ -34,10 +34,14 @@ export interface Load {
   cordM: number;
 }
 
+/** The wire that leads to a load has its name from it. */
+export const wireId = ({ ref }: Pick<Load, 'ref'>): string => `wire-${ref}`;
+
 /** A part chosen for a place in the wiring, and the parameter that chooses it. */
 export interface Slot {
   partId: PartId | null;
-  field: string;
+  /** none where the form has no such choice */
+  field?: string;
 }
 
 export interface Wiring {
@@ -75,6 +79,8 @@ export interface TapeRun {
 }
 
 interface PieceBase {
+  /** stays when sizes and counts change */
+  id: string;
   name: string;
   partId: PartId | null;
   count: number;
@@ -123,13 +129,44 @@ export interface Need {
   why: string;
 }
 
+/** Stages of making, in order; the way a light comes together at the bench. */
+export const STAGES = [
+  'check parts',
+  'mark',
+  'cut',
+  'finish',
+  'mount',
+  'wire',
+  'close',
+  'look over',
+  'power up',
+  'warm',
+  'dress',
+  'rig',
+  'meter',
+] as const;
+export type Stage = (typeof STAGES)[number];
+
+/** One thing to do. Its id stays when its words and numbers change: ticks hang on it. */
 export interface Step {
+  id: string;
+  stage: Stage;
   title: string;
   why: string;
-  tool: string;
+  /** ids of steps that come before it, beyond what the stages say */
+  needs: readonly string[];
+  /** ids of the pieces that are worked on or put in */
+  pieces: readonly string[];
+  /** all pieces of a kind, beside those named */
+  works?: Piece['kind'];
+  tools: readonly string[];
+  /** of work */
   minutes: number;
+  /** of waiting: paint, glue, a lamp that must get warm */
+  waitMinutes: number;
+  hazards: readonly string[];
+  /** what must be so before going on */
   check: string;
-  hazard: string | null;
 }
 
 /** A figure of the layout that a maker marks out or asks about. */

@@ -28,6 +28,7 @@ function withoutDimmer(resolved: ResolvedBuild): Finding[] {
   return [
     {
       id: 'dimmer.none',
+      topic: 'dimmer',
       severity: 'look',
       title: 'Dimmed, but no dimmer',
       message: `${dimmed.map((group) => group.name).join(' and ')} is set below full level and nothing is there to do it. Choose a dimmer, switch some bulbs off, or move the light back.`,
@@ -44,6 +45,7 @@ function kindFinding(dimmer: PartOf<'dimmer'>, group: LampGroup, index: number):
   if (unit.dimmable === 'no')
     return {
       id,
+      topic: 'dimmer',
       severity: 'stop',
       title: 'These bulbs must not be dimmed',
       message: `“${unit.name}” is not dimmable: on any mains dimmer it strobes, hums and can overheat its driver. Leave the dimmer out and switch bulbs off instead, or choose dimmable bulbs.`,
@@ -51,6 +53,7 @@ function kindFinding(dimmer: PartOf<'dimmer'>, group: LampGroup, index: number):
   if (unit.dimmable === 'unknown')
     return {
       id,
+      topic: 'dimmer',
       severity: 'unknown',
       title: 'Dimmable or not?',
       message: `The label of “${unit.name}” does not say. Look for the word on the box; without it, do not put it on a dimmer.`,
@@ -58,6 +61,7 @@ function kindFinding(dimmer: PartOf<'dimmer'>, group: LampGroup, index: number):
   if (dimmer.edge === 'trailing') return null;
   return {
     id,
+    topic: 'dimmer',
     severity: 'look',
     title: 'LED on a leading-edge dimmer',
     message: `It may strobe near the top of the travel and drop out low. Film a test at the shot's shutter, or use a trailing-edge dimmer.`,
@@ -75,6 +79,7 @@ function sizeFindings(
     return [
       {
         id: 'dimmer.size',
+        topic: 'dimmer',
         severity: filament ? 'stop' : 'look',
         title: 'Too much for the dimmer',
         message: `${Math.round(watts)} W at full level on a dimmer good for ${Math.round(mostW)} W of ${filament ? 'filament lamps: it burns out, and can catch fire' : 'LED lamps: it may buzz, strobe or fail'}. Choose a bigger dimmer or split the bulbs over two.`,
@@ -85,6 +90,7 @@ function sizeFindings(
   return [
     {
       id: 'dimmer.size',
+      topic: 'dimmer',
       severity: 'look',
       title: 'Too little for the dimmer',
       message: `${Math.round(watts)} W is below the ${dimmer.minimumW} W the dimmer needs to run steadily: it flickers. Add a filament bulb as ballast load, or use another dimmer.`,

@@ -112,6 +112,7 @@ function enclosureFindings(resolved: ResolvedBuild, enclosure: Enclosure): Findi
     return [
       {
         id: 'heat.closed-filament',
+        topic: 'heat',
         severity: 'stop',
         title: 'Hot lamps in a closed case',
         message:
@@ -131,6 +132,7 @@ function enclosureFindings(resolved: ResolvedBuild, enclosure: Enclosure): Findi
   return [
     {
       id: 'heat.enclosure',
+      topic: 'heat',
       severity,
       title: titles[severity],
       message: `About ${celsius} °C outside at full level, an estimate; the inside is warmer. ${severity === 'ok' ? 'Feel it after ten minutes and after an hour.' : 'Fewer watts, a bigger case or holes at top and bottom cool it; drivers die of heat first.'}`,
@@ -152,6 +154,7 @@ function clearanceFinding(flammable: Flammable, keepAwayM: number, what = flamma
   if (distanceM >= keepAwayM - 1e-9)
     return {
       id,
+      topic: 'heat',
       severity: 'ok',
       title: `The ${name} keeps its distance`,
       message: `${mm(distanceM)} from the nearest filament. Feel it after ten minutes and after an hour.`,
@@ -162,6 +165,7 @@ function clearanceFinding(flammable: Flammable, keepAwayM: number, what = flamma
   const needed = Math.ceil((keepAwayM - distanceM) * 1000) / 1000;
   return {
     id,
+    topic: 'heat',
     severity: 'stop',
     title: `The ${name} is too close to hot lamps`,
     message: `${mm(distanceM)} from the nearest filament: it can scorch and catch fire while nobody looks. Move it away, or use LED lamps.`,
@@ -182,6 +186,7 @@ function clearanceFinding(flammable: Flammable, keepAwayM: number, what = flamma
 
 const coolFinding = (resolved: ResolvedBuild): Finding => ({
   id: 'heat.open-air',
+  topic: 'heat',
   severity: 'ok',
   title: 'Cool lamps in open air',
   message:
@@ -192,6 +197,7 @@ const coolFinding = (resolved: ResolvedBuild): Finding => ({
 
 const burnFinding = (resolved: ResolvedBuild): Finding => ({
   id: 'heat.burns',
+  topic: 'heat',
   severity: 'look',
   title: 'Lamps that burn fingers',
   message:

@@ -30,6 +30,7 @@ function circuitLoad(plan: PowerPlan): Finding {
   const over = totalA > plan.limitA;
   return {
     id: 'power.circuit',
+    topic: 'power',
     severity: over ? 'stop' : 'ok',
     title: over ? 'Too much for the circuit' : 'The circuit carries it',
     message: over
@@ -51,6 +52,7 @@ function cordLimit(plan: PowerPlan, resolved: ResolvedBuild, parts: readonly Par
     return [
       {
         id: 'power.cord',
+        topic: 'power',
         severity: 'ok',
         title: 'The cord carries it',
         message: `${amps(fullA)} at full level. Uncoil it all: on a drum it carries about half.`,
@@ -72,16 +74,19 @@ function cordLimit(plan: PowerPlan, resolved: ResolvedBuild, parts: readonly Par
   return [
     {
       id: 'power.cord',
+      topic: 'power',
       severity: 'stop',
       title: 'Too much current for the cord',
       message: `${amps(fullA)} at full level through a cord for ${cord.limitA} A: it overheats inside its insulation and can set fire to the board, even if you mean to dim it. ${advice} Halving the watts, or feeding two halves from two plugs, brings it to ${amps(fullA / 2)}.`,
       limit,
       source: cord.source,
       where,
-      remedies: fitting.map((part) => ({
-        label: `Use “${part.name}”`,
-        parameters: { [field]: part.id },
-      })),
+      remedies: field
+        ? fitting.map((part) => ({
+            label: `Use “${part.name}”`,
+            parameters: { [field]: part.id },
+          }))
+        : [],
     },
   ];
 }
@@ -95,6 +100,7 @@ function voltageDrop(plan: PowerPlan, resolved: ResolvedBuild): Finding[] {
   return [
     {
       id: 'power.drop',
+      topic: 'power',
       severity: over ? 'look' : 'ok',
       title: over ? 'The far lamps get less voltage' : 'Little voltage is lost in the cord',
       message: `${threeFigures(plan.dropV)} V (${threeFigures(share * 100)} %) is lost on the way to the last lamp at full level.${over ? ' The last lamps are dimmer and, with filaments, redder: use a thicker or shorter cord.' : ''}`,
@@ -116,6 +122,7 @@ function plugRating(plan: PowerPlan, resolved: ResolvedBuild): Finding[] {
   return [
     {
       id: 'power.plug',
+      topic: 'power',
       severity: over ? 'stop' : 'ok',
       title: over ? 'Too much current for the plug' : 'The plug carries it',
       message: over
@@ -138,6 +145,7 @@ function inrush(plan: PowerPlan, resolved: ResolvedBuild): Finding[] {
   return [
     {
       id: 'power.inrush',
+      topic: 'power',
       severity: 'look',
       title: 'Many drivers start at once',
       message: `${drivers} lamps with electronics charge at the same instant; the surge can trip a breaker or weld a small switch. Switch on at the outlet strip, in two halves if the breaker trips.`,
@@ -158,6 +166,7 @@ function supplyVoltage(plan: PowerPlan, resolved: ResolvedBuild): Finding[] {
     return [
       {
         id: `power.voltage.${index}`,
+        topic: 'power',
         severity: high ? 'stop' : 'look',
         title: high
           ? 'More volts than the lamp is made for'

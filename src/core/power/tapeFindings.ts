@@ -56,6 +56,7 @@ function supplyChoice(run: TapeRun, parts: readonly Part[]): Finding[] {
   return [
     {
       id: 'tape.supply',
+      topic: 'tape',
       severity: run.supplyMissing ? 'unknown' : 'look',
       title: run.supplyMissing ? 'Which supply' : 'One supply or several',
       message: fitting[0]
@@ -100,6 +101,7 @@ function brightness(plan: TapePlan, run: TapeRun): Finding {
       ];
   return {
     id: 'tape.brightness',
+    topic: 'tape',
     severity: fine ? 'ok' : starved ? 'stop' : 'look',
     title: fine
       ? 'Even along the tape'
@@ -142,6 +144,7 @@ function lead(plan: TapePlan, run: TapeRun): Finding[] {
     return [
       {
         id: 'tape.lead',
+        topic: 'tape',
         severity: 'stop',
         title: 'Too much current for the leads',
         message: `${amps(plan.mostFeedA)} through ${run.leadMm2} mm²: the lead gets hot enough to melt its sheath although the voltage is harmless. Take thicker leads, or more feeds.`,
@@ -155,6 +158,7 @@ function lead(plan: TapePlan, run: TapeRun): Finding[] {
   return [
     {
       id: 'tape.lead',
+      topic: 'tape',
       severity: fine ? 'ok' : 'look',
       title: fine ? 'The leads carry it' : 'The leads cost light',
       message: `${amps(plan.mostFeedA)} in the busiest lead loses ${threeFigures(plan.leadDrop * 100)} % of the volts.${fine ? '' : ' The whole tape is dimmer: thicker or shorter leads, or the supply nearer.'}`,
@@ -167,6 +171,7 @@ function lead(plan: TapePlan, run: TapeRun): Finding[] {
       ? [
           {
             id: 'tape.fuse',
+            topic: 'tape' as const,
             severity: 'look' as const,
             title: 'Fuse this feed',
             message: `${amps(plan.mostFeedA)} from one output: a short can weld and burn. Put a fuse of ${Math.ceil(plan.mostFeedA * 1.25)} A in each feed, near the supply, no stronger than its lead bears.`,
@@ -185,6 +190,7 @@ function connector(plan: TapePlan, run: TapeRun): Finding[] {
   return [
     {
       id: 'tape.connector',
+      topic: 'tape',
       severity: 'stop',
       title: 'Too much current for the connector',
       message: `${amps(plan.mostFeedA)} through a ${name}: its contacts heat and char. Solder the joint, use screw terminals, or feed the tape at more places.`,

@@ -3,7 +3,7 @@ import type { Production } from '../document/production';
 import { Derivations } from '../evaluate/derive';
 import { signedState } from '../evaluate/signedState';
 import { alternatives } from '../evaluate/alternatives';
-import { after } from '../document/testing';
+import { after as afterwards } from '../document/testing';
 import { moveToCircuit } from '../document/records';
 import { circuitLoads } from '../evaluate/circuitLoads';
 import { evaluateKnown as evaluate } from '../evaluate/testing';
@@ -252,7 +252,7 @@ describe('ways to less light', () => {
 describe('circuits', () => {
   test('a build’s amperes go with it to another circuit', () => {
     const before = circuitLoads(demo);
-    const copy = after(
+    const copy = afterwards(
       demo,
       moveToCircuit('clerk-ring', 'hall-b' as Production['circuits'][number]['id']),
     );
@@ -290,35 +290,37 @@ describe('the power-up gate', () => {
   });
   test('another design wants another sign-off; a note, a price, another order of fields do not', () => {
     const state = (document: Production) =>
-      signedState(document, findBuild(document, 'clerk-ring')!, new Derivations());
+      signedState(document, findBuild(document, 'cabin-box')!, new Derivations());
     const with_ = (change: (draft: Production) => void) => {
       const copy = structuredClone(demo);
       change(copy);
       return state(copy);
     };
-    const ring = (draft: Production) => findBuild(draft, 'clerk-ring')!;
+    const box = (draft: Production) => findBuild(draft, 'cabin-box')!;
     const now = state(demo);
     const bulb = (draft: Production) =>
-      draft.shelf.bulbs.find(({ id }) => id === 'globe-g45-3')!;
+      draft.shelf.bulbs.find(
+        ({ id }) => id === (box(draft).parameters.groups as { bulbId: string }[])[0]!.bulbId,
+      )!;
     for (const harmless of [
-      (draft: Production) => void (ring(draft).note = 'x'),
+      (draft: Production) => void (box(draft).note = 'x'),
       (draft: Production) => void (bulb(draft).priceMinor += 100),
       (draft: Production) => void (bulb(draft).onHandCount += 5),
       (draft: Production) => {
-        const { parameters } = ring(draft);
-        ring(draft).parameters = Object.fromEntries(Object.entries(parameters).toReversed());
+        const { parameters } = box(draft);
+        box(draft).parameters = Object.fromEntries(Object.entries(parameters).toReversed());
       },
     ])
       expect(with_(harmless)).toBe(now);
     for (const other of [
-      (draft: Production) => void (ring(draft).copies = 2),
-      (draft: Production) => void (ring(draft).parameters.socketCount = 15),
+      (draft: Production) => void (box(draft).copies = 2),
+      (draft: Production) => void (box(draft).parameters.lampInM = 0.1),
       // Twenty times the watts behind the same name.
       (draft: Production) => void (bulb(draft).wattsW *= 20),
-      (draft: Production) => void (draft.circuits[0]!.otherLoadW += 1000),
-      (draft: Production) => void (draft.circuits[0]!.ratedA = 10),
+      (draft: Production) => void (draft.circuits[1]!.otherLoadW += 1000),
+      (draft: Production) => void (draft.circuits[1]!.ratedA = 10),
       // A neighbour on the same breaker that draws more.
-      (draft: Production) => void (findBuild(draft, 'clerk-pan')!.copies = 30),
+      (draft: Production) => void (findBuild(draft, 'sky-bank')!.copies = 3),
     ])
       expect(with_(other)).not.toBe(now);
   });

@@ -75,12 +75,6 @@ export interface Gate {
   unknown: Finding[];
 }
 
-/** Findings about current, heat, dimming, flicker and what hangs or stands: what the Wire station answers for. */
-export const isAboutWire = ({ id }: Pick<Finding, 'id'>): boolean =>
-  /^(power|tape|dimmer|heat|flicker|overhead|hoist|mount|stand)\.|supply|class2|tape-heat|\.hot\b|\.layer$/.test(
-    id,
-  );
-
 /** The power-up gate: one stop keeps it shut until the design changes. */
 export function gateOf(findings: readonly Finding[]): Gate {
   const stops = findings.filter(({ severity }) => severity === 'stop');

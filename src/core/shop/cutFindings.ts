@@ -18,6 +18,7 @@ function tooBig(plan: MaterialPlan): Finding[] {
   return [
     {
       id: `cut.too-big.${plan.part.id}`,
+      topic: 'cut',
       severity: 'stop',
       title: 'It does not fit the stock',
       message: `${names}: bigger than “${plan.part.name}” (${size}). Choose bigger stock, make the light smaller, or cut the piece in two with a joining plate.`,

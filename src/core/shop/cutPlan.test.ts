@@ -22,7 +22,7 @@ const scene = sceneOf(document, document.builds[0]!);
 const { context, shelf } = scene;
 const id = (name: string) => name as PartId;
 const board = (w: number, h: number, part = 'mdf-6', count = 1) =>
-  rectanglePiece('Board', id(part), w, h, context, { count });
+  rectanglePiece('piece', 'Board', id(part), w, h, context, { count });
 const plan = (pieces: Piece[], copies = 1) => planCuts(pieces, copies, context.part);
 const only = <P>(pieces: Piece[], copies = 1) => plan(pieces, copies).plans[0] as P;
 
@@ -43,10 +43,10 @@ describe('cloth', () => {
     expect(cutCloth(1.4, 2, 1.5, 0, 0)).toMatchObject({ panels: 1, totalM: 2, alongWidth: false });
   });
   test('narrow pieces lie side by side on the bolt', () => {
-    const piece = clothPiece('Disc', id('parchment'), 0.18, 0.18, { count: 4 });
+    const piece = clothPiece('piece', 'Disc', id('parchment'), 0.18, 0.18, { count: 4 });
     // 38 cm wide: two of 18 cm beside each other, two rows.
     expect(only<ClothPlan>([piece]).totalM).toBeCloseTo(0.36, 12);
-    const wide = clothPiece('Disc', id('parchment'), 0.3, 0.3, { count: 2 });
+    const wide = clothPiece('piece', 'Disc', id('parchment'), 0.3, 0.3, { count: 2 });
     expect(only<ClothPlan>([wide]).totalM).toBeCloseTo(0.6, 12);
   });
 });
@@ -71,7 +71,7 @@ describe('boards', () => {
     expect(planPurchase([], 1, plan([board(0.4, 0.3, 'foam-core-5')]), shelf).fullMinor).toBe(0);
   });
   test('nothing chosen to cut from is told apart', () => {
-    const nobody = rectanglePiece('Board', null, 0.5, 0.5, context);
+    const nobody = rectanglePiece('piece', 'Board', null, 0.5, 0.5, context);
     expect(plan([nobody])).toMatchObject({ plans: [], unchosen: [nobody] });
     expect(sawList(plan([nobody]))[0]).toMatchObject({ material: 'not chosen yet' });
   });
@@ -107,8 +107,8 @@ describe('boards', () => {
 
 describe('sticks', () => {
   const poles = [
-    stickPiece('Upright', id('pipe-20'), 0.61, 2),
-    stickPiece('Foot', id('pipe-20'), 0.178, 4),
+    stickPiece('piece', 'Upright', id('pipe-20'), 0.61, 2),
+    stickPiece('piece', 'Foot', id('pipe-20'), 0.178, 4),
   ];
   test('off-cuts on hand first: two of 1.1 m carry a whole stand', () => {
     const sticks = only<StickPlan>(poles);
@@ -120,7 +120,7 @@ describe('sticks', () => {
     expect([bars, cut.lowerBound]).toEqual([2, 2]);
   });
   test('too long is a stop', () => {
-    const long = plan([stickPiece('Mast', id('pipe-20'), 4)]);
+    const long = plan([stickPiece('piece', 'Mast', id('pipe-20'), 4)]);
     expect(cutFindings(long)[0]).toMatchObject({ severity: 'stop', limit: '3000 mm' });
   });
 });
@@ -130,8 +130,8 @@ describe('buying what is cut', () => {
     const cuts = plan([
       board(1, 1),
       board(1, 1),
-      stickPiece('Mast', id('pipe-alu-25'), 4, 3),
-      clothPiece('Cloth', id('silk'), 2, 1.4),
+      stickPiece('piece', 'Mast', id('pipe-alu-25'), 4, 3),
+      clothPiece('piece', 'Cloth', id('silk'), 2, 1.4),
     ]);
     const { lines } = planPurchase([], 1, cuts, shelf);
     expect(lines.map(({ needed, packsFull }) => [needed, packsFull])).toEqual([
@@ -183,9 +183,9 @@ describe('buying what is cut', () => {
 
 describe('at the saw', () => {
   const cuts = plan([
-    clothPiece('Cloth', id('silk'), 2, 1.4),
-    stickPiece('Mast', id('pipe-alu-25'), 1, 2),
-    stickPiece('Mast', id('pipe-alu-25'), 2),
+    clothPiece('piece', 'Cloth', id('silk'), 2, 1.4),
+    stickPiece('piece', 'Mast', id('pipe-alu-25'), 1, 2),
+    stickPiece('piece', 'Mast', id('pipe-alu-25'), 2),
     board(0.2, 0.2),
     board(0.9, 0.9),
   ]);
@@ -225,8 +225,11 @@ describe('pictures of the plan', () => {
   });
   test('a turned piece keeps its size and its handedness', () => {
     // An L of three corners: turning must not mirror it.
-    const piece = rectanglePiece('L', id('mdf-6'), 0.2, 1.0, context);
-    const plan1 = only<SheetPlan>([piece, rectanglePiece('wide', id('mdf-6'), 1.2, 1, context)]);
+    const piece = rectanglePiece('piece', 'L', id('mdf-6'), 0.2, 1.0, context);
+    const plan1 = only<SheetPlan>([
+      piece,
+      rectanglePiece('piece', 'wide', id('mdf-6'), 1.2, 1, context),
+    ]);
     const [sheet] = plan1.nesting.sheets;
     const turned = sheet!.placements.find(({ piece: at }) => plan1.pieces[at]!.name === 'L')!;
     const { shapes } = sheetView(plan1, 0);
@@ -241,10 +244,10 @@ describe('pictures of the plan', () => {
     expect(turned.w * turned.h).toBeCloseTo(0.2, 9);
   });
   test('bars and cloth', () => {
-    const bars = only<StickPlan>([stickPiece('Mast', id('pipe-alu-25'), 2, 4)]);
+    const bars = only<StickPlan>([stickPiece('piece', 'Mast', id('pipe-alu-25'), 2, 4)]);
     const { shapes } = sticksView(bars);
     expect(shapes.filter(({ kind }) => kind === 'text')).toHaveLength(4);
-    const cloth = only<ClothPlan>([clothPiece('Cloth', id('silk'), 5, 2.5)]);
+    const cloth = only<ClothPlan>([clothPiece('piece', 'Cloth', id('silk'), 5, 2.5)]);
     const seams = clothView(cloth).shapes.filter(({ layer }) => layer === 'score');
     expect(seams).toHaveLength(cloth.pieces[0]!.cut.seams);
   });

@@ -20,6 +20,7 @@ export function labelFindings(bulb: Bulb): Finding[] {
 
 const at = (bulb: Bulb, trap: string, field: string) => ({
   id: `label.${trap}.${bulb.id}`,
+  topic: 'label' as const,
   where: { field: `bulb.${field}` },
 });
 

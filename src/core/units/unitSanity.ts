@@ -49,6 +49,7 @@ function finding(
 ): Finding {
   return {
     id: `label.${trap}.${unit.id}`,
+    topic: 'label',
     severity,
     title,
     message: `${unit.name}: ${message}`,

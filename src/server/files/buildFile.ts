@@ -3,7 +3,11 @@ import type { Build, Production } from '@/core/document/production';
 import { findBuild } from '@/core/evaluate/context';
 import { evaluate } from '@/core/evaluate/evaluate';
 import { photometryOf } from '@/core/evaluate/glow/scene';
-import { evaluateSimulated, type SimulatedReadouts, type SimulatedWorkedOut } from '@/core/evaluate/simulated';
+import {
+  evaluateSimulated,
+  type SimulatedReadouts,
+  type SimulatedWorkedOut,
+} from '@/core/evaluate/simulated';
 import { writeEulumdat } from '@/core/formats/eulumdat';
 import { writeIes } from '@/core/formats/ies';
 import { accept, type Result } from '@/core/result';

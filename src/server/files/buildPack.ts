@@ -2,7 +2,7 @@ import { shotOf } from '@/core/document/blank';
 import type { SimulatedWorkedOut as Readouts } from '@/core/evaluate/simulated';
 import type { Readout } from '@/core/evaluate/readout';
 import type { View } from '@/core/forms/drawing';
-import type { SheetPiece } from '@/core/forms/resolved';
+import type { SheetPiece, Step } from '@/core/forms/resolved';
 import { formatMoney, moneyFormatter, show, showText } from '@/core/quantity';
 import { clothView, pieceView, sheetView, sticksView } from '@/core/shop/planView';
 import { amountText } from '@/core/shop/purchase';
@@ -75,7 +75,7 @@ function cover(pack: Pack): void {
 }
 
 function views(pack: Pack): void {
-  const others = (pack.readouts.drawing.views).slice(1);
+  const others = pack.readouts.drawing.views.slice(1);
   for (let at = 0; at < others.length; at += 2) {
     const { top, width, height } = page(pack, 'Drawings');
     others.slice(at, at + 2).forEach((view, k) =>
@@ -256,6 +256,9 @@ function shopping(pack: Pack): void {
       .text(`${purchase.unpriced} without a price: the sums are that much too low.`);
 }
 
+const minutesText = ({ minutes, waitMinutes }: Step): string =>
+  `${minutes} min${waitMinutes ? `, then ${waitMinutes} min of waiting` : ''}`;
+
 function steps(pack: Pack): void {
   const { pdf, readouts } = pack;
   const minutes = readouts.steps.reduce((sum, step) => sum + step.minutes, 0);
@@ -266,16 +269,18 @@ function steps(pack: Pack): void {
       .font('bold')
       .fontSize(10)
       .fillColor('#1c160e')
-      .text(plain(`${k + 1}. ${step.title} (${step.minutes} min)`), MARGIN, pdf.y + 5);
+      .text(plain(`${k + 1}. ${step.title} (${minutesText(step)})`), MARGIN, pdf.y + 5);
     pdf
       .font('text')
       .fontSize(9)
-      .text(plain(`${step.why}. With: ${step.tool}. Check: ${step.check}.`), { indent: 10 });
-    if (step.hazard)
+      .text(plain(`${step.why}. With: ${step.tools.join(', ')}. Check: ${step.check}.`), {
+        indent: 10,
+      });
+    for (const hazard of step.hazards)
       pdf
         .font('bold')
         .fontSize(9)
         .fillColor('#8a1f12')
-        .text(plain(`Caution: ${step.hazard}`), { indent: 10 });
+        .text(plain(`Caution: ${hazard}`), { indent: 10 });
   });
 }

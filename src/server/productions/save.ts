@@ -54,7 +54,8 @@ export async function saveEdits(
   if (!stored) return { kind: 'missing' };
   const ids = edits.map((edit) => edit.id);
   const { since, known } = await repository.taken(id, baseRevision, ids);
-  if (movedOn(stored.revision, baseRevision, since, client)) return { kind: 'stale', newer: stored };
+  if (movedOn(stored.revision, baseRevision, since, client))
+    return { kind: 'stale', newer: stored };
   const fresh = edits.filter((edit) => !known.has(edit.id));
   const { document, taken, refused } = takeEdits(stored.document, fresh);
   if (taken.length === 0) return { kind: 'saved', revision: stored.revision, refused };

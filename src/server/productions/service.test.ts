@@ -1,14 +1,21 @@
 import { createServer } from 'node:net';
-import { mkdtempSync } from 'node:fs';
+import { mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { nanoid } from 'nanoid';
 import { PGlite } from '@electric-sql/pglite';
 import { PGLiteSocketServer } from '@electric-sql/pglite-socket';
-import { edit } from '@/core/document/edit';
+import {
+  addRecord,
+  changeRecord,
+  commandSchema,
+  type Change,
+  type Command,
+} from '@/core/document/edit';
 import type { Production } from '@/core/document/production';
 import { nightFerry } from '@/demo/nightFerry';
 import { openDatabase, type OpenDatabase } from '../storage/database';
+import { productions } from '../storage/schema';
 import { StorageProblem } from '../storage/problem';
 import { productionRepository } from './repository';
 import { productionService, type ProductionService } from './service';
@@ -62,10 +69,23 @@ describe.each([
   });
   afterAll(() => bench.shut());
 
-  const patchesOf = (document: Production, change: (draft: Production) => void) => {
-    const { patches } = edit(document, 'x', change)!.edit;
-    return [{ id: nanoid(6), label: 'x', patches: patches as never }];
-  };
+  const edit = (document: Production, change: Change) => [
+    { id: nanoid(6), label: 'x', commands: change(document) },
+  ];
+  const rename =
+    (name: string): Change =>
+    (document) =>
+      changeRecord(
+        { kind: 'production', id: document.id },
+        (draft) => void (draft.name = name),
+      )(document);
+  const note =
+    (words: string): Change =>
+    (document) =>
+      changeRecord(
+        { kind: 'production', id: document.id },
+        (draft) => void (draft.note = words),
+      )(document);
 
   test('the demo is put in once, and not again after it was deleted', async () => {
     await service.fillDemoOnce();
@@ -80,67 +100,164 @@ describe.each([
     expect((await service.find('night-ferry'))!.document).toEqual(nightFerry());
   });
 
+  const saving = (baseRevision: number, edits: ReturnType<typeof edit>, client = 'one') =>
+    service.save('night-ferry', { client, baseRevision, edits });
+  const now = async () => (await service.find('night-ferry'))!;
+
   test('a save raises the revision; a stale one is refused and brings the newer state', async () => {
-    const before = (await service.find('night-ferry'))!;
-    const edits = patchesOf(before.document, (draft) => void (draft.name = 'Day Ferry'));
-    const saved = await service.save('night-ferry', { baseRevision: before.revision, edits });
-    expect(saved).toEqual({ kind: 'saved', revision: before.revision + 1 });
-    const again = await service.save('night-ferry', { baseRevision: before.revision, edits });
-    expect(again).toEqual(saved);
-    const others = patchesOf(before.document, (draft) => void (draft.name = 'Other'));
-    const stale = await service.save('night-ferry', {
-      baseRevision: before.revision,
-      edits: others,
-    });
-    expect(stale).toMatchObject({ kind: 'stale', newer: { revision: before.revision + 1 } });
+    const { document, revision } = await now();
+    const edits = edit(document, rename('Day Ferry'));
+    const saved = await saving(revision, edits);
+    expect(saved).toEqual({ kind: 'saved', revision: revision + 1, refused: [] });
+    expect(await saving(revision, edits)).toEqual(saved);
+    const stale = await saving(revision, edit(document, rename('Other')), 'two');
+    expect(stale).toMatchObject({ kind: 'stale', newer: { revision: revision + 1 } });
     expect((await service.list())[0]!.name).toBe('Day Ferry');
   });
 
-  test('a browser that never heard its save was taken sends it again with what came after', async () => {
-    const { document, revision } = (await service.find('night-ferry'))!;
-    const first = patchesOf(document, (draft) => void (draft.note = 'one'));
-    const second = patchesOf(document, (draft) => void (draft.note = 'two'));
-    await service.save('night-ferry', { baseRevision: revision, edits: first });
-    const both = { baseRevision: revision, edits: [...first, ...second] };
-    expect(await service.save('night-ferry', both)).toEqual({
+  test('a window that never heard its saves were taken sends them again with what came after', async () => {
+    const { document, revision } = await now();
+    const copy = { ...document.builds[0]!, id: 'a-copy' as never };
+    const first = edit(document, addRecord({ kind: 'build' }, copy));
+    const second = edit(document, note('two'));
+    const third = edit(document, note('three'));
+    await saving(revision, first);
+    await saving(revision, [...first, ...second]);
+    // Two answers lost in a row: still no conflict with itself, and nothing made twice.
+    expect(await saving(revision, [...first, ...second, ...third])).toEqual({
       kind: 'saved',
-      revision: revision + 2,
+      revision: revision + 3,
+      refused: [],
     });
-    expect((await service.find('night-ferry'))!.document.note).toBe('two');
+    const stored = (await now()).document;
+    expect(stored.note).toBe('three');
+    expect(stored.builds.filter(({ id }) => id === 'a-copy')).toHaveLength(1);
+  });
+
+  test('a window that comes back learns what became of its edits', async () => {
+    const { document, revision } = await now();
+    const taken = edit(document, note('taken'));
+    const lost = edit(document, note('lost'));
+    await saving(revision, taken);
+    const ids = [...taken, ...lost].map(({ id }) => id);
+    const asked = { client: 'one', revision, edits: ids };
+    expect(await service.since('night-ferry', asked)).toMatchObject({
+      revision: revision + 1,
+      taken: [taken[0]!.id],
+      movedOn: false,
+    });
+    await saving(revision + 1, edit(document, note('else')), 'two');
+    expect(await service.since('night-ferry', asked)).toMatchObject({ movedOn: true });
+    expect(await service.since('nobody', asked)).toBeNull();
+  });
+
+  test('ids of a thousand past edits are known', async () => {
+    const { document, revision } = await now();
+    const first = edit(document, note('first'));
+    await saving(revision, first);
+    for (let k = 0; k < 3; k++) {
+      const { revision: base } = await now();
+      const many = Array.from({ length: 330 }, (_, n) => edit(document, note(`${k} ${n}`))[0]!);
+      await saving(base, many);
+    }
+    const { revision: base, document: before } = await now();
+    expect(await saving(base, first)).toMatchObject({ revision: base, refused: [] });
+    expect((await now()).document.note).toBe(before.note);
   });
 
   test('of two saves at once exactly one wins', async () => {
-    const { document, revision } = (await service.find('night-ferry'))!;
-    const save = (name: string) =>
-      service.save('night-ferry', {
-        baseRevision: revision,
-        edits: patchesOf(document, (draft) => void (draft.name = name)),
-      });
-    const kinds = (await Promise.all([save('A'), save('B')])).map(({ kind }) => kind).sort();
-    expect(kinds).toEqual(['saved', 'stale']);
+    const { document, revision } = await now();
+    const kinds = await Promise.all(
+      ['A', 'B'].map((name) => saving(revision, edit(document, rename(name)), name)),
+    );
+    expect(kinds.map(({ kind }) => kind).sort()).toEqual(['saved', 'stale']);
   });
 
-  test('what is wrong is refused whole and nothing stored changes', async () => {
-    const before = (await service.find('night-ferry'))!;
-    const attempt = (patches: unknown) =>
-      service.save('night-ferry', {
-        baseRevision: before.revision,
-        edits: [{ id: nanoid(6), label: 'x', patches: patches as never }],
-      });
-    const good = { op: 'replace', path: ['name'], value: 'Half' };
-    for (const bad of [
-      { op: 'replace', path: ['shots', 0, 'distanceM'], value: -1 },
-      { op: 'replace', path: ['id'], value: 'other' },
-      { op: 'replace', path: ['version'], value: 7 },
-      { op: 'remove', path: ['shots'] },
-      { op: 'replace', path: ['shots', 99, 'name'], value: 'x' },
-      { op: 'replace', path: ['builds', 0, 'parameters', 'socketCount'], value: 1e6 },
-    ])
-      expect((await attempt([good, bad])).kind).toBe('refused');
-    expect(await service.find('night-ferry')).toEqual(before);
-    expect(await service.save('nobody', { baseRevision: 1, edits: [] })).toEqual({
+  test('what is wrong is refused by itself, with its place; the rest of the request is taken', async () => {
+    const before = await now();
+    const bad: Command[][] = [
+      [{ do: 'set', kind: 'shot', id: 'clerk', path: ['distanceM'], value: -1 }],
+      [{ do: 'set', kind: 'production', id: 'night-ferry', path: ['version'], value: 7 }],
+      [{ do: 'remove', kind: 'shot', id: 'clerk' }],
+      [{ do: 'set', kind: 'shot', id: 'nowhere', path: ['name'], value: 'x' }],
+      [
+        {
+          do: 'set',
+          kind: 'build',
+          id: 'clerk-ring',
+          path: ['parameters', 'socketCount'],
+          value: 1e6,
+        },
+      ],
+    ];
+    const edits = [
+      ...bad.map((commands, k) => ({ id: `bad-${k}-${nanoid(4)}`, label: 'x', commands })),
+      ...edit(before.document, note('good')),
+    ];
+    const outcome = await saving(before.revision, edits);
+    if (outcome.kind !== 'saved') throw new Error(outcome.kind);
+    expect(outcome.refused.map(({ id }) => id)).toEqual(edits.slice(0, -1).map(({ id }) => id));
+    expect(outcome.refused[0]!.problems[0]!.at).toMatchObject({
+      kind: 'shot',
+      id: 'clerk',
+      path: ['distanceM'],
+    });
+    expect(await now()).toEqual({
+      revision: before.revision + 1,
+      document: { ...before.document, note: 'good' },
+    });
+    const alone = await saving(before.revision + 1, edits.slice(0, 1));
+    expect(alone).toMatchObject({ kind: 'saved', revision: before.revision + 1 });
+    expect(await service.save('nobody', { client: 'x', baseRevision: 1, edits })).toEqual({
       kind: 'missing',
     });
+  });
+
+  test('the length of a list is no field: the server is not held up for a minute', () => {
+    for (const length of [1e8, 4294967295])
+      expect(
+        commandSchema.safeParse({
+          do: 'set',
+          kind: 'production',
+          id: 'night-ferry',
+          path: ['builds', 'length'],
+          value: length,
+        }).success,
+      ).toBe(true);
+    return now().then(async ({ revision }) => {
+      const commands: Command[] = [
+        { do: 'set', kind: 'production', id: 'x', path: ['builds', 'length'], value: 1e8 },
+      ];
+      const outcome = await saving(revision, [{ id: nanoid(6), label: 'x', commands }]);
+      expect(outcome).toMatchObject({ kind: 'saved', revision, refused: [{}] });
+    });
+  });
+
+  test('a document of an older version in the table is lifted when it is read', async () => {
+    const old = JSON.parse(
+      readFileSync('src/core/document/fixtures/version-4.json', 'utf8'),
+    ) as Production;
+    await bench.store.db
+      .insert(productions)
+      .values({ id: 'old', name: 'Old', revision: 3, document: { ...old, id: 'old' as never } });
+    const found = (await service.find('old'))!;
+    expect(found.document).toMatchObject({ version: 5, setups: [] });
+    const saved = await service.save('old', {
+      client: 'one',
+      baseRevision: 3,
+      edits: edit(found.document, rename('Newer')),
+    });
+    expect(saved).toMatchObject({ kind: 'saved', revision: 4 });
+    expect((await service.find('old'))!.document).toMatchObject({ version: 5, name: 'Newer' });
+  });
+
+  test('one that cannot be read says so, is kept, and can be fetched as it is', async () => {
+    const odd = { format: 'lantern-jar-production', version: 99, shots: [], builds: [] };
+    await bench.store.db
+      .insert(productions)
+      .values({ id: 'odd', name: 'Odd', revision: 1, document: odd as never });
+    await expect(service.find('odd')).rejects.toThrow(/version 99/);
+    expect(await service.findRaw('odd')).toEqual(odd);
   });
 
   test('import takes a whole document under a free id, or nothing', async () => {
@@ -166,7 +283,6 @@ describe.each([
     await service.resetDemo();
     expect(await service.find('night-ferry')).toEqual({
       revision: 1,
-      lastEditIds: [],
       document: nightFerry(),
     });
   });

@@ -53,9 +53,7 @@ export default function BuildDialog({ build, onClose }: { build: Build; onClose:
           value={build.standing}
           options={STANDINGS.map((value) => ({ value, label: value }))}
           help="an idea is not switched on with the others"
-          onCommit={(standing) =>
-            change('standing', (target) => void (target.standing = standing))
-          }
+          onCommit={(standing) => change('standing', (target) => void (target.standing = standing))}
         />
         <QuantityField
           label="Copies made at once"

@@ -39,7 +39,8 @@ export default function FormDialog({ build, shotId, onClose }: FormDialogProps) 
       'build',
       from.id,
       `${from.name} becomes a ${entry.name.toLowerCase()}`,
-      (target) => void Object.assign(target, { form: entry.formId, parameters: carried.parameters }),
+      (target) =>
+        void Object.assign(target, { form: entry.formId, parameters: carried.parameters }),
     );
     say(`Now a ${entry.name.toLowerCase()}; ${carried.kept.length} settings kept.`);
     onClose();

@@ -30,9 +30,7 @@ export function Variants({ build }: { build: Build }) {
     const accessoryId = nanoid(8);
     edits.make(
       `${variant.label} of ${build.name}`,
-      changeDocument((draft) =>
-        applyVariantInPlace(draft, build.id, variant.change, accessoryId),
-      ),
+      changeDocument((draft) => applyVariantInPlace(draft, build.id, variant.change, accessoryId)),
     );
     say(`${variant.label}: done. Undo takes it back.`);
   };

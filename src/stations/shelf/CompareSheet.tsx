@@ -25,7 +25,8 @@ export default function CompareSheet() {
   const document = useProduction((state) => state.document);
   const { shotId, readouts } = useWorkplace();
   const shot = document.shots.find(({ id }) => id === shotId) ?? null;
-  const neededLm = readouts && readouts.targetShare > 0 ? readouts.sentLm / readouts.targetShare : null;
+  const neededLm =
+    readouts && readouts.targetShare > 0 ? readouts.sentLm / readouts.targetShare : null;
   const rows = rankShelf(document.shelf, shot, neededLm);
   const money = moneyFormatter(document.currency);
   return (

@@ -17,10 +17,7 @@ export function FindingItem({ finding, build, onShow }: FindingItemProps) {
   const edits = useEdits();
   const take = (remedy: Remedy) =>
     build &&
-    edits.make(
-      remedy.label,
-      setParameters(build.id, remedy.parameters as Build['parameters']),
-    );
+    edits.make(remedy.label, setParameters(build.id, remedy.parameters as Build['parameters']));
   const { drawing, field } = finding.where;
   return (
     <li data-finding={finding.id} className="border-b border-line py-3">

@@ -48,8 +48,8 @@ function OneOffer({ offer }: { offer: Offer }) {
   return (
     <>
       <p>
-        A window of this browser was closed before {moves.length === 1 ? 'a change' : 'changes'} made
-        in it had been kept:
+        A window of this browser was closed before {moves.length === 1 ? 'a change' : 'changes'}{' '}
+        made in it had been kept:
       </p>
       <Labels labels={moves.map(({ batch }) => batch.label)} />
       {clashes.length > 0 && (
@@ -72,11 +72,7 @@ function OneOffer({ offer }: { offer: Offer }) {
         >
           Put them on top
         </button>
-        <button
-          type="button"
-          className="press"
-          onClick={() => store.getState().dropOffer(window)}
-        >
+        <button type="button" className="press" onClick={() => store.getState().dropOffer(window)}>
           Throw them away
         </button>
       </p>

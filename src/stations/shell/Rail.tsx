@@ -1,9 +1,8 @@
 'use client';
 import Link from 'next/link';
-import { worst, type Severity } from '@/core/findings/finding';
+import { ofStation, worst, type Severity } from '@/core/findings/finding';
 import type { WorkedOut } from '@/core/evaluate/readouts';
 import { Jar } from '@/ui/Jar';
-import { isAboutWire } from '@/core/power/wire';
 import { SeverityMark } from '@/ui/Severity';
 import { useProduction } from '../store/context';
 import { STATIONS, type StationId } from './stations';
@@ -15,14 +14,12 @@ type Mark = Severity | 'empty' | 'started';
 function useMarks(): Record<StationId, Mark> {
   const { build, readouts, findings } = useWorkplace();
   const document = useProduction((state) => state.document);
-  const about = (fields: RegExp) =>
-    worst(findings.filter(({ where }) => where.field && fields.test(where.field)));
   return {
-    shot: document.shots.length === 0 ? 'empty' : about(/^shot\./),
-    shelf: document.shelf.bulbs.length === 0 ? 'empty' : about(/^(bulb|unit)\./),
+    shot: document.shots.length === 0 ? 'empty' : worst(ofStation(findings, 'shot')),
+    shelf: document.shelf.bulbs.length === 0 ? 'empty' : worst(ofStation(findings, 'shelf')),
     build: build === null ? 'empty' : worst(findings),
     glow: build === null || !readouts ? 'empty' : glowMark(readouts),
-    wire: build === null || !readouts ? 'empty' : worst(findings.filter(isAboutWire)),
+    wire: build === null || !readouts ? 'empty' : worst(ofStation(findings, 'wire')),
     cut:
       build === null || !readouts
         ? 'empty'
@@ -44,7 +41,7 @@ function useMarks(): Record<StationId, Mark> {
 /** The light's own findings and rungs. */
 function glowMark({ rungs, findings }: WorkedOut): Mark {
   if (rungs.find(({ id }) => id === 'light')?.value == null) return 'started';
-  return worst(findings.filter(({ id }) => id.startsWith('light.')));
+  return worst(ofStation(findings, 'glow'));
 }
 
 /** A maker's folding rule stood on end: one segment a station, a brass joint at the current one. */
@@ -64,7 +61,11 @@ export function Rail({ onFindings }: { onFindings: () => void }) {
         aria-label="Lantern Jar: all productions"
         title="All productions"
       >
-        <Jar filled={readouts?.targetShare ?? 0} cctK={readouts?.cctK ?? null} cracked={stops > 0} />
+        <Jar
+          filled={readouts?.targetShare ?? 0}
+          cctK={readouts?.cctK ?? null}
+          cracked={stops > 0}
+        />
       </Link>
       <ol className="flex min-w-0 flex-col max-md:flex-1 max-md:flex-row max-md:overflow-x-auto">
         {STATIONS.map(({ id, name, key, question }) => (

@@ -54,7 +54,11 @@ export function ShotSheet({ shot }: { shot: Shot }) {
           mayBeEmpty
           onCommit={(note) => change('note', (target) => void (target.note = note))}
         />
-        <button type="button" className="press" onClick={() => (own === 0 ? remove('stay') : setAsking(true))}>
+        <button
+          type="button"
+          className="press"
+          onClick={() => (own === 0 ? remove('stay') : setAsking(true))}
+        >
           Delete
         </button>
       </div>

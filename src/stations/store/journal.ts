@@ -32,8 +32,7 @@ let opened: UseStore | null = null;
 const store = (): UseStore => (opened ??= createStore('lantern-jar-journals', 'entries'));
 
 /** Ids hold letters, digits, - and _ alone, so a space keeps the parts of a key apart. */
-const key = (production: string, window: string, part: string) =>
-  `${production} ${window} ${part}`;
+const key = (production: string, window: string, part: string) => `${production} ${window} ${part}`;
 const entryKey = (head: Pick<JournalHead, 'production' | 'window'>, seq: number) =>
   key(head.production, head.window, `m${String(seq).padStart(16, '0')}`);
 const headKey = (head: Pick<JournalHead, 'production' | 'window'>) =>

@@ -15,9 +15,7 @@ export const LEGACY_WINDOW = 'before-version-5';
 
 const legacySchema = z.object({
   revision: z.number(),
-  pending: z.array(
-    z.object({ id: z.string(), label: z.string(), patches: z.array(z.unknown()) }),
-  ),
+  pending: z.array(z.object({ id: z.string(), label: z.string(), patches: z.array(z.unknown()) })),
 });
 
 export async function forgetLegacy(production: string): Promise<void> {
@@ -48,7 +46,11 @@ export async function legacyChanges({
   }
   const batch =
     read.success && read.data.revision === revision
-      ? placed(document, read.data.pending.flatMap(({ patches }) => patches as Patch[]), labels)
+      ? placed(
+          document,
+          read.data.pending.flatMap(({ patches }) => patches as Patch[]),
+          labels,
+        )
       : null;
   if (!batch) return { offer: null, stranded: { labels, raw } };
   const moves = [{ seq: 0, at: 0, batch: { ...batch, id: read.data!.pending[0]!.id } }];
@@ -63,7 +65,12 @@ function placed(document: Initial['document'], patches: Patch[], labels: string[
     const commands = diffDocuments(document, next.value);
     const done = applyCommands(document, commands);
     if (!done.ok || commands.length === 0) return null;
-    return { id: '', label: labels.join(', ').slice(0, 200), commands, inverse: done.value.inverse };
+    return {
+      id: '',
+      label: labels.join(', ').slice(0, 200),
+      commands,
+      inverse: done.value.inverse,
+    };
   } catch {
     return null;
   }

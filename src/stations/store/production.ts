@@ -74,7 +74,14 @@ export function createProductionStore(initial: Initial) {
         .then(window)
         .then((own) =>
           writeJournal(
-            { production: id, window: own, revision, acknowledged, seq: history.seq, at: Date.now() },
+            {
+              production: id,
+              window: own,
+              revision,
+              acknowledged,
+              seq: history.seq,
+              at: Date.now(),
+            },
             { put, drop },
           ),
         )
@@ -126,11 +133,7 @@ export function createProductionStore(initial: Initial) {
       acknowledge(get().revision, sent, [{ id: sent[0]!.batch.id, message, at: null }]);
     }
 
-    function acknowledge(
-      revision: number,
-      sent: readonly Move[],
-      refused: readonly RefusedEdit[],
-    ) {
+    function acknowledge(revision: number, sent: readonly Move[], refused: readonly RefusedEdit[]) {
       const state = get();
       const bad = new Set(refused.map((edit) => edit.id));
       const good = sent.map(({ batch }) => batch).filter((batch) => !bad.has(batch.id));
@@ -159,7 +162,8 @@ export function createProductionStore(initial: Initial) {
         const label = sent.find(({ batch }) => batch.id === edit.id)?.batch.label ?? '';
         tell({ label, message: edit.message, at: edit.at });
       }
-      for (const { batch, message } of again.refused) tell({ label: batch.label, message, at: null });
+      for (const { batch, message } of again.refused)
+        tell({ label: batch.label, message, at: null });
       if (!pending) most = MOST_SENT;
       remember(done);
       if (pending) schedule(0);

@@ -46,9 +46,7 @@ export async function recallJournals(
     readJournals(production),
     openWindows(),
   ]);
-  const closed = journals.filter(
-    ({ head }) => head.window !== window && !open?.has(head.window),
-  );
+  const closed = journals.filter(({ head }) => head.window !== window && !open?.has(head.window));
   const mine = journals.find(({ head }) => head.window === window);
   const journal = mine ?? newest(closed);
   const own = journal ? await recallOwn(initial, window, journal, mine === undefined) : null;
@@ -121,7 +119,9 @@ async function recallOwn(
     history: { ...kept, pending: unsent },
     movedOn: since.movedOn && unsent.length > 0,
     adopted,
-    drop: pending.filter((move) => !unsent.includes(move) && !listed(kept, move)).map(({ seq }) => seq),
+    drop: pending
+      .filter((move) => !unsent.includes(move) && !listed(kept, move))
+      .map(({ seq }) => seq),
   };
 }
 
@@ -137,4 +137,3 @@ async function offerOf(initial: Initial, { head, history }: Journal): Promise<Of
   const moves = history.pending.filter(({ batch }) => !taken.has(batch.id));
   return moves.length ? { window: head.window, at: head.at, moves, clashes: [] } : null;
 }
-

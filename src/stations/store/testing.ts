@@ -28,7 +28,8 @@ export class StubServer {
       this.requests.push(request);
       // Pages of earlier tests live on; theirs is another production.
       if (!url.includes(`/${this.document.id}`)) throw new TypeError('another server');
-      if (this.mood === 'down' || this.left.has(request.body.client)) throw new TypeError('refused');
+      if (this.mood === 'down' || this.left.has(request.body.client))
+        throw new TypeError('refused');
       const [status, json] = this.answer(request);
       if (this.mood === 'deaf') throw new TypeError('cut off');
       return Response.json(json, { status });
@@ -110,8 +111,9 @@ export class StubServer {
 export const rename =
   (name: string): Change =>
   (document) =>
-    changeRecord({ kind: 'production', id: document.id }, (draft) => void (draft.name = name))(
-      document,
-    );
+    changeRecord(
+      { kind: 'production', id: document.id },
+      (draft) => void (draft.name = name),
+    )(document);
 export const noteOn = (id: string, note: string): Change =>
   changeRecord({ kind: 'build', id }, (draft) => void (draft.note = note));

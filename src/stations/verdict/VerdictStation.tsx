@@ -29,8 +29,7 @@ function VerdictSheet({ build, readouts }: AtHand) {
   const fixture =
     document.fixtures.find(({ id }) => id === build.fixtureId) ?? document.fixtures[0];
   const comparison = readouts.comparisons.find(({ fixtureId }) => fixtureId === fixture?.id);
-  if (!fixture || !comparison)
-    return <p className="p-6">There is no fixture to compare with.</p>;
+  if (!fixture || !comparison) return <p className="p-6">There is no fixture to compare with.</p>;
   const addFixture = () => {
     const added: Fixture = {
       ...fixture,

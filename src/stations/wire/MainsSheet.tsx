@@ -4,7 +4,8 @@ import type { WorkedOut } from '@/core/evaluate/readouts';
 import { SEVERITIES } from '@/core/findings/finding';
 import { show, showText, threeFigures } from '@/core/quantity';
 import { schematicView } from '@/core/power/schematic';
-import { isAboutWire, type Wire } from '@/core/power/wire';
+import { ofStation } from '@/core/findings/finding';
+import type { Wire } from '@/core/power/wire';
 import { useDevice } from '@/ui/device';
 import { QUIET_VIEW, ViewDrawing } from '@/ui/drawing/ViewDrawing';
 import { FindingItem } from '../shell/FindingItem';
@@ -27,7 +28,7 @@ export default function MainsSheet({ build, readouts, wire }: MainsSheetProps) {
     lengthText: (metres: number) => showText(show(metres, 'length', units)),
     ...QUIET_VIEW,
   };
-  const checks = readouts.findings.filter(isAboutWire);
+  const checks = ofStation(readouts.findings, 'wire');
   return (
     <div className="grid grid-cols-[minmax(0,1.1fr)_minmax(0,1fr)] gap-5 max-lg:grid-cols-1">
       <section>

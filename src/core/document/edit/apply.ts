@@ -118,11 +118,7 @@ function withRecord(document: Production, ref: RecordRef, record: AnyRecord): Pr
   );
 }
 
-function withList(
-  document: Production,
-  ref: RecordRef,
-  list: readonly AnyRecord[],
-): Production {
+function withList(document: Production, ref: RecordRef, list: readonly AnyRecord[]): Production {
   const { owner, keys } = listPlace(ref)!;
   if (!owner) return changedAt(document, keys, list) as Production;
   const holder = findRecord(document, owner)!;

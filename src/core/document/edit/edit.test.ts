@@ -110,7 +110,10 @@ describe('commands', () => {
       },
     ],
     ['an id twice', { do: 'add', kind: 'shot', id: 'clerk', record: { id: 'clerk' }, after: null }],
-    ['a record of another id', { do: 'add', kind: 'shot', id: 'a', record: { id: 'b' }, after: '' }],
+    [
+      'a record of another id',
+      { do: 'add', kind: 'shot', id: 'a', record: { id: 'b' }, after: '' },
+    ],
     ['a list of nobody', { do: 'remove', kind: 'accessory', id: 'a', of: 'nobody' }],
   ])('%s cannot be changed', (_name, command) => {
     expect(applyCommands(demo, [command]).ok).toBe(false);
@@ -173,9 +176,10 @@ const anyChange: fc.Arbitrary<Change> = fc
       case 'remove':
         return kind === 'circuit' ? [] : removeWhole(kind, record.id)(document);
       case 'copy':
-        return addRecord({ kind }, { ...record, id: `${kind}-${word.replace(/\W/g, '_')}-${nth}` })(
-          document,
-        );
+        return addRecord(
+          { kind },
+          { ...record, id: `${kind}-${word.replace(/\W/g, '_')}-${nth}` },
+        )(document);
       case 'move':
         return moveRecord(ref, list[(nth * 7) % list.length]?.id ?? null)(document);
       case 'parameter':
@@ -186,10 +190,11 @@ const anyChange: fc.Arbitrary<Change> = fc
           : [];
       case 'accessory':
         return kind === 'build'
-          ? addRecord(
-              { kind: 'accessory', of: record.id },
-              { id: `a-${nth}`, kind: 'odd', parameters: { number } } as { id: string },
-            )(document)
+          ? addRecord({ kind: 'accessory', of: record.id }, {
+              id: `a-${nth}`,
+              kind: 'odd',
+              parameters: { number },
+            } as { id: string })(document)
           : [];
       default:
         return changeDocument((draft) => {

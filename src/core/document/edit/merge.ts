@@ -140,9 +140,7 @@ class Merge {
     const mine = record ?? undefined;
     if (!this.ask({ key, ref, kind: 'gone', label: batch.label, mine, theirs: undefined }))
       return [];
-    return record
-      ? [{ do: 'add', ...refOf(command), record, after: '' }]
-      : this.give(key);
+    return record ? [{ do: 'add', ...refOf(command), record, after: '' }] : this.give(key);
   }
 
   private fitAdd(command: Extract<Command, { do: 'add' }>, batch: Batch): Command[] {

@@ -81,6 +81,8 @@ export function resolve(board: BulbBoard, context: FormContext): ResolvedBuild {
         markOut('the board'),
         cutBoard('the board and its flags'),
         step(
+          'mount',
+          'screw-sockets',
           'Drill, finish and screw the sockets down',
           'The cord runs behind',
           '25 mm bit, roller, screwdriver',
@@ -92,6 +94,8 @@ export function resolve(board: BulbBoard, context: FormContext): ResolvedBuild {
         ...(flagged
           ? [
               step(
+                'mount',
+                'hinge-flags',
                 'Hinge the flags on',
                 'They keep light off wall and lens',
                 'fabric tape',
@@ -145,7 +149,7 @@ export function boardPieces(
   const boards =
     board.split === 1
       ? [
-          rectanglePiece('Board', board.boardPartId, lengthM, boardWidthM, context, {
+          rectanglePiece('board', 'Board', board.boardPartId, lengthM, boardWidthM, context, {
             shapes: holes,
             markOut: [
               `Sockets at ${layout.positionsM.map((along) => exactMm(along + lengthM / 2)).join(', ')} from one end.`,
@@ -153,23 +157,50 @@ export function boardPieces(
           }),
         ]
       : [
-          rectanglePiece('Board, first half', board.boardPartId, half, boardWidthM, context, {
-            shapes: on(0),
-          }),
-          rectanglePiece('Board, second half', board.boardPartId, half, boardWidthM, context, {
-            shapes: on(half),
-          }),
-          rectanglePiece('Joining plate', board.boardPartId, 0.2, boardWidthM * 0.8, context),
+          rectanglePiece(
+            'board-first-half',
+            'Board, first half',
+            board.boardPartId,
+            half,
+            boardWidthM,
+            context,
+            {
+              shapes: on(0),
+            },
+          ),
+          rectanglePiece(
+            'board-second-half',
+            'Board, second half',
+            board.boardPartId,
+            half,
+            boardWidthM,
+            context,
+            {
+              shapes: on(half),
+            },
+          ),
+          rectanglePiece(
+            'joining-plate',
+            'Joining plate',
+            board.boardPartId,
+            0.2,
+            boardWidthM * 0.8,
+            context,
+          ),
         ];
-  const flag = (name: string, long: number) =>
-    rectanglePiece(name, board.flagPartId, long, flagDepthM, context, {
+  const flag = (id: string, name: string, long: number) =>
+    rectanglePiece(id, name, board.flagPartId, long, flagDepthM, context, {
       count: 2,
       markOut: ['Hinge along one long edge with tape.'],
     });
   return [
     ...boards,
-    ...(board.flags === 'sides' || board.flags === 'all' ? [flag('Side flag', lengthM)] : []),
-    ...(board.flags === 'ends' || board.flags === 'all' ? [flag('End flag', boardWidthM)] : []),
+    ...(board.flags === 'sides' || board.flags === 'all'
+      ? [flag('side-flag', 'Side flag', lengthM)]
+      : []),
+    ...(board.flags === 'ends' || board.flags === 'all'
+      ? [flag('end-flag', 'End flag', boardWidthM)]
+      : []),
   ];
 }
 
@@ -272,6 +303,7 @@ export function findings(board: BulbBoard, context: FormContext) {
     ...(board.lengthM / board.split > 1.6
       ? [
           look(
+            'geometry',
             'bulb-board.car',
             'May not fit the car',
             `${mm(board.lengthM)} in one piece: make it as two halves.`,

@@ -104,7 +104,7 @@ describe('steps', () => {
   });
   test('cutting, wiring, power-up and heat carry their cautions', () => {
     for (const words of ['Cut the ring', 'Wire the sockets', 'First power-up', 'Warm checks'])
-      expect(steps().find(({ title }) => title.includes(words))!.hazard).toBeTruthy();
+      expect(steps().find(({ title }) => title.includes(words))!.hazards[0]).toBeTruthy();
   });
   test('a skirt adds its step; more sockets take longer', () => {
     expect(steps({ skirtDepthM: 0.2 })).toHaveLength(steps().length + 1);

@@ -17,6 +17,7 @@ export function ringFindings(ring: BulbRing, context: FormContext, layout: RingL
   return [
     ...ringProblems(ring, context).map((problem): Finding => ({
       id: `ring.${problem.code}`,
+      topic: 'geometry',
       severity: 'stop',
       title: 'This ring cannot be made',
       message: problem.message,
@@ -71,6 +72,7 @@ function missing(ring: BulbRing, context: FormContext): Finding[] {
       ? [
           {
             id: `ring.no-${what}`,
+            topic: 'choice',
             severity: 'unknown',
             title: `No ${what} chosen`,
             message,
@@ -90,6 +92,7 @@ function sheetFit(ring: BulbRing, context: FormContext): Finding[] {
     {
       // The cutting plan says the same; this one knows the way out and comes first.
       id: `cut.too-big.${sheet.id}`,
+      topic: 'cut',
       severity: 'stop',
       title: 'The ring does not fit the sheet',
       message: `It takes a square of ${mm(stockSideM(ring))}; “${sheet.name}” is ${mm(sheet.widthM)} by ${mm(sheet.heightM)}. Choose a bigger sheet or a smaller ring.`,
@@ -109,6 +112,7 @@ function carFit(ring: BulbRing): Finding[] {
   return [
     {
       id: 'ring.car',
+      topic: 'geometry',
       severity: 'look',
       title: 'May not fit the car',
       message: `Ø ${mm(ring.outerDiameterM)} goes through few car doors in one piece. Measure the tailgate before you cut, or cut the ring in two halves with a joining plate.`,
@@ -125,6 +129,7 @@ function darkFront(ring: BulbRing, layout: RingLayout): Finding[] {
   return [
     {
       id: 'ring.dark-front',
+      topic: 'light',
       severity: 'look',
       title: 'The board swallows light',
       message: `${name} gives back ${Math.round(reflectance * 100)} % of what the bulbs throw on the board; white matt paint gives back 85 % and softens the dots.`,

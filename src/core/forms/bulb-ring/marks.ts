@@ -21,6 +21,7 @@ export function ringPieces(ring: BulbRing, context: FormContext, layout: RingLay
   const square = inner * Math.SQRT2;
   const board = sheetPiece(
     {
+      id: 'ring-board',
       name: 'Ring board',
       partId: ring.boardPartId,
       borderM: STOCK_MARGIN_M,
@@ -49,6 +50,7 @@ export function ringPieces(ring: BulbRing, context: FormContext, layout: RingLay
     ...(ring.skirtDepthM > 0
       ? [
           clothPiece(
+            'skirt',
             'Skirt',
             ring.skirtPartId,
             Math.PI * ring.outerDiameterM + SEAM_M,
@@ -66,12 +68,20 @@ const SEAM_M = 0.05;
 
 function centreBar(ring: BulbRing, layout: RingLayout, context: FormContext) {
   const long = 2 * layout.innerRadiusM + 2 * BAR_OVERLAP_M;
-  return rectanglePiece('Centre bar', ring.boardPartId, long, ring.centreBarWidthM, context, {
-    shapes: [
-      labelled(circle(long / 2, ring.centreBarWidthM / 2, 0.005, 'drill'), 'stand bolt, 10 mm'),
-    ],
-    markOut: ['Cut it from a corner of the square; glue and screw it across the back.'],
-  });
+  return rectanglePiece(
+    'centre-bar',
+    'Centre bar',
+    ring.boardPartId,
+    long,
+    ring.centreBarWidthM,
+    context,
+    {
+      shapes: [
+        labelled(circle(long / 2, ring.centreBarWidthM / 2, 0.005, 'drill'), 'stand bolt, 10 mm'),
+      ],
+      markOut: ['Cut it from a corner of the square; glue and screw it across the back.'],
+    },
+  );
 }
 
 function holeMarks(ring: BulbRing, layout: RingLayout): Shape[] {

@@ -14,6 +14,8 @@ function boardSteps(ring: BulbRing, { count, outerRadiusM }: RingLayout): Step[]
   const hole = ring.holes === 'single' ? '25 mm spade bit' : '8 mm bit, held at a slant';
   return [
     step(
+      'check parts',
+      'check-lamps',
       'Light every bulb once',
       'A dead bulb is cheaper to find now',
       'a socket you trust',
@@ -21,6 +23,8 @@ function boardSteps(ring: BulbRing, { count, outerRadiusM }: RingLayout): Step[]
       'all light, all the same white',
     ),
     step(
+      'mark',
+      'mark-out',
       'Mark out the board',
       'All circles share one pivot',
       'trammel, pencil, rule',
@@ -28,6 +32,8 @@ function boardSteps(ring: BulbRing, { count, outerRadiusM }: RingLayout): Step[]
       `${count} marks, the last as far from the first as from its neighbour`,
     ),
     step(
+      'cut',
+      'cut-board',
       'Cut the ring, the inner circle last',
       'The disc keeps the trammel’s pivot until the end',
       'jigsaw or router',
@@ -36,6 +42,8 @@ function boardSteps(ring: BulbRing, { count, outerRadiusM }: RingLayout): Step[]
       'Clamp the board. Wear glasses and a dust mask: cutting throws chips and MDF dust.',
     ),
     step(
+      'cut',
+      'drill',
       'Drill the cord holes',
       'The cord runs behind the board',
       hole,
@@ -44,13 +52,18 @@ function boardSteps(ring: BulbRing, { count, outerRadiusM }: RingLayout): Step[]
       'Drill into scrap, not into your hand or the table.',
     ),
     step(
+      'finish',
+      'finish-front',
       ring.finish === 'white-emulsion' ? 'Paint the front white, two coats' : 'Finish the front',
       'A white board returns light that would be lost',
       'roller',
       30,
       'dry to the touch; 2 h between coats',
+      { wait: ring.finish === 'white-emulsion' ? 240 : 0, pieces: ['ring-board'] },
     ),
     step(
+      'mount',
+      'screw-sockets',
       'Screw the sockets down',
       'They must not turn when a bulb is changed',
       'screwdriver',
@@ -64,6 +77,8 @@ function wiringSteps(context: FormContext, { count }: RingLayout): Step[] {
   const { wires } = REGIONS[context.circuit.region];
   return [
     step(
+      'wire',
+      'strip-links',
       'Cut and strip the links',
       'Equal links keep the back tidy',
       'stripper, side cutters',
@@ -72,6 +87,8 @@ function wiringSteps(context: FormContext, { count }: RingLayout): Step[] {
       'The plug is not on the cord yet: leave it off.',
     ),
     step(
+      'wire',
+      'wire-mains',
       'Wire the sockets in parallel, cord to cord',
       'Every bulb gets the full mains voltage',
       'screwdriver',
@@ -80,6 +97,8 @@ function wiringSteps(context: FormContext, { count }: RingLayout): Step[] {
       'Mains can kill. If you have not done this before, have a competent person do it or check it; local codes come first.',
     ),
     step(
+      'close',
+      'close-back',
       'Relieve the strain and cover the back',
       'A pull on the tail must not reach a terminal',
       'cord clamps, back panel',
@@ -87,6 +106,8 @@ function wiringSteps(context: FormContext, { count }: RingLayout): Step[] {
       'no terminal can be touched; the tail holds your pull',
     ),
     step(
+      'look over',
+      'look-over',
       'Have the wiring looked over',
       'A second pair of eyes finds the swapped wire',
       'continuity tester',
@@ -99,24 +120,37 @@ function wiringSteps(context: FormContext, { count }: RingLayout): Step[] {
 function powerSteps(ring: BulbRing): Step[] {
   return [
     step(
+      'power up',
+      'power-up',
       'First power-up',
       'Faults show in the first second',
       'outlet with RCD or GFCI',
       5,
       'every open “stop” is cleared before this step; all bulbs light',
-      'Lay it face up on bare floor, nobody touching it, and switch on at the outlet.',
+      {
+        hazard: 'Lay it face up on bare floor, nobody touching it, and switch on at the outlet.',
+        needs: ['look-over'],
+      },
     ),
     step(
+      'warm',
+      'warm-checks',
       'Warm checks',
       'Heat shows late',
       'back of the hand, thermometer',
-      70,
+      10,
       'after 10 min and after 1 h: no socket, cord or board too warm to hold',
-      'Unplug before you touch. Filament bulbs burn skin.',
+      {
+        wait: 60,
+        hazard: 'Unplug before you touch. Filament bulbs burn skin.',
+        needs: ['power-up'],
+      },
     ),
     ...(ring.skirtDepthM > 0
       ? [
           step(
+            'dress',
+            'hang-skirt',
             'Sew and hang the skirt',
             'It keeps light off the walls',
             'needle or tape',
@@ -126,6 +160,8 @@ function powerSteps(ring: BulbRing): Step[] {
         ]
       : []),
     step(
+      'rig',
+      'mount-and-tip',
       'Mount, weigh down and try to tip it',
       'Stands fall over people',
       'stand, sandbag',
@@ -134,6 +170,8 @@ function powerSteps(ring: BulbRing): Step[] {
       'Keep the cord taped down where people walk.',
     ),
     step(
+      'meter',
+      'meter',
       'Meter it',
       'The drawing is a forecast, the meter is the light',
       'lux meter',

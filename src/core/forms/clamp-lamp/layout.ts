@@ -46,6 +46,7 @@ export function layerFindings(lamp: ClampLamp, context: FormContext): Finding[] 
   if (hot && weakest.limitC < 120)
     return [
       stop(
+        'heat',
         'clamp-lamp.plastic',
         'Film on a filament lamp',
         `“${weakest.name}” softens at ${weakest.limitC} °C and lies over a lamp of more than 150 °C: it melts, drips and burns. Use an LED bulb.`,
@@ -57,6 +58,7 @@ export function layerFindings(lamp: ClampLamp, context: FormContext): Finding[] 
   if (celsius >= weakest.limitC)
     return [
       stop(
+        'heat',
         'clamp-lamp.layer',
         'The layer gets too hot',
         `About ${Math.round(celsius)} °C at the layer: ${weakest.name} fails at ${weakest.limitC} °C. Fewer watts, or a layer that bears it.`,
@@ -68,6 +70,7 @@ export function layerFindings(lamp: ClampLamp, context: FormContext): Finding[] 
   if (hot)
     return [
       look(
+        'heat',
         'clamp-lamp.paper',
         'Paper on a hot lamp',
         `About ${Math.round(celsius)} °C in still air, more where it touches: keep it off the bulb, never leave it alone, let it cool before packing.`,
@@ -78,6 +81,7 @@ export function layerFindings(lamp: ClampLamp, context: FormContext): Finding[] 
     ];
   return [
     ok(
+      'heat',
       'clamp-lamp.layer',
       'The layer bears it',
       `About ${Math.round(celsius)} °C, an estimate. Feel it after ten minutes.`,

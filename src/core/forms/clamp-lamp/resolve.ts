@@ -35,6 +35,7 @@ export function resolve(lamp: ClampLamp, context: FormContext): ResolvedBuild {
     if (bulb.base !== shade.base)
       return [
         stop(
+          'geometry',
           'clamp-lamp.base',
           'The bulb does not fit the lamp',
           `“${bulb.name}” has a ${bulb.base} base, “${shade.name}” takes ${shade.base}.`,
@@ -45,6 +46,7 @@ export function resolve(lamp: ClampLamp, context: FormContext): ResolvedBuild {
     return bulb.wattsW > shade.ratedW
       ? [
           stop(
+            'heat',
             'clamp-lamp.watts',
             'Too many watts for the lamp',
             `“${bulb.name}” takes ${bulb.wattsW} W in a lamp for ${shade.ratedW} W: its socket chars.`,
@@ -91,7 +93,7 @@ export function resolve(lamp: ClampLamp, context: FormContext): ResolvedBuild {
         loads: bulbLoads(lamp.groups, places, (k) => (k ? 0 : CORD_M), context),
       },
       pieces: layers.map((layer, k) =>
-        clothPiece(`Layer ${k + 1}`, layer.id, disc, disc, {
+        clothPiece(`layer-${k + 1}`, `Layer ${k + 1}`, layer.id, disc, disc, {
           markOut: [`Circle of Ø ${exactMm(disc)}; the tab goes over the rim.`],
         }),
       ),
@@ -105,6 +107,8 @@ export function resolve(lamp: ClampLamp, context: FormContext): ResolvedBuild {
       steps: [
         checkLamps(1),
         step(
+          'cut',
+          'cut-layer',
           'Cut the layer',
           'A circle with a tab',
           'scissors',
@@ -113,6 +117,8 @@ export function resolve(lamp: ClampLamp, context: FormContext): ResolvedBuild {
           'Cut away from your fingers.',
         ),
         step(
+          'rig',
+          'clamp',
           'Clamp it and aim it',
           'Clamps slip: add a turn of wire',
           'wire',

@@ -2,6 +2,7 @@ import type { Drawing } from '../drawing';
 import type { FormContext } from '../form';
 import { layerParts } from '../kit/choices';
 import { box, circle, knob, line, measure, rectangle, view } from '../kit/shapes';
+import { hasBallast } from '../kit/tubes';
 import { wiringView } from '../kit/wiringView';
 import { type Bounce } from './parameters';
 import { layout } from './layout';
@@ -64,6 +65,7 @@ export function draw(bounce: Bounce, context: FormContext): Drawing {
           ],
           terminalM: size * 0.05,
           dimmer: bounce.dimmerPartId !== null,
+          ballast: hasBallast(bounce, context),
         },
         context,
       ),

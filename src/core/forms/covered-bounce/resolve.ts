@@ -63,6 +63,7 @@ export function resolve(bounce: Bounce, context: FormContext): ResolvedBuild {
     (_, k) => -longM / 2 + bounce.clipInM + ((longM - 2 * bounce.clipInM) * k) / (bounce.clips - 1),
   );
   const board = rectanglePiece(
+    'white-board',
     'White board',
     bounce.boardPartId,
     bounce.widthM,
@@ -143,10 +144,10 @@ export function resolve(bounce: Bounce, context: FormContext): ResolvedBuild {
       pieces: [
         board,
         ...(bounce.stiffenerPartId
-          ? [stickPiece('Stiffener', bounce.stiffenerPartId, bounce.widthM, 2)]
+          ? [stickPiece('stiffener', 'Stiffener', bounce.stiffenerPartId, bounce.widthM, 2)]
           : []),
         ...layers.map((layer, k) =>
-          clothPiece(`Drape ${k + 1}`, layer.id, drape.w, drape.h, {
+          clothPiece(`drape-${k + 1}`, `Drape ${k + 1}`, layer.id, drape.w, drape.h, {
             hemM: 0.02,
             markOut: ['Corners darted, clipped to the back.'],
           }),
@@ -165,6 +166,8 @@ export function resolve(bounce: Bounce, context: FormContext): ResolvedBuild {
         markOut('the clips'),
         cutBoard('the board', 20),
         step(
+          'mount',
+          'glue-and-clips',
           'Glue sheets, screw stiffener and clips',
           'A flat board bounces evenly',
           'glue, screwdriver',
@@ -204,6 +207,7 @@ export function resolve(bounce: Bounce, context: FormContext): ResolvedBuild {
         ...(layers.length === 0
           ? [
               look(
+                'light',
                 'covered-bounce.bare',
                 'No drape',
                 'Bare tubes show at the edges; cloth over the whole makes one even face, one to two stops below bare tubes.',
@@ -214,6 +218,7 @@ export function resolve(bounce: Bounce, context: FormContext): ResolvedBuild {
         ...(!bounce.stiffenerPartId && bounce.widthM > 0.9 && bounce.sheets === 1
           ? [
               look(
+                'geometry',
                 'covered-bounce.bow',
                 'One thin sheet bows',
                 'Glue two sheets or add a stiffener.',

@@ -17,7 +17,12 @@ export function layoutBox(box: FoamBox): BoxLayout {
   const backWidthM = flat ? Math.max(0.01, box.frontWidthM - 2 * box.insetM) : box.backWidthM;
   const backHeightM = flat ? Math.max(0.01, box.frontHeightM - 2 * box.insetM) : box.backHeightM;
   const depthM = flat ? Math.sqrt(Math.max(1e-6, box.wingM ** 2 - box.insetM ** 2)) : box.depthM;
-  return { ...frustum(box.frontWidthM, box.frontHeightM, backWidthM, backHeightM, depthM), backWidthM, backHeightM, depthM };
+  return {
+    ...frustum(box.frontWidthM, box.frontHeightM, backWidthM, backHeightM, depthM),
+    backWidthM,
+    backHeightM,
+    depthM,
+  };
 }
 
 export function boxProblems(box: FoamBox, context: FormContext): Problem[] {
@@ -29,7 +34,10 @@ export function boxProblems(box: FoamBox, context: FormContext): Problem[] {
       path: 'insetM',
       message: `An inset of ${mm(box.insetM)} from a wing of ${mm(box.wingM)} leaves no depth.`,
     });
-  if (box.shapeBy === 'inset' && 2 * box.insetM >= Math.min(box.frontWidthM, box.frontHeightM) - 0.02)
+  if (
+    box.shapeBy === 'inset' &&
+    2 * box.insetM >= Math.min(box.frontWidthM, box.frontHeightM) - 0.02
+  )
     problems.push({
       code: 'inset-front',
       path: 'insetM',

@@ -92,6 +92,8 @@ export function resolve(box: FoamBox, context: FormContext): ResolvedBuild {
         markOut('five panels', 25),
         cutBoard('the panels and the hole', 30),
         step(
+          'finish',
+          'line',
           'Line the inside',
           'Before it is a box: flat is easy',
           'spray glue or tape',
@@ -100,6 +102,8 @@ export function resolve(box: FoamBox, context: FormContext): ResolvedBuild {
           'Foil conducts: keep it 3 cm from every terminal.',
         ),
         step(
+          'mount',
+          'tape-box',
           'Tape the box together',
           'Seams first outside, then inside',
           'fabric tape',
@@ -175,6 +179,7 @@ export function resolve(box: FoamBox, context: FormContext): ResolvedBuild {
         ...(layers.length === 0
           ? [
               look(
+                'light',
                 'foam-box.open',
                 'No layer in front',
                 'The bulb shows as a hot spot and throws a hard shadow: clip a layer on.',
@@ -185,6 +190,7 @@ export function resolve(box: FoamBox, context: FormContext): ResolvedBuild {
         ...(layout.depthM < Math.min(box.frontWidthM, box.frontHeightM) * 0.4 && layers.length
           ? [
               look(
+                'light',
                 'foam-box.shallow',
                 'A hot middle',
                 `Only ${exactMm(layout.depthM)} deep for a front ${exactMm(Math.min(box.frontWidthM, box.frontHeightM))} across: the middle is brighter. Deeper, or a second layer.`,

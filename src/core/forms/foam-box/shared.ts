@@ -32,17 +32,26 @@ export const trapezoid = (backM: number, frontM: number, slantM: number): XY[] =
 
 export function boxPieces(box: FoamBox, layout: BoxLayout, context: FormContext): Piece[] {
   const bevel = `Bevel the slanted edges ${(layout.mitreRad * DEGREES_PER_RADIAN).toFixed(1)}° from the face; butt them if you tape inside and out.`;
-  const back = rectanglePiece('Back plate', box.boardPartId, layout.backWidthM, layout.backHeightM, context, {
-    shapes: [
-      labelled(
-        circle(layout.backWidthM / 2, layout.backHeightM / 2, box.holeDiameterM / 2, 'cut'),
-        'hole for the lamp',
-      ),
-    ],
-    markOut: ['Cut the hole a few millimetres smaller than the lamp’s rim, so that it grips.'],
-  });
+  const back = rectanglePiece(
+    'back-plate',
+    'Back plate',
+    box.boardPartId,
+    layout.backWidthM,
+    layout.backHeightM,
+    context,
+    {
+      shapes: [
+        labelled(
+          circle(layout.backWidthM / 2, layout.backHeightM / 2, box.holeDiameterM / 2, 'cut'),
+          'hole for the lamp',
+        ),
+      ],
+      markOut: ['Cut the hole a few millimetres smaller than the lamp’s rim, so that it grips.'],
+    },
+  );
   return [
     polygonPiece(
+      'top-and-bottom',
       'Top and bottom',
       box.boardPartId,
       trapezoid(layout.backWidthM, box.frontWidthM, layout.topSlantM),
@@ -50,6 +59,7 @@ export function boxPieces(box: FoamBox, layout: BoxLayout, context: FormContext)
       { count: 2, markOut: [bevel] },
     ),
     polygonPiece(
+      'side',
       'Side',
       box.boardPartId,
       trapezoid(layout.backHeightM, box.frontHeightM, layout.sideSlantM),
@@ -58,9 +68,16 @@ export function boxPieces(box: FoamBox, layout: BoxLayout, context: FormContext)
     ),
     back,
     ...layerParts(box, context).map((layer, k) =>
-      clothPiece(`Layer ${k + 1}`, layer.id, box.frontWidthM + 2 * box.lipM, box.frontHeightM + 2 * box.lipM, {
-        markOut: ['Clipped to the lip, so that the lamp can be changed.'],
-      }),
+      clothPiece(
+        `layer-${k + 1}`,
+        `Layer ${k + 1}`,
+        layer.id,
+        box.frontWidthM + 2 * box.lipM,
+        box.frontHeightM + 2 * box.lipM,
+        {
+          markOut: ['Clipped to the lip, so that the lamp can be changed.'],
+        },
+      ),
     ),
   ];
 }

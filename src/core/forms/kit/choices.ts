@@ -34,6 +34,7 @@ export function unitOf<C extends Category>(
 export const stopsFor = (form: string, problems: readonly Problem[], drawing: string): Finding[] =>
   problems.map((problem) => ({
     id: `${form}.${problem.code}`,
+    topic: 'geometry',
     severity: 'stop',
     title: 'This cannot be made',
     message: problem.message,
@@ -58,6 +59,7 @@ export const notChosen = (
       : [
           {
             id: `${form}.no-${what.replace(/\W+/g, '-')}`,
+            topic: 'choice',
             severity: 'unknown',
             title: `No ${what} chosen`,
             message,
@@ -67,17 +69,18 @@ export const notChosen = (
         ],
   );
 
-/** Writers of one finding each: id, title, message, where, source, limit. */
+/** Writers of one finding each: topic, id, title, message, where, source, limit. */
 const writer =
   (severity: Finding['severity']) =>
   (
+    topic: Finding['topic'],
     id: string,
     title: string,
     message: string,
     where: Finding['where'],
     source = 'Common practice',
     limit?: string,
-  ): Finding => ({ id, severity, title, message, source, where, limit });
+  ): Finding => ({ id, topic, severity, title, message, source, where, limit });
 
 export const look = writer('look');
 export const stop = writer('stop');
@@ -110,6 +113,7 @@ export const typicalLayers = (form: string, layers: readonly PartOf<'diffusion'>
   return [
     {
       id: `${form}.typical-layers`,
+      topic: 'light',
       severity: 'unknown',
       title: 'The layers are typical, not yours',
       message: `${[...new Set(guessed.map(({ name }) => name))].join(', ')}: ± 20 % and more between shops. Two-minute test: meter with and without it; stops lost = log₂(E without / E with).`,

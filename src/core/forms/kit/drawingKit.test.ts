@@ -29,6 +29,7 @@ describe('pieces', () => {
   test('are moved so that their lower left corner is the origin, a border left round', () => {
     const piece = sheetPiece(
       {
+        id: 'disc',
         name: 'Disc',
         partId: id('mdf-6'),
         shapes: [circle(3, -2, 0.5, 'cut'), circle(3, -2, 0.01, 'drill')],
@@ -48,8 +49,8 @@ describe('pieces', () => {
     expect(piece.thicknessM).toBe(0.006);
   });
   test('grain keeps its way unless the piece says otherwise', () => {
-    expect(rectanglePiece('A', id('corrugated-4'), 1, 0.5, context).mayTurn).toBe(false);
-    expect(rectanglePiece('A', id('mdf-6'), 1, 0.5, context).mayTurn).toBe(true);
+    expect(rectanglePiece('a', 'A', id('corrugated-4'), 1, 0.5, context).mayTurn).toBe(false);
+    expect(rectanglePiece('a', 'A', id('mdf-6'), 1, 0.5, context).mayTurn).toBe(true);
   });
   test('areas: shoelace of a triangle and an L', () => {
     expect(
@@ -71,6 +72,7 @@ describe('pieces', () => {
     ).toBe(3);
     expect(
       polygonPiece(
+        't',
         'T',
         null,
         [
@@ -83,10 +85,10 @@ describe('pieces', () => {
     ).toBe(6);
   });
   test('mass of boards and sticks by hand', () => {
-    const sheet = rectanglePiece('A', id('mdf-6'), 1, 0.5, context, { count: 2 });
-    const stick = stickPiece('S', id('pipe-20'), 2, 3);
+    const sheet = rectanglePiece('a', 'A', id('mdf-6'), 1, 0.5, context, { count: 2 });
+    const stick = stickPiece('s', 'S', id('pipe-20'), 2, 3);
     expect(boardMassKg([sheet, stick], context)).toBeCloseTo(2 * 0.5 * 0.006 * 750 + 6 * 0.15, 9);
-    expect(boardMassKg([rectanglePiece('A', null, 1, 1, context)], context)).toBe(0);
+    expect(boardMassKg([rectanglePiece('a', 'A', null, 1, 1, context)], context)).toBe(0);
   });
 });
 
@@ -132,11 +134,12 @@ describe('shapes', () => {
 });
 
 describe('steps', () => {
-  test('whole minutes, rounded up', () => expect(step('a', 'b', 'c', 2.1, 'd').minutes).toBe(3));
+  test('whole minutes, rounded up', () =>
+    expect(step('cut', 'i', 'a', 'b', 'c', 2.1, 'd').minutes).toBe(3));
   test('wire colours of the circuit’s region', () => {
     expect(wireMains(context, 10).check).toContain(REGIONS['eu-230-50'].wires.live);
     expect(wireMains(warm, 10).check).toContain(REGIONS['na-120-60'].wires.live);
-    expect(wireMains(context, 10).hazard).toContain('Mains can kill');
+    expect(wireMains(context, 10).hazards[0]).toContain('Mains can kill');
   });
   test('layers go on after the lamps are known to be good', () => {
     const titles = finishSteps(2).map(({ title }) => title);
@@ -175,7 +178,7 @@ describe('the wiring view', () => {
 });
 
 test('a resolved build leaves empty what most forms leave empty, and weighs board and the rest', () => {
-  const sheet = rectanglePiece('A', id('mdf-6'), 1, 1, context);
+  const sheet = rectanglePiece('a', 'A', id('mdf-6'), 1, 1, context);
   const build = resolved(
     {
       emitters: [],

@@ -2,4 +2,6 @@
 export const renamed =
   (names: Readonly<Record<string, string>>) =>
   (parameters: Record<string, unknown>): Record<string, unknown> =>
-    Object.fromEntries(Object.entries(parameters).map(([name, value]) => [names[name] ?? name, value]));
+    Object.fromEntries(
+      Object.entries(parameters).map(([name, value]) => [names[name] ?? name, value]),
+    );

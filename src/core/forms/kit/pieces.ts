@@ -6,6 +6,7 @@ import { partOf } from './choices';
 import { polygon, rectangle, shapesExtent, type XY } from './shapes';
 
 interface SheetGiven {
+  id: string;
   name: string;
   partId: PartId | null;
   count?: number;
@@ -33,6 +34,7 @@ export function sheetPiece(given: SheetGiven, context: FormContext): SheetPiece 
   const [dx, dy] = [border - left, border - bottom];
   return {
     kind: 'sheet',
+    id: given.id,
     name: given.name,
     partId: given.partId,
     count: given.count ?? 1,
@@ -49,6 +51,7 @@ export function sheetPiece(given: SheetGiven, context: FormContext): SheetPiece 
 
 /** A plain rectangle of board with whatever is drilled and marked on it. */
 export const rectanglePiece = (
+  id: string,
   name: string,
   partId: PartId | null,
   widthM: number,
@@ -58,6 +61,7 @@ export const rectanglePiece = (
 ): SheetPiece =>
   sheetPiece(
     {
+      id,
       name,
       partId,
       count: more.count,
@@ -78,6 +82,7 @@ export const polygonAreaM2 = (points: readonly XY[]): number =>
   );
 
 export const polygonPiece = (
+  id: string,
   name: string,
   partId: PartId | null,
   points: readonly XY[],
@@ -86,6 +91,7 @@ export const polygonPiece = (
 ): SheetPiece =>
   sheetPiece(
     {
+      id,
       name,
       partId,
       count: more.count,
@@ -97,14 +103,16 @@ export const polygonPiece = (
   );
 
 export const stickPiece = (
+  id: string,
   name: string,
   partId: PartId | null,
   lengthM: number,
   count = 1,
   markOut: readonly string[] = [],
-): StickPiece => ({ kind: 'stick', name, partId, lengthM, count, markOut });
+): StickPiece => ({ kind: 'stick', id, name, partId, lengthM, count, markOut });
 
 export const clothPiece = (
+  id: string,
   name: string,
   partId: PartId | null,
   widthM: number,
@@ -112,6 +120,7 @@ export const clothPiece = (
   more: { count?: number; seamM?: number; hemM?: number; markOut?: readonly string[] } = {},
 ): ClothPiece => ({
   kind: 'cloth',
+  id,
   name,
   partId,
   widthM,

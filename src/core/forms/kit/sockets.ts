@@ -21,6 +21,7 @@ export function socketFindings(form: string, build: SocketChoice, context: FormC
     if (bulb.base !== socket.base)
       return [
         stop(
+          'geometry',
           `${form}.base.${group}`,
           'The bulb does not fit the socket',
           `“${bulb.name}” has a ${bulb.base} base, “${socket.name}” takes ${socket.base}. Forced or adapted caps work loose and arc: choose a matching pair.`,
@@ -31,6 +32,7 @@ export function socketFindings(form: string, build: SocketChoice, context: FormC
     if (bulb.wattsW <= socket.ratedW) return [];
     return [
       stop(
+        'heat',
         `${form}.socket-watts.${group}`,
         'Too many watts for the socket',
         `“${bulb.name}” takes ${bulb.wattsW} W in a socket for ${socket.ratedW} W: the socket chars and its wires lose their insulation. Choose a cooler bulb or a porcelain socket.`,
@@ -54,6 +56,7 @@ export function unearthedMetal(
   if (sheet?.burns !== 'no' || !cord || CORDS[cord.cord].earthed) return [];
   return [
     stop(
+      'earth',
       `${form}.unearthed-metal`,
       'A metal board without earth',
       `“${sheet.name}” must be joined to earth and “${cord.name}” has no earth wire: one loose strand makes the whole board live to the touch. Use a three-conductor cord and a plug with earth, or a wooden board.`,

@@ -1,19 +1,55 @@
 import { REGIONS } from '../../power/region';
 import type { FormContext } from '../form';
-import type { Step } from '../resolved';
+import type { Piece, Stage, Step } from '../resolved';
 
-/** One step; minutes are rounded up to whole ones. */
+interface More {
+  hazard?: string;
+  /** minutes of waiting */
+  wait?: number;
+  needs?: readonly string[];
+  pieces?: readonly string[];
+  /** all pieces of a kind */
+  works?: Piece['kind'];
+}
+
+/** One step; minutes are rounded up to whole ones, tools are parted by commas. */
 export const step = (
+  stage: Stage,
+  id: string,
   title: string,
   why: string,
-  tool: string,
+  tools: string,
   minutes: number,
   check: string,
-  hazard: string | null = null,
-): Step => ({ title, why, tool, minutes: Math.ceil(minutes), check, hazard });
+  more: string | More = {},
+): Step => {
+  const {
+    hazard,
+    wait = 0,
+    needs = [],
+    pieces = [],
+    works,
+  } = typeof more === 'string' ? { hazard: more } : more;
+  return {
+    id,
+    stage,
+    title,
+    why,
+    needs,
+    pieces,
+    ...(works ? { works } : {}),
+    tools: tools.split(', '),
+    minutes: Math.ceil(minutes),
+    waitMinutes: wait,
+    hazards: hazard ? [hazard] : [],
+    check,
+  };
+};
 
 export const checkLamps = (count: number): Step =>
   step(
+    'check parts',
+    'check-lamps',
     'Light every lamp once',
     'A dead one is cheaper to find now',
     'a socket you trust',
@@ -23,6 +59,8 @@ export const checkLamps = (count: number): Step =>
 
 export const checkTape = (metres: number): Step =>
   step(
+    'check parts',
+    'check-tape',
     'Run the reel before you cut it',
     'A dead section goes back to the shop whole',
     'its supply, a table',
@@ -33,45 +71,63 @@ export const checkTape = (metres: number): Step =>
 
 export const markOut = (what: string, minutes = 15): Step =>
   step(
+    'mark',
+    'mark-out',
     `Mark out ${what}`,
     'Measure twice',
     'rule, square, pencil',
     minutes,
     'the marks agree with the list',
+    { works: 'sheet' },
   );
 
 export const cutBoard = (what: string, minutes = 20): Step =>
   step(
+    'cut',
+    'cut-board',
     `Cut ${what}`,
     'Everything else is measured from these edges',
     'saw or knife along a straight edge',
     minutes,
     'edges square, no splinters',
-    'Clamp the work. Wear glasses and a dust mask; cut away from your fingers.',
+    {
+      hazard: 'Clamp the work. Wear glasses and a dust mask; cut away from your fingers.',
+      works: 'sheet',
+    },
   );
 
 export const cutMetal = (what: string, minutes = 25): Step =>
   step(
+    'cut',
+    'cut-metal',
     `Cut ${what} from sheet metal`,
     'The leaves must clear one another',
     'snips, file',
     minutes,
     'every edge deburred: run a rag along it, it must not catch',
-    'Sheet-metal edges slice: gloves and glasses on, deburr before you handle the piece again.',
+    {
+      hazard:
+        'Sheet-metal edges slice: gloves and glasses on, deburr before you handle the piece again.',
+      works: 'sheet',
+    },
   );
 
 export const sticks = (what: string, count: number): Step =>
   step(
+    'cut',
+    'cut-sticks',
     `Cut ${what}`,
     'Lengths from the saw list, longest first',
     'pipe cutter or saw',
     5 + count * 2,
     'lengths within a millimetre, ends deburred',
-    'Cut ends are sharp: deburr inside and out.',
+    { hazard: 'Cut ends are sharp: deburr inside and out.', works: 'stick' },
   );
 
 export const layTape = (metres: number, rows: number): Step =>
   step(
+    'mount',
+    'lay-tape',
     'Lay the tape, cutting only at the marks',
     'Between the marks a cut kills the section',
     'scissors, alcohol for the surface',
@@ -81,6 +137,8 @@ export const layTape = (metres: number, rows: number): Step =>
 
 export const joinTape = (joints: number): Step =>
   step(
+    'wire',
+    'join-tape',
     'Join rows and leads',
     'Plus to plus: a crossed pair stays dark or blows',
     'soldering iron or clips',
@@ -92,6 +150,8 @@ export const joinTape = (joints: number): Step =>
 export const wireMains = (context: FormContext, minutes: number): Step => {
   const { wires } = REGIONS[context.circuit.region];
   return step(
+    'wire',
+    'wire-mains',
     'Wire the mains side',
     'Lamps hang in parallel, cord to cord',
     'stripper, screwdriver, crimps',
@@ -103,6 +163,8 @@ export const wireMains = (context: FormContext, minutes: number): Step => {
 
 export const lookOver = (): Step =>
   step(
+    'look over',
+    'look-over',
     'Have the wiring looked over',
     'A second pair of eyes finds the swapped wire',
     'continuity tester',
@@ -112,22 +174,29 @@ export const lookOver = (): Step =>
 
 export const powerUp = (): Step =>
   step(
+    'power up',
+    'power-up',
     'First power-up',
     'Faults show in the first second',
     'outlet with RCD or GFCI',
     5,
     'every open “stop” is cleared before this step; all lamps light',
-    'Lay it on bare floor, nobody touching it, and switch on at the outlet.',
+    {
+      hazard: 'Lay it on bare floor, nobody touching it, and switch on at the outlet.',
+      needs: ['look-over'],
+    },
   );
 
 export const warmChecks = (): Step =>
   step(
+    'warm',
+    'warm-checks',
     'Warm checks',
     'Heat shows late',
     'back of the hand, thermometer',
-    70,
+    10,
     'after 10 min and after 1 h: nothing too warm to hold, no smell',
-    'Unplug before you touch.',
+    { wait: 60, hazard: 'Unplug before you touch.', needs: ['power-up'] },
   );
 
 export const addLayers = (count: number): Step[] =>
@@ -135,16 +204,21 @@ export const addLayers = (count: number): Step[] =>
     ? []
     : [
         step(
+          'dress',
+          'fit-layers',
           count === 1 ? 'Fit the layer' : `Fit the ${count} layers`,
           'Now that the lamps are known to be good',
           'clips or tape',
           8 + 6 * count,
           'taut, no sag towards a lamp; it comes off again to change one',
+          { works: 'cloth' },
         ),
       ];
 
 export const mountAndTip = (): Step =>
   step(
+    'rig',
+    'mount-and-tip',
     'Mount, weigh down and try to tip it',
     'Stands fall over people',
     'stand, sandbag',
@@ -155,6 +229,8 @@ export const mountAndTip = (): Step =>
 
 export const meterIt = (): Step =>
   step(
+    'meter',
+    'meter',
     'Meter it',
     'The drawing is a forecast, the meter is the light',
     'lux meter',

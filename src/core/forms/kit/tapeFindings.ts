@@ -28,6 +28,7 @@ export function tapeFindings(
   if (rows.usedM <= 0)
     found.push(
       stop(
+        'geometry',
         `${form}.no-tape`,
         'No whole section of tape fits',
         `One section is ${mm(strip.cutIncrementM)}; ${rows.capacityM <= 0 ? 'the rows are shorter than that: make the light bigger or choose a tape with closer marks' : 'ask for at least that much tape'}.`,
@@ -39,6 +40,7 @@ export function tapeFindings(
   if (curved && strip.coated)
     found.push(
       stop(
+        'geometry',
         `${form}.coated`,
         'Coated tape will not follow the curve',
         'Its silicone sleeve refuses to bend flat against a rim and pulls the copper off. Choose bare tape.',
@@ -48,6 +50,7 @@ export function tapeFindings(
   if (curved && curved.radiusM < BEND_RADIUS_M)
     found.push(
       stop(
+        'geometry',
         `${form}.bend`,
         'Too tight a bend',
         `A radius of ${mm(curved.radiusM)} cracks the solder joints of the diodes.`,
@@ -59,6 +62,7 @@ export function tapeFindings(
   if (!onMetal && tapeWattsPerM(strip) > HOT_TAPE_W_PER_M)
     found.push(
       look(
+        'heat',
         `${form}.tape-heat`,
         'Tape this strong wants metal behind it',
         `${threeFigures(tapeWattsPerM(strip))} W/m on wood, foam or plastic cooks its own diodes and glue. Put aluminium tape or a flat bar under it, or dim it.`,
@@ -84,6 +88,7 @@ function supplyFindings(
     return [
       {
         id: `${form}.no-supply`,
+        topic: 'tape',
         severity: 'unknown',
         title: 'No supply chosen',
         message: `The tape takes ${threeFigures(loadW)} W at ${strip.voltageV} V: choose a supply of that voltage and at least ${threeFigures(loadW / SUPPLY_SHARE)} W.`,
@@ -94,6 +99,7 @@ function supplyFindings(
   if (supply.voltageV !== strip.voltageV)
     return [
       stop(
+        'tape',
         `${form}.supply-volts`,
         'The supply does not fit the tape',
         `“${supply.name}” gives ${supply.voltageV} V, the tape wants ${strip.voltageV} V: ${supply.voltageV > strip.voltageV ? 'it burns out at once' : 'it stays dark'}.`,
@@ -107,6 +113,7 @@ function supplyFindings(
   if (several > 1)
     found.push(
       look(
+        'tape',
         `${form}.supply-split`,
         `${several} supplies share the tape`,
         `${threeFigures(loadW)} W is more than one “${supply.name}” carries: split the tape into ${several} parts, each with its own supply. Never join their outputs.`,
@@ -118,6 +125,7 @@ function supplyFindings(
   if (loadW / several > 100)
     found.push(
       look(
+        'tape',
         `${form}.class2`,
         'More than 100 VA in low voltage',
         'Above 100 VA a short circuit can weld and burn although the voltage is harmless: fuse each feed.',

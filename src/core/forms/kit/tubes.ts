@@ -48,6 +48,13 @@ export function ballastCount(
   return Math.ceil(tubes / (partOf(context, ballastPartId, 'ballast')?.tubes ?? 1));
 }
 
+/** Whether a ballast belongs in the wiring: the tubes want one, or one was chosen all the same. */
+export const hasBallast = (
+  given: { unitId: UnitId | null; ballastPartId: PartId | null },
+  context: FormContext,
+): boolean =>
+  given.ballastPartId !== null || (tubeOf(given.unitId, context)?.needsBallast ?? false);
+
 interface TubeGiven {
   unitId: UnitId | null;
   ballastPartId: PartId | null;
@@ -69,6 +76,7 @@ export function tubeFindings(
   if (tube.needsBallast && !ballast)
     found.push({
       id: `${form}.no-ballast`,
+      topic: 'power',
       severity: 'unknown',
       title: 'No ballast chosen',
       message: `“${tube.name}” does not light on the mains alone: choose an electronic ballast.`,
@@ -78,6 +86,7 @@ export function tubeFindings(
   if (!tube.needsBallast && ballast)
     found.push(
       stop(
+        'power',
         `${form}.ballast-bypass`,
         'This tube wants no ballast',
         `“${tube.name}” is wired straight to the mains; behind a ballast it fails or burns. Leave the ballast out.`,
@@ -88,6 +97,7 @@ export function tubeFindings(
   if (ballast?.kind === 'magnetic')
     found.push(
       look(
+        'flicker',
         `${form}.magnetic`,
         'A magnetic ballast flickers',
         'It pulses at twice the mains frequency and hums. An electronic one is steady.',
@@ -97,6 +107,7 @@ export function tubeFindings(
   if (given.dimmerPartId !== null && tube.technology === 'fluorescent')
     found.push(
       stop(
+        'dimmer',
         `${form}.dimmer`,
         'Tubes on a wall dimmer',
         'Ordinary ballasts overheat and strobe on a mains dimmer. Take the dimmer out and switch tubes off instead.',
@@ -106,6 +117,7 @@ export function tubeFindings(
   if (linked > tube.linkMost)
     found.push(
       stop(
+        'geometry',
         `${form}.link`,
         'Too many linked end to end',
         `${linked} in one run of “${tube.name}”, whose label allows ${tube.linkMost}: the first one carries the current of all and overheats. Feed a second run.`,
@@ -127,6 +139,7 @@ export const tubeTooLong = (
   tube && tube.lengthM > roomM + 1e-9
     ? [
         stop(
+          'geometry',
           `${form}.tube-long`,
           'The tube is longer than its board',
           `“${tube.name}” is ${mm(tube.lengthM)} long, there is room for ${mm(roomM)}: it would hang out and break.`,

@@ -13,6 +13,8 @@ interface WiringGiven {
   /** a supply sits between mains and lamps */
   supply?: boolean;
   dimmer?: boolean;
+  /** tubes that want one, or a build that has one */
+  ballast?: boolean;
   refOf?: (terminal: number) => string;
 }
 
@@ -31,6 +33,7 @@ export function wiringView(given: WiringGiven, context: FormContext): View {
     { name: 'plug', ref: 'plug' },
     ...(given.dimmer ? [{ name: 'dimmer', ref: 'dimmer' }] : []),
     ...(given.supply ? [{ name: 'supply', ref: 'supply' }] : []),
+    ...(given.ballast ? [{ name: 'ballast', ref: 'ballast' }] : []),
   ];
   const at = (k: number) => start + k * part * 4.4;
   const shown = terminals.slice(0, MOST_TERMINALS);

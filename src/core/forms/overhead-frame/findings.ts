@@ -53,6 +53,7 @@ export function findings(
     ...typicalLayers('overhead', layers),
     each > frame.pointLimitKg
       ? stop(
+          'hanging',
           'overhead.load',
           'More load than the points bear',
           `${each.toFixed(1)} kg hang on a point rated for ${frame.pointLimitKg} kg: it comes down on whoever is below. More points, or a lighter frame.`,
@@ -61,6 +62,7 @@ export function findings(
           `${frame.pointLimitKg} kg a point`,
         )
       : ok(
+          'hanging',
           'overhead.load',
           'The points bear it',
           `${each.toFixed(1)} kg on each. Who rated the points, and when?`,
@@ -71,6 +73,7 @@ export function findings(
     ...(frame.hangPoints < 3
       ? [
           stop(
+            'hanging',
             'overhead.points',
             'It can turn over',
             'Fewer than three points do not hold a frame level: it swings and tips its cloth.',
@@ -83,6 +86,7 @@ export function findings(
     ...(frame.bonds === 'no'
       ? [
           stop(
+            'hanging',
             'overhead.bond',
             'No second fixing',
             'A light over people needs a safety bond at every point, each for at least five times its load.',
@@ -91,6 +95,7 @@ export function findings(
         ]
       : []),
     look(
+      'hanging',
       'overhead.rigger',
       'A load over people',
       'Rated points, nobody underneath while it moves, a competent rigger’s word before it stays up; local rules come first.',
@@ -99,6 +104,7 @@ export function findings(
     ...(sag > spanM(frame) / 100
       ? [
           look(
+            'hanging',
             'overhead.sag',
             'The pipe sags',
             `About ${mm(sag)} between hang points ${mm(spanM(frame))} apart: more points or stronger pipe.`,
@@ -111,6 +117,7 @@ export function findings(
     ...(layers.length === 0
       ? [
           look(
+            'light',
             'overhead.bare',
             'No cloth',
             'Bare rows throw a shadow each and dazzle who looks up.',
@@ -121,6 +128,7 @@ export function findings(
     ...(frame.rowPitchM > frame.clothDropM && layers.length
       ? [
           look(
+            'light',
             'overhead.stripes',
             'Stripes on the cloth',
             `Rows ${mm(frame.rowPitchM)} apart over cloth ${mm(frame.clothDropM)} below: bright bands. Lower the cloth or close the rows.`,

@@ -16,7 +16,7 @@ export interface FrameLayout {
   rowM: number;
   rows: ReturnType<typeof cutRows>;
   /** lengths of pipe by name, longer than a stick already split */
-  pipes: { name: string; lengthM: number; count: number }[];
+  pipes: { id: string; name: string; lengthM: number; count: number }[];
   joints: { elbow: number; tee: number; cross: number; couplers: number };
   pipeM: number;
 }
@@ -49,9 +49,16 @@ export function layoutFrame(frame: Overhead, context: FormContext): FrameLayout 
     rowM,
     rows: cutRows(Array<number>(count).fill(rowM), frame.tapeLengthM, cutMarkOf(strip)),
     pipes: [
-      { name: 'Side between joints', lengthM: side.lengthM, count: 2 * (bars + 1) * side.count },
-      { name: 'End', lengthM: end.lengthM, count: 2 * end.count },
-      ...(bars ? [{ name: 'Cross bar', lengthM: end.lengthM, count: bars * end.count }] : []),
+      {
+        id: 'side',
+        name: 'Side between joints',
+        lengthM: side.lengthM,
+        count: 2 * (bars + 1) * side.count,
+      },
+      { id: 'end', name: 'End', lengthM: end.lengthM, count: 2 * end.count },
+      ...(bars
+        ? [{ id: 'cross-bar', name: 'Cross bar', lengthM: end.lengthM, count: bars * end.count }]
+        : []),
     ],
     joints: {
       elbow: 4,

@@ -81,7 +81,7 @@ describe('people are under it', () => {
   });
   test('the rigger is always named', () => {
     expect(frame().ids).toContain('overhead.rigger');
-    expect(frame().resolved.steps.find(({ title }) => title === 'Hoist it')!.hazard).toContain(
+    expect(frame().resolved.steps.find(({ title }) => title === 'Hoist it')!.hazards[0]).toContain(
       'nobody underneath',
     );
   });

@@ -45,8 +45,8 @@ export function resolveFrame(frame: Overhead, context: FormContext): ResolvedBui
       [0, 0, 1],
     ),
   );
-  const poles = layout.pipes.map(({ name, lengthM, count }) =>
-    stickPiece(name, frame.pipePartId, lengthM, count, [
+  const poles = layout.pipes.map(({ id, name, lengthM, count }) =>
+    stickPiece(id, name, frame.pipePartId, lengthM, count, [
       'Centre to centre of its joints: take off what the fittings swallow at both ends.',
     ]),
   );
@@ -154,7 +154,7 @@ function cloths(frame: Overhead, context: FormContext): Piece[] {
   const { widthM, heightM, seamM, hemM, skirtM } = frame;
   return [
     ...layerParts(frame, context).map((layer, k) =>
-      clothPiece(`Cloth ${k + 1}`, layer.id, widthM, heightM, {
+      clothPiece(`cloth-${k + 1}`, `Cloth ${k + 1}`, layer.id, widthM, heightM, {
         seamM,
         hemM,
         markOut: [`Eyelets every ${mm(frame.eyeletM)} at most, ${eyelets(frame)} in all.`],
@@ -162,10 +162,17 @@ function cloths(frame: Overhead, context: FormContext): Piece[] {
     ),
     ...(skirtM > 0
       ? [
-          clothPiece('Black skirt', frame.skirtPartId, 2 * (widthM + heightM) + 0.1, skirtM, {
-            seamM,
-            hemM: 0,
-          }),
+          clothPiece(
+            'black-skirt',
+            'Black skirt',
+            frame.skirtPartId,
+            2 * (widthM + heightM) + 0.1,
+            skirtM,
+            {
+              seamM,
+              hemM: 0,
+            },
+          ),
         ]
       : []),
   ];
@@ -178,6 +185,8 @@ function steps(frame: Overhead, layout: FrameLayout, layers: number, context: Fo
     checkTape(rows.usedM),
     sticks('the pipes', count),
     step(
+      'finish',
+      'sew',
       'Sew the cloths',
       'Seams, then hems, then eyelets',
       'sewing machine, eyelet pliers',
@@ -185,6 +194,8 @@ function steps(frame: Overhead, layout: FrameLayout, layers: number, context: Fo
       'lies flat, eyelets hold a pull',
     ),
     step(
+      'mount',
+      'frame',
       'Put the frame together on the floor',
       'Dry first; mark every joint',
       'mallet, tape',
@@ -193,6 +204,8 @@ function steps(frame: Overhead, layout: FrameLayout, layers: number, context: Fo
     ),
     layTape(rows.usedM, rows.rowsM.length),
     step(
+      'mount',
+      'tie-rows',
       'Tie the rows across the bars',
       'Tape hung on its own stretches and tears its joints',
       'cord or thin profile a row, cable ties',
@@ -201,6 +214,8 @@ function steps(frame: Overhead, layout: FrameLayout, layers: number, context: Fo
     ),
     joinTape(2 * rows.rowsM.length),
     step(
+      'wire',
+      'row-by-row',
       'Light it row by row',
       'A dead row is out of reach once it hangs',
       'its supply',
@@ -213,6 +228,8 @@ function steps(frame: Overhead, layout: FrameLayout, layers: number, context: Fo
     warmChecks(),
     ...addLayers(layers),
     step(
+      'rig',
+      'hoist',
       'Hoist it',
       'Evenly, a hand a rope',
       'ropes, gloves, helpers',

@@ -119,14 +119,22 @@ export function resolve(stack: Stack, context: FormContext): ResolvedBuild {
       },
       pieces: stack.bracketPartId
         ? [
-            rectanglePiece('Bracket', stack.bracketPartId, stackW + 0.04, stackH + 0.04, context, {
-              shapes: places.map(([x, y], k) =>
-                labelled(
-                  circle(x + stackW / 2 + 0.02, y + stackH / 2 + 0.02, 0.0033, 'drill'),
-                  `panel ${k + 1}, 1/4 in`,
+            rectanglePiece(
+              'bracket',
+              'Bracket',
+              stack.bracketPartId,
+              stackW + 0.04,
+              stackH + 0.04,
+              context,
+              {
+                shapes: places.map(([x, y], k) =>
+                  labelled(
+                    circle(x + stackW / 2 + 0.02, y + stackH / 2 + 0.02, 0.0033, 'drill'),
+                    `panel ${k + 1}, 1/4 in`,
+                  ),
                 ),
-              ),
-            }),
+              },
+            ),
           ]
         : [],
       needs: [
@@ -140,6 +148,8 @@ export function resolve(stack: Stack, context: FormContext): ResolvedBuild {
         checkLamps(stack.panelCount),
         cutBoard('the bracket', 15),
         step(
+          'mount',
+          'bolt-panels',
           'Bolt the panels to the bracket',
           'One aim for all',
           'spanner',
@@ -147,6 +157,8 @@ export function resolve(stack: Stack, context: FormContext): ResolvedBuild {
           'no panel tilts',
         ),
         step(
+          'dress',
+          'hang-box',
           'Hang the box over them',
           'The ring of ribs sits on the bracket',
           'hands',
@@ -184,6 +196,7 @@ export function resolve(stack: Stack, context: FormContext): ResolvedBuild {
         ...(stack.dimmerPartId
           ? [
               look(
+                'dimmer',
                 'panel-stack.dimmer',
                 'Panels on a mains dimmer',
                 'Their drivers are dimmed at the panel, not in the cord: take the dimmer out.',

@@ -2,7 +2,7 @@ import type { FormContext } from '../form';
 import { fact, resolved } from '../kit/build';
 import { look, notChosen } from '../kit/choices';
 import { bulbNeeds } from '../kit/lamps';
-import { apparentVa, fromUnit, wiringSlots } from '../kit/needs';
+import { apparentVa, fromUnit } from '../kit/needs';
 import { meterIt, step } from '../kit/steps';
 import type { ResolvedBuild } from '../resolved';
 import { type Plain } from './parameters';
@@ -31,7 +31,10 @@ export function resolve(plain: Plain, context: FormContext): ResolvedBuild {
         : null,
       lampsAt: { drawing: 'seat-0', field: isWindow ? 'windowCdM2' : 'source' },
       wiring: {
-        ...wiringSlots({ cordPartId: null, plugPartId: null, dimmerPartId: null, tailLengthM: 0 }),
+        // It comes with its own cord and plug.
+        cord: { partId: null },
+        plug: { partId: null },
+        dimmer: { partId: null },
         loads:
           unitNow && !isWindow
             ? [
@@ -60,6 +63,8 @@ export function resolve(plain: Plain, context: FormContext): ResolvedBuild {
             ),
       steps: [
         step(
+          'check parts',
+          'look-at',
           'Look at it where it stands',
           'A plain source is used as found',
           'eyes',
@@ -70,6 +75,8 @@ export function resolve(plain: Plain, context: FormContext): ResolvedBuild {
             : 'A lamp that has fallen once may have live metal: do not use it.',
         ),
         step(
+          'rig',
+          'place',
           'Place it',
           'Height and distance make its shadow',
           'stand, tape',
@@ -77,6 +84,8 @@ export function resolve(plain: Plain, context: FormContext): ResolvedBuild {
           'the cord is taped down',
         ),
         step(
+          'meter',
+          'match',
           'Match it or switch it off',
           'Two whites in one picture show',
           'gel, dimmer',
@@ -102,6 +111,7 @@ export function resolve(plain: Plain, context: FormContext): ResolvedBuild {
         ...(isWindow
           ? [
               look(
+                'light',
                 'plain.daylight',
                 'A window changes by the minute',
                 'Clouds move it by two stops and dusk by five: meter it just before the take, and again after.',

@@ -53,8 +53,8 @@ export function resolve(panel: Sandwich, context: FormContext): ResolvedBuild {
       'countersink',
     ),
   ]);
-  const sheet = (name: string, id: Sandwich['backPartId']) =>
-    rectanglePiece(name, id, panel.widthM, panel.heightM, context, {
+  const sheet = (id: string, name: string, partId: Sandwich['backPartId']) =>
+    rectanglePiece(id, name, partId, panel.widthM, panel.heightM, context, {
       shapes: drill,
       markOut: ['Clamp both sheets together and drill them in one go; leave the film on.'],
     });
@@ -110,7 +110,10 @@ export function resolve(panel: Sandwich, context: FormContext): ResolvedBuild {
       lampsAt: { drawing: 'tape', field: 'stripId' },
       wiring: { ...wiringSlots(panel), loads: tapeLoads(panel, rows.usedM, context) },
       tape: tapeRun(panel, rows, context),
-      pieces: [sheet('Back sheet', panel.backPartId), sheet('Front sheet', panel.frontPartId)],
+      pieces: [
+        sheet('back', 'Back sheet', panel.backPartId),
+        sheet('front', 'Front sheet', panel.frontPartId),
+      ],
       needs: [
         ...tapeNeeds(panel, rows, joints, 0.3 + jumpers * (panel.rowPitchM + 0.04), context),
         ...hardware('bolt', holes.length, 'through both sheets'),
@@ -123,6 +126,8 @@ export function resolve(panel: Sandwich, context: FormContext): ResolvedBuild {
         markOut('rows and bolts'),
         cutBoard('both sheets', 25),
         step(
+          'cut',
+          'drill',
           'Drill both sheets together, countersink the front',
           'Holes that were drilled apart never meet',
           'drill, clamps',
@@ -134,6 +139,8 @@ export function resolve(panel: Sandwich, context: FormContext): ResolvedBuild {
         joinTape(joints),
         wireMains(context, 15),
         step(
+          'close',
+          'bolt',
           'Bolt the sandwich',
           'Washers hold the sheets apart',
           'spanner',
@@ -194,6 +201,7 @@ export function resolve(panel: Sandwich, context: FormContext): ResolvedBuild {
         ...(panel.spacerM < panel.rowPitchM
           ? [
               look(
+                'light',
                 'sandwich.hot-spots',
                 'The rows will show',
                 `The front stands ${mm(panel.spacerM)} off rows ${mm(panel.rowPitchM)} apart: it looks striped. Thicker spacers or closer rows.`,
@@ -206,6 +214,7 @@ export function resolve(panel: Sandwich, context: FormContext): ResolvedBuild {
         ...(layers.length === 0
           ? [
               look(
+                'light',
                 'sandwich.front',
                 'The front’s loss is not counted',
                 'Give the opal sheet as the first layer, or the light is counted as if the front were open.',

@@ -82,6 +82,8 @@ export function resolve(pan: StripPan, context: FormContext): ResolvedBuild {
         checkTape(rows.usedM),
         cutBoard('base, rim and discs', 25),
         step(
+          'finish',
+          'finish-inside',
           'Clean and finish the inside',
           'Every bounce loses what the wall keeps',
           'rag, paint or foil',
@@ -136,6 +138,7 @@ export function resolve(pan: StripPan, context: FormContext): ResolvedBuild {
         ...(layers.length === 0 && pan.tapeOn === 'base'
           ? [
               look(
+                'light',
                 'strip-pan.bare',
                 'Bare diodes towards the subject',
                 'Every diode shows as a dot in the eyes and dazzles: put a layer in front, or the tape on the rim.',

@@ -46,6 +46,7 @@ export function panPieces(pan: StripPan, context: FormContext): Piece[] {
       ? [
           sheetPiece(
             {
+              id: 'base',
               name: 'Base',
               partId: pan.boardPartId,
               shapes: [labelled(circle(0, 0, pan.diameterM / 2, 'cut'), 'base')],
@@ -56,6 +57,7 @@ export function panPieces(pan: StripPan, context: FormContext): Piece[] {
             context,
           ),
           rectanglePiece(
+            'rim-strip',
             'Rim strip',
             pan.boardPartId,
             Math.PI * pan.diameterM + 0.03,
@@ -66,7 +68,7 @@ export function panPieces(pan: StripPan, context: FormContext): Piece[] {
         ]
       : []),
     ...layers.map((layer, k) =>
-      clothPiece(`Diffusion disc ${k + 1}`, layer.id, disc, disc, {
+      clothPiece(`diffusion-disc-${k + 1}`, `Diffusion disc ${k + 1}`, layer.id, disc, disc, {
         markOut: [`Cut a circle of Ø ${exactMm(disc)}; the tab folds over the rim.`],
       }),
     ),

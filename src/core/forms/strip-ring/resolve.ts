@@ -77,6 +77,8 @@ export function resolveStripRing(ring: StripRing, context: FormContext): Resolve
         markOut('both circles and the tab'),
         cutBoard('the ring', 25),
         step(
+          'finish',
+          'finish-front',
           'Finish the front',
           'White returns what the tape loses',
           'roller',
@@ -146,6 +148,7 @@ function boardPiece(ring: StripRing, layout: StripRingLayout, context: FormConte
   const square = r * Math.SQRT2;
   return sheetPiece(
     {
+      id: 'ring-board',
       name: 'Ring board',
       partId: ring.boardPartId,
       borderM: BORDER_M,
@@ -207,6 +210,7 @@ function findings(ring: StripRing, layout: StripRingLayout, context: FormContext
     ...(clear < 0.01
       ? [
           look(
+            'geometry',
             'strip-ring.lens',
             'The lens does not look through',
             `The hole is Ø ${exactMm(ring.innerDiameterM)}, the lens Ø ${exactMm(ring.lensDiameterM)}: leave a centimetre at least.`,
@@ -218,6 +222,7 @@ function findings(ring: StripRing, layout: StripRingLayout, context: FormContext
     ...(rows.lastShare > 0.02 && rows.lastShare < 0.98 && rows.rowsM.length > 1
       ? [
           look(
+            'geometry',
             'strip-ring.part-row',
             'The last row is part filled',
             `The tape ends ${Math.round(rows.lastShare * 100)} % round row ${rows.rowsM.length}: that side is brighter. Stop at ${rows.fullRows} rows or buy more.`,
@@ -228,6 +233,7 @@ function findings(ring: StripRing, layout: StripRingLayout, context: FormContext
     ...(ring.rowPitchM > 0.03
       ? [
           look(
+            'geometry',
             'strip-ring.seams',
             'Dark seams between the rows',
             `Rows ${exactMm(ring.rowPitchM)} apart show as rings in the eyes.`,

@@ -2,6 +2,7 @@ import type { Drawing } from '../drawing';
 import type { FormContext } from '../form';
 import { partOf } from '../kit/choices';
 import { box, circle, knob, measure, rectangle, view } from '../kit/shapes';
+import { hasBallast } from '../kit/tubes';
 import { wiringView } from '../kit/wiringView';
 import { type TubeBank } from './parameters';
 import { layout } from './layout';
@@ -22,10 +23,30 @@ export function draw(bank: TubeBank, context: FormContext): Drawing {
       view(
         'front',
         'Front, as the subject sees it',
-        [rectangle(-backWidthM / 2, -backHeightM / 2, backWidthM / 2, backHeightM / 2, 'cut', 'board'), ...tubes],
         [
-          measure([-backWidthM / 2, -backHeightM / 2], [backWidthM / 2, -backHeightM / 2], -0.08 * size, 'Width'),
-          measure([backWidthM / 2, -backHeightM / 2], [backWidthM / 2, backHeightM / 2], -0.08 * size, 'Height'),
+          rectangle(
+            -backWidthM / 2,
+            -backHeightM / 2,
+            backWidthM / 2,
+            backHeightM / 2,
+            'cut',
+            'board',
+          ),
+          ...tubes,
+        ],
+        [
+          measure(
+            [-backWidthM / 2, -backHeightM / 2],
+            [backWidthM / 2, -backHeightM / 2],
+            -0.08 * size,
+            'Width',
+          ),
+          measure(
+            [backWidthM / 2, -backHeightM / 2],
+            [backWidthM / 2, backHeightM / 2],
+            -0.08 * size,
+            'Height',
+          ),
         ],
         [
           knob(
@@ -72,12 +93,22 @@ export function draw(bank: TubeBank, context: FormContext): Drawing {
       ),
       wiringView(
         {
-          outline: [rectangle(-backWidthM / 2, -backHeightM / 2, backWidthM / 2, backHeightM / 2, 'hidden', 'board')],
+          outline: [
+            rectangle(
+              -backWidthM / 2,
+              -backHeightM / 2,
+              backWidthM / 2,
+              backHeightM / 2,
+              'hidden',
+              'board',
+            ),
+          ],
           terminals: rowsM.map((across) =>
             upright ? ([-across, longM / 2] as const) : ([-longM / 2, across] as const),
           ),
           terminalM: diameterM,
           dimmer: bank.dimmerPartId !== null,
+          ballast: hasBallast(bank, context),
         },
         context,
       ),

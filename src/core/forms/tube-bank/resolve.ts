@@ -32,7 +32,7 @@ export function resolve(bank: TubeBank, context: FormContext): ResolvedBuild {
   const tubes = bank.tubeCount * bank.linkRun;
   const ballasts = ballastCount(tube, tubes, bank.ballastPartId, context);
   const pieces = [
-    rectanglePiece('Back', bank.boardPartId, backWidthM, backHeightM, context, {
+    rectanglePiece('back', 'Back', bank.boardPartId, backWidthM, backHeightM, context, {
       shapes: [-1, 1].map((side) =>
         labelled(
           circle(backWidthM / 2 + side * backWidthM * 0.2, backHeightM / 2, 0.003, 'drill'),
@@ -43,6 +43,7 @@ export function resolve(bank: TubeBank, context: FormContext): ResolvedBuild {
     ...(bank.lipM > 0
       ? [
           rectanglePiece(
+            'long-wall',
             'Long wall',
             bank.boardPartId,
             Math.max(backWidthM, backHeightM),
@@ -51,6 +52,7 @@ export function resolve(bank: TubeBank, context: FormContext): ResolvedBuild {
             { count: 2 },
           ),
           rectanglePiece(
+            'short-wall',
             'Short wall',
             bank.boardPartId,
             Math.min(backWidthM, backHeightM),
@@ -100,6 +102,8 @@ export function resolve(bank: TubeBank, context: FormContext): ResolvedBuild {
         markOut('the housing'),
         cutBoard('back and walls', 25),
         step(
+          'mount',
+          'housing',
           'Put the housing together and finish it',
           'A bright back sends the rear light forwards',
           'glue, screws, roller',
@@ -107,6 +111,8 @@ export function resolve(bank: TubeBank, context: FormContext): ResolvedBuild {
           'square; the finish dry',
         ),
         step(
+          'mount',
+          'clip-tubes',
           'Clip the tubes in',
           'Hold them near their ends',
           'screwdriver',
@@ -114,7 +120,7 @@ export function resolve(bank: TubeBank, context: FormContext): ResolvedBuild {
           'no tube under strain',
           tube?.technology === 'fluorescent'
             ? 'Tubes contain mercury. If one breaks: air the room 15 minutes, gather with card and tape, hand it in.'
-            : null,
+            : {},
         ),
         wireMains(context, 20 + 6 * bank.tubeCount + 10 * ballasts),
         ...finishSteps(),

@@ -58,16 +58,23 @@ export function resolve(light: TubeLight, context: FormContext): ResolvedBuild {
       wiring: { ...wiringSlots(light), loads: tapeLoads(light, rows.usedM, context) },
       tape: tapeRun(light, rows, context),
       pieces: [
-        stickPiece('Tube', light.tubePartId, light.tubeLengthM, 1, [
+        stickPiece('tube', 'Tube', light.tubePartId, light.tubeLengthM, 1, [
           'Saw it square with a fine blade, deburr inside.',
         ]),
         ...(liner
           ? [
-              clothPiece('Liner', light.linerPartId, linerW, light.tubeLengthM + 2 * light.foldM, {
-                markOut: [
-                  'Roll it round a stick, slide it in, let it spring open; the overlap goes to the back.',
-                ],
-              }),
+              clothPiece(
+                'liner',
+                'Liner',
+                light.linerPartId,
+                linerW,
+                light.tubeLengthM + 2 * light.foldM,
+                {
+                  markOut: [
+                    'Roll it round a stick, slide it in, let it spring open; the overlap goes to the back.',
+                  ],
+                },
+              ),
             ]
           : []),
       ],
@@ -80,6 +87,8 @@ export function resolve(light: TubeLight, context: FormContext): ResolvedBuild {
       steps: [
         checkTape(rows.usedM),
         step(
+          'check parts',
+          'look-through',
           'Look through the tube',
           'Scratches show as lines',
           'a lamp',
@@ -88,6 +97,8 @@ export function resolve(light: TubeLight, context: FormContext): ResolvedBuild {
         ),
         sticks('the tube', 1),
         step(
+          'finish',
+          'liner',
           'Roll the liner in',
           'It hides the dots',
           'a stick',
@@ -97,6 +108,8 @@ export function resolve(light: TubeLight, context: FormContext): ResolvedBuild {
         layTape(rows.usedM, light.strands),
         joinTape(light.strands),
         step(
+          'close',
+          'cap',
           'Pull the tape in and cap it',
           'A thread through first makes it easy',
           'thread',
@@ -126,6 +139,7 @@ export function resolve(light: TubeLight, context: FormContext): ResolvedBuild {
           ? []
           : [
               look(
+                'light',
                 'tube-light.dots',
                 'Dots on the wall of the tube',
                 'Tape that touches the wall shows every diode: roll a liner in, or leave it as set dressing.',
@@ -135,6 +149,7 @@ export function resolve(light: TubeLight, context: FormContext): ResolvedBuild {
         ...(liner && light.insideDiameterM < dot
           ? [
               look(
+                'light',
                 'tube-light.near',
                 'Dots through the liner',
                 `Diodes ${exactMm(dot)} apart in a tube of Ø ${exactMm(light.insideDiameterM)}: the liner is nearer than they are apart. A wider tube or denser tape.`,
@@ -146,6 +161,7 @@ export function resolve(light: TubeLight, context: FormContext): ResolvedBuild {
         ...(light.overlapM > 0.01
           ? [
               look(
+                'light',
                 'tube-light.stripe',
                 'A dark stripe',
                 'A wide overlap of the liner shows as a dark line: turn it to the back, keep it under a centimetre.',

@@ -97,7 +97,11 @@ export function resolve(light: WorkLight, context: FormContext): ResolvedBuild {
         ...fromUnit(light.unitId, 1, 'piece', 'the lamp'),
         ...doorNeeds,
         ...(light.gapFoil === 'yes'
-          ? hardware('foil-tape', 2 * (light.faceWidthM + light.faceHeightM), 'over the gaps at the hinges')
+          ? hardware(
+              'foil-tape',
+              2 * (light.faceWidthM + light.faceHeightM),
+              'over the gaps at the hinges',
+            )
           : []),
         ...mainsNeeds({ ...light, cordPartId: null }, 0),
       ],
@@ -134,12 +138,14 @@ export function resolve(light: WorkLight, context: FormContext): ResolvedBuild {
           ? [
               hot
                 ? stop(
+                    'heat',
                     'work-light.glass',
                     'The guard glass is out',
                     'A halogen lamp bursts hot and gives off ultraviolet: its glass and guard stay in.',
                     { field: 'glass', drawing: 'seat-0' },
                   )
                 : look(
+                    'heat',
                     'work-light.glass',
                     'The glass is out',
                     'Live parts may be open to touch: put it back.',
@@ -150,6 +156,7 @@ export function resolve(light: WorkLight, context: FormContext): ResolvedBuild {
         ...(hot
           ? [
               look(
+                'heat',
                 'work-light.distance',
                 'Keep it away from what burns',
                 'Cloth 0.5 m, anything in the beam 1 m away; ten minutes of cooling before the doors are closed.',
@@ -160,6 +167,7 @@ export function resolve(light: WorkLight, context: FormContext): ResolvedBuild {
         ...(bounced
           ? [
               look(
+                'light',
                 'work-light.bounce',
                 'Bounced light lights more than the subject',
                 'Only the patch of the size you give is counted; what the lamp throws past it is lost or lights the room.',
