@@ -1,3 +1,4 @@
+import { tidyMedia } from './media/current';
 import { currentProductions } from './productions/current';
 import { StorageProblem } from './storage/problem';
 
@@ -5,10 +6,15 @@ import { StorageProblem } from './storage/problem';
 export async function startStore(): Promise<void> {
   try {
     const productions = await currentProductions();
+    await tidyMedia();
     if (process.env.LANTERN_JAR_DEMO === '1') await productions.fillDemoOnce();
   } catch (error) {
-    if (!(error instanceof StorageProblem)) throw error;
-    console.error(error.message);
+    // Better no server than one that answers every page with an error.
+    console.error(
+      error instanceof StorageProblem
+        ? error.message
+        : `Lantern Jar cannot start: ${(error as Error).message}`,
+    );
     process.exit(3);
   }
 }

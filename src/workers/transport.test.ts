@@ -1,11 +1,9 @@
-import type { Remote } from 'comlink';
 import { simulate, tracePart, type Run } from '@/core/light/transport/run';
 import { packArrangement } from '@/core/light/transport/pack';
 import type { Arrangement } from '@/core/light/transport/arrangement';
 import type { Transported } from '@/core/light/transport/result';
 import { sheet, standardPan } from '@/core/light/transport/testing';
-import type { LightWorker } from './light.worker';
-import type { Hand } from './lightPool';
+import type { Api, Hand } from './pool';
 import { transport } from './transport';
 
 const arrangement = standardPan(sheet(0.6, 0.34));
@@ -17,10 +15,10 @@ function hand(diesAt = Infinity): Hand & { worked: number } {
   const worker = {
     trace: async (_: string, given: Arrangement, r: Run, first: number, last: number) =>
       tracePart(packArrangement(given), r, first, last),
-  } as unknown as Remote<LightWorker>;
+  } as unknown as Api;
   const made = {
     worked: 0,
-    call: async <T>(ask: (worker: Remote<LightWorker>) => Promise<T>): Promise<T> => {
+    call: async <T>(ask: (worker: Api) => Promise<T>): Promise<T> => {
       if (++made.worked >= diesAt) throw new Error('gone');
       return ask(worker);
     },

@@ -9,7 +9,7 @@ import {
   type Run,
 } from '@/core/light/transport/run';
 import { addTallyInPlace, emptyTally, type Tally } from '@/core/light/transport/tally';
-import type { Hand } from './lightPool';
+import type { Hand } from './pool';
 
 export interface TransportJob {
   key: string;

@@ -58,21 +58,25 @@ describe.each(pairs)('$name', ({ accessory, resolved, context }) => {
     expect(both.pieces.slice(0, resolved.pieces.length)).toEqual(resolved.pieces);
     expect(both.needs.slice(0, resolved.needs.length)).toEqual(resolved.needs);
     expect(both.facts.slice(0, resolved.facts.length)).toEqual(resolved.facts);
-    expect(both.steps.filter((step) => resolved.steps.includes(step))).toEqual(resolved.steps);
+    const own = new Set(resolved.steps.map(({ id }) => id));
+    expect(both.steps.filter(({ id }) => own.has(id))).toEqual(resolved.steps);
     expect(both.findings).toEqual(expect.arrayContaining([...resolved.findings]));
   });
-  test('it is fitted after the light is known to work and before it is metered', () => {
+  test('it is cut before anything is wired, and on before the light is metered', () => {
     const { steps } = attachAll(
       resolved,
       [carried(accessory.id, accessory.defaults())],
       context,
     ).resolved;
-    const titles = steps.map(({ title }) => title);
-    // The last of its title: a work light may have doors of its own already.
-    const first = titles.lastIndexOf(attached.steps[0]!.title);
-    expect(first).toBeGreaterThan(titles.indexOf('First power-up'));
-    const meter = titles.indexOf('Meter it');
-    if (meter >= 0) expect(first).toBeLessThan(meter);
+    const mine = steps.flatMap(({ id }, at) => (id.startsWith(`${accessory.id}.`) ? [at] : []));
+    expect(mine).toHaveLength(attached.steps.length);
+    const wired = steps.findIndex(({ stage }) => stage === 'wire');
+    const metered = steps.findIndex(({ stage }) => stage === 'meter');
+    for (const at of mine) {
+      if (wired >= 0 && ['mark', 'cut', 'finish', 'mount'].includes(steps[at]!.stage))
+        expect(at).toBeLessThan(wired);
+      if (metered >= 0) expect(at).toBeLessThan(metered);
+    }
   });
 });
 

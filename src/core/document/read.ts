@@ -1,6 +1,7 @@
 import type * as z from 'zod/mini';
 import { ACCESSORIES } from '../accessories';
 import { FORMS, readParameters } from '../forms';
+import { MOST_DEPTH, nestedTooDeep } from '../jsonDepth';
 import { accept, refuse, type Problem, type Result } from '../result';
 import {
   findRecord,
@@ -24,6 +25,11 @@ import { wording } from './wording';
 /** Reads a document from text: JSON, format, version, shape, references, in that order. */
 export function readDocumentText(text: string): Result<Production> {
   let json: unknown;
+  if (nestedTooDeep(text))
+    return refuse(
+      'too_deep',
+      `This is not a Lantern Jar document: it is nested more than ${MOST_DEPTH} deep.`,
+    );
   try {
     // A byte-order mark is forgiven.
     json = JSON.parse(text.replace(/^\ufeff/, ''));

@@ -2,7 +2,6 @@ import fc from 'fast-check';
 import { nightFerry } from '@/demo/nightFerry';
 import type { Build, Production } from '../document/production';
 import { circuitSchema } from '../document/circuit';
-import { blankShot } from '../document/blank';
 import { readDocument } from '../document/read';
 import { REGION_IDS, REGIONS } from '../power/region';
 import { schematicView } from '../power/schematic';

@@ -88,7 +88,8 @@ export function readIes(text: string): Result<IesFile> {
   const tilt = lines.findIndex((line) => line.startsWith('TILT='));
   if (tilt < 0) return wrong(lines.length - 1, 'there is no TILT= line');
   if (lines[tilt]!.trim() !== 'TILT=NONE') return wrong(tilt, 'only TILT=NONE is read here');
-  const keywords: Record<string, string[]> = {};
+  // Without a prototype: a keyword may be called anything, “constructor” too.
+  const keywords: Record<string, string[]> = Object.create(null);
   for (const [at, line] of lines.slice(1, tilt).entries()) {
     const found = /^\[(\w+)\]\s?(.*)$/.exec(line);
     if (!found) return wrong(at + 1, `“${line}” is no keyword`);

@@ -1,13 +1,15 @@
 import { COUNT, spectrumOf, START_NM, type Spectrum } from '../colour/grid';
 import { xyzOf } from '../colour/tristimulus';
 import { accept, refuse, type Result } from '../result';
-import type { MeasuredSpectrum } from '../units/spectrum';
+import { spectrumSchema, type MeasuredSpectrum } from '../units/spectrum';
 
 const MOST_CHARACTERS = 2_000_000;
 /** A spectrum must reach over these, and have no gap wider than this, to be worked with. */
 const [FROM_NM, TO_NM, GAP_NM] = [400, 700, 20];
 /** Noise below zero up to this share of the peak is taken as dark. */
 const NOISE = 0.02;
+/** Largest power kept as it stands. */
+const LARGEST = 1e9;
 
 interface Sample {
   line: number;
@@ -42,8 +44,11 @@ function pairsOf(text: string): Sample[] | string {
 function tm27(text: string): Sample[] | string {
   const element = /<(?:\w+:)?SpectralData\s+wavelength\s*=\s*["']([^"']*)["']\s*>([^<]*)</g;
   const samples: Sample[] = [];
+  let [line, counted] = [1, 0];
   for (const found of text.matchAll(element)) {
-    const line = text.slice(0, found.index).split('\n').length;
+    // Counted on from the element before: from the start each time it would be minutes for 2 MB.
+    for (let at = text.indexOf('\n', counted); at >= 0 && at < found.index; line++)
+      at = text.indexOf('\n', (counted = at + 1));
     const [nm, power] = [Number(found[1]), Number(found[2])];
     if (!Number.isFinite(nm) || !Number.isFinite(power))
       return `Line ${line}: “${found[0]}” holds no pair of numbers.`;
@@ -52,9 +57,12 @@ function tm27(text: string): Sample[] | string {
   return samples;
 }
 
+const peakOf = (samples: readonly Sample[]): number =>
+  samples.reduce((most, { power }) => Math.max(most, power), -Infinity);
+
 function faultOf(samples: readonly Sample[]): string | null {
   if (samples.length < 5) return 'There are fewer than five pairs of wavelength and power in it.';
-  const peak = Math.max(...samples.map(({ power }) => power));
+  const peak = peakOf(samples);
   for (const [k, { line, nm, power }] of samples.entries()) {
     if (nm <= 0) return `Line ${line}: a wavelength of ${nm} cannot be.`;
     if (nm < 10)
@@ -90,9 +98,19 @@ export function readSpectrum(text: string): Result<MeasuredSpectrum> {
   if (typeof samples === 'string') return no(samples);
   const fault = faultOf(samples);
   if (fault) return no(fault);
-  const measured = kept(samples);
+  const measured = kept(toScale(samples));
   const [, luminance] = xyzOf(onGrid(measured));
-  return luminance > 0 ? accept(measured) : no('It holds no visible power.');
+  if (!(luminance > 0)) return no('It holds no visible power.');
+  const fits = spectrumSchema.safeParse(measured);
+  return fits.success
+    ? accept(fits.data)
+    : no(`It cannot be kept: ${fits.error.issues[0]!.message}.`);
+}
+
+/** Power is relative: counts of photons and the like are brought to a peak of one. */
+function toScale(samples: readonly Sample[]): readonly Sample[] {
+  const peak = peakOf(samples);
+  return peak <= LARGEST ? samples : samples.map((each) => ({ ...each, power: each.power / peak }));
 }
 
 /** The visible part, no finer than 1 nm. */

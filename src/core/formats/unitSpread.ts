@@ -1,5 +1,5 @@
 import { accept, refuse, type Result } from '../result';
-import type { Spread } from '../units/spread';
+import { spreadSchema, type Spread } from '../units/spread';
 import { readIes } from './ies';
 import { fluxOf } from './photometric';
 import { readEulumdat } from './readEulumdat';
@@ -17,6 +17,8 @@ export interface MeasuredUnit {
 
 /** Files of this trade are some kilobytes; more is not one of them. */
 export const MOST_FILE_BYTES = 5_000_000;
+/** Most a unit of the shelf can give. */
+const MOST_LM = 1_000_000;
 /** Steps the table is kept at: 2.5° from 0 to 180°. */
 const STEPS = 72;
 
@@ -96,6 +98,18 @@ function made(name: string, wattsW: number, lampLm: number, planes: Planes): Res
   });
   if (!(luminousFluxLm > 0))
     return refuse('dark', 'The file gives no light in any direction.', 'file');
+  if (!(luminousFluxLm <= MOST_LM))
+    return refuse(
+      'too_bright',
+      `The file gives ${Number.isFinite(luminousFluxLm) ? luminousFluxLm.toPrecision(3) : 'endlessly many'} lm; no unit gives more than ${MOST_LM}. Look at its multiplier.`,
+      'file',
+    );
+  const spread = spreadSchema.safeParse({
+    class: 'measured',
+    cdPerKlm: table.map((each) => Number(((1000 * each) / luminousFluxLm).toPrecision(6))),
+  });
+  if (!spread.success || spread.data.class !== 'measured')
+    return refuse('spread', 'Its candela cannot be kept: they are no numbers, or far too many.');
   const lossWords =
     lampLm > 0
       ? `; ${Math.round((100 * luminousFluxLm) / lampLm)} % of the lamps’ ${Math.round(lampLm)} lm`
@@ -104,10 +118,7 @@ function made(name: string, wattsW: number, lampLm: number, planes: Planes): Res
     name,
     luminousFluxLm,
     wattsW: wattsW > 0 ? wattsW : null,
-    spread: {
-      class: 'measured',
-      cdPerKlm: table.map((cd) => Number(((1000 * cd) / luminousFluxLm).toPrecision(6))),
-    },
+    spread: spread.data,
     notes: [
       `${Math.round(luminousFluxLm)} lm by zonal sum${lossWords}`,
       `${planes.cd.length} planes averaged round the axis, ${planes.anglesDeg.length} angles to ${planes.anglesDeg.at(-1)}°`,

@@ -107,7 +107,7 @@ function labels(line: Line): void {
   );
   line.take(
     'criRa',
-    re(`(?:CRI|IRC|Ra)\\s*(?:[>≥=:~]|>=|mind\\.|min\\.?)*\\s*(\\d{2,3}(?:[.,]\\d)?)\\s*\\+?`),
+    re(`(?:CRI|IRC|Ra)\\s*(?:[>≥=:~]|mind\\.|min\\.?){0,4}\\s*(\\d{2,3}(?:[.,]\\d)?)\\s*\\+?`),
     between(20, 100),
   );
   line.take(

@@ -1,5 +1,7 @@
+import { headers } from 'next/headers';
 import type { Problem } from '@/core/result';
 import { UnreadableProduction } from '../productions/service';
+import { FOREIGN_HOST, isOwnHost } from './hosts';
 import { StorageProblem } from '../storage/problem';
 
 /** RFC 9457 problem details, with the fields at fault in `problems`. */
@@ -18,6 +20,7 @@ export function problemAnswer(
 /** Runs a handler; a broken store becomes a clear 503 and the server lives on. */
 export async function answering(handle: () => Promise<Response>): Promise<Response> {
   try {
+    if (!isOwnHost((await headers()).get('host'))) return problemAnswer(421, FOREIGN_HOST);
     return await handle();
   } catch (error) {
     if (error instanceof StorageProblem) return problemAnswer(503, error.message);

@@ -1,4 +1,5 @@
 import type * as z from 'zod';
+import { MOST_DEPTH, nestedTooDeep } from '@/core/jsonDepth';
 import { accept, refuse, type Result } from '@/core/result';
 import { problemAnswer } from './answer';
 
@@ -25,6 +26,8 @@ export async function jsonBody(request: Request): Promise<Result<unknown>> {
   const text = await limitedText(request);
   if (text === null)
     return refuse('too_big', `That is more than ${MOST_BYTES / 1e6} MB, which no document needs.`);
+  if (nestedTooDeep(text))
+    return refuse('too_deep', `That is nested more than ${MOST_DEPTH} deep, which no document is.`);
   try {
     return accept(JSON.parse(text.replace(/^\ufeff/, '')));
   } catch (error) {
@@ -32,21 +35,30 @@ export async function jsonBody(request: Request): Promise<Result<unknown>> {
   }
 }
 
-async function limitedText(request: Request): Promise<string | null> {
+/** A body up to a bound; null when it is larger. */
+export async function limitedBytes(
+  request: Request,
+  most: number,
+): Promise<Uint8Array<ArrayBuffer> | null> {
   const reader = request.body?.getReader();
-  if (!reader) return '';
-  const decoder = new TextDecoder();
-  let [text, bytes] = ['', 0];
+  if (!reader) return new Uint8Array();
+  const parts: Uint8Array[] = [];
+  let bytes = 0;
   for (;;) {
     const { done, value } = await reader.read();
-    if (done) return bytes > MOST_BYTES ? null : text + decoder.decode();
+    if (done) return bytes > most ? null : new Uint8Array(Buffer.concat(parts));
     bytes += value.byteLength;
     if (bytes > DRAINED_BYTES) {
       await reader.cancel();
       return null;
     }
-    if (bytes <= MOST_BYTES) text += decoder.decode(value, { stream: true });
+    if (bytes <= most) parts.push(value);
   }
+}
+
+async function limitedText(request: Request): Promise<string | null> {
+  const bytes = await limitedBytes(request, MOST_BYTES);
+  return bytes && new TextDecoder().decode(bytes);
 }
 
 const STATUS: Record<string, number> = { foreign: 403, too_big: 413 };

@@ -68,8 +68,6 @@ export function productionService(repository: ProductionRepository) {
   return {
     list: repository.list,
     find,
-    /** As it lies in the store, readable or not. */
-    findRaw: async (id: string): Promise<unknown> => (await repository.find(id))?.document ?? null,
     bin: repository.bin,
     takeBack: repository.takeBack,
 

@@ -1,8 +1,8 @@
-import { existsSync, mkdirSync } from 'node:fs';
+import { chmodSync, existsSync, mkdirSync, readdirSync, readFileSync, statSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 import type { PgDatabase, PgQueryResultHKT } from 'drizzle-orm/pg-core';
 import { lockFolder } from './lock';
-import { StorageProblem, unwritable } from './problem';
+import { damaged, StorageProblem, unwritable } from './problem';
 import * as schema from './schema';
 
 export type Database = PgDatabase<PgQueryResultHKT, typeof schema>;
@@ -35,23 +35,64 @@ function makeFolder(folder: string): void {
   mkdirSync(folder);
 }
 
+/** What every data folder that was ever in use has; without one of them it is another, or broken. */
+const MUST_BE = ['PG_VERSION', 'base', 'global/pg_control', 'pg_wal'];
+
+/** An engine laid over half a folder would make a new, empty database of it: looked at before. */
+function lookOver(folder: string): void {
+  const at = join(folder, 'pglite');
+  if (!existsSync(at)) return;
+  if (!statSync(at).isDirectory()) throw damaged(folder, '“pglite” is no folder');
+  // One that was made and never filled is begun anew.
+  if (readdirSync(at).length === 0) return;
+  const missing = MUST_BE.filter((name) => !existsSync(join(at, name)));
+  if (missing.length > 0) throw damaged(folder, `“pglite/${missing[0]}” is missing`);
+  try {
+    for (const name of ['PG_VERSION', 'global/pg_control']) {
+      if (readFileSync(join(at, name)).length === 0)
+        throw damaged(folder, `“pglite/${name}” is empty`);
+    }
+  } catch (error) {
+    throw error instanceof StorageProblem ? error : unwritable(folder, error);
+  }
+}
+
+/** A damaged folder can leave the engine waiting for ever. */
+const PATIENCE_MS = 60_000;
+const inTime = <T>(folder: string, work: Promise<T>): Promise<T> => {
+  let timer: NodeJS.Timeout;
+  const late = new Promise<never>((_, reject) => {
+    timer = setTimeout(
+      () => reject(damaged(folder, 'it does not open within a minute')),
+      PATIENCE_MS,
+    );
+  });
+  return Promise.race([work, late]).finally(() => clearTimeout(timer));
+};
+
 async function openFolder(folder: string): Promise<OpenDatabase> {
+  // Films before they are shown are nobody else's business.
+  process.umask(0o077);
   try {
     makeFolder(folder);
+    chmodSync(folder, 0o700);
   } catch (error) {
     throw unwritable(folder, error);
   }
   const unlock = lockFolder(folder);
   process.once('exit', unlock);
   try {
+    lookOver(folder);
     const [{ PGlite }, { drizzle }, { migrate }] = await Promise.all([
       import('@electric-sql/pglite'),
       import('drizzle-orm/pglite'),
       import('drizzle-orm/pglite/migrator'),
     ]);
-    const client = await PGlite.create(join(folder, 'pglite'));
+    const client = await inTime(folder, PGlite.create(join(folder, 'pglite')));
     const db = drizzle(client, { schema });
-    await migrate(db, { migrationsFolder: MIGRATIONS });
+    await inTime(folder, migrate(db, { migrationsFolder: MIGRATIONS }));
+    // Read once, so that pages that are broken are told now and not at the first click.
+    await inTime(folder, db.select().from(schema.productions));
     return {
       db,
       close: async () => {
@@ -61,7 +102,20 @@ async function openFolder(folder: string): Promise<OpenDatabase> {
     };
   } catch (error) {
     unlock();
-    throw error;
+    throw asProblem(folder, error);
+  }
+}
+
+/** Whatever the engine says of a folder it cannot use, in one line. */
+function asProblem(folder: string, error: unknown): StorageProblem {
+  if (error instanceof StorageProblem) return error;
+  try {
+    return unwritable(folder, error);
+  } catch {
+    const why = ((error as Error | undefined)?.message ?? String(error)).split('\n')[0]!;
+    return /no space|disk full|ENOSPC/i.test(why)
+      ? unwritable(folder, { code: 'ENOSPC' })
+      : damaged(folder, why.replace(/\.$/, ''));
   }
 }
 

@@ -1,4 +1,14 @@
-import { closeSync, existsSync, openSync, readFileSync, unlinkSync, writeSync } from 'node:fs';
+import { randomUUID } from 'node:crypto';
+import {
+  existsSync,
+  linkSync,
+  mkdirSync,
+  readFileSync,
+  rmdirSync,
+  statSync,
+  unlinkSync,
+  writeFileSync,
+} from 'node:fs';
 import { join } from 'node:path';
 import { StorageProblem, unwritable } from './problem';
 
@@ -19,6 +29,8 @@ function birthOf(pid: number): string {
 }
 
 function isAlive({ pid, born }: Holder): boolean {
+  // Zero and below name groups of processes, which always seem to be there.
+  if (!Number.isInteger(pid) || pid <= 0) return false;
   try {
     process.kill(pid, 0);
   } catch (error) {
@@ -32,22 +44,59 @@ function holderOf(file: string): Holder | null {
     const held = JSON.parse(readFileSync(file, 'utf8')) as Partial<Holder>;
     return typeof held.pid === 'number' ? { pid: held.pid, born: held.born ?? '' } : null;
   } catch {
-    // Half-written by a process that died at once: nobody holds it.
+    // Half-written by a version that wrote in place, or rubbish: nobody holds it.
     return null;
   }
 }
 
+const codeOf = (error: unknown) => (error as NodeJS.ErrnoException).code;
+
+/** Whole or not at all: the file is written aside and linked to its name, which only one can do. */
 function tryLock(file: string): boolean {
+  const aside = `${file}.${process.pid}-${randomUUID()}`;
+  writeFileSync(aside, JSON.stringify({ pid: process.pid, born: birthOf(process.pid) }));
   try {
-    const handle = openSync(file, 'wx');
-    writeSync(handle, JSON.stringify({ pid: process.pid, born: birthOf(process.pid) }));
-    closeSync(handle);
+    linkSync(aside, file);
     return true;
   } catch (error) {
-    if ((error as NodeJS.ErrnoException).code === 'EEXIST') return false;
+    if (codeOf(error) === 'EEXIST') return false;
     throw error;
+  } finally {
+    unlinkSync(aside);
   }
 }
+
+/** Who takes a dead one's lock over holds this meanwhile, so that no two do it at once. */
+const TAKING_OVER = '.taking-over';
+/** Taking over lasts milliseconds; a folder older than this was left by one that died doing it. */
+const LEFT_BEHIND_MS = 10_000;
+
+function takeOver(file: string): boolean {
+  const gate = `${file}${TAKING_OVER}`;
+  try {
+    mkdirSync(gate);
+  } catch (error) {
+    if (codeOf(error) !== 'EEXIST') throw error;
+    try {
+      if (Date.now() - statSync(gate).mtimeMs > LEFT_BEHIND_MS) rmdirSync(gate);
+    } catch {
+      // Somebody else has just taken it away.
+    }
+    return false;
+  }
+  try {
+    const holder = holderOf(file);
+    if (holder && isAlive(holder)) return false;
+    if (existsSync(file)) unlinkSync(file);
+    return tryLock(file);
+  } finally {
+    rmdirSync(gate);
+  }
+}
+
+const ATTEMPTS = 50;
+const BREATH_MS = 20;
+const breathe = () => Atomics.wait(new Int32Array(new SharedArrayBuffer(4)), 0, 0, BREATH_MS);
 
 /**
  * Takes the data folder for this process alone. A lock left by a process that died (kill -9,
@@ -58,7 +107,7 @@ function tryLock(file: string): boolean {
 export function lockFolder(folder: string): () => void {
   const file = join(folder, 'in-use.lock');
   try {
-    for (let attempt = 0; attempt < 3; attempt++) {
+    for (let attempt = 0; attempt < ATTEMPTS; attempt++) {
       if (tryLock(file)) return () => release(file);
       const holder = holderOf(file);
       if (holder && isAlive(holder))
@@ -66,7 +115,8 @@ export function lockFolder(folder: string): () => void {
           'locked',
           `The data folder ${folder} is in use by process ${holder.pid}. Stop that one, or choose another folder with --data.`,
         );
-      unlinkSync(file);
+      if (takeOver(file)) return () => release(file);
+      breathe();
     }
   } catch (error) {
     throw error instanceof StorageProblem ? error : unwritable(folder, error);

@@ -1,4 +1,4 @@
-export type StorageCode = 'locked' | 'unwritable' | 'unreachable';
+export type StorageCode = 'locked' | 'unwritable' | 'unreachable' | 'damaged';
 
 /** The store cannot be used; the message says what to do and is fit to show as it is. */
 export class StorageProblem extends Error {
@@ -9,6 +9,13 @@ export class StorageProblem extends Error {
     super(message);
   }
 }
+
+/** The folder holds something that cannot be opened; it is left exactly as it is. */
+export const damaged = (folder: string, why: string): StorageProblem =>
+  new StorageProblem(
+    'damaged',
+    `The data folder ${folder} is damaged: ${why}. Nothing in it has been changed. Put a copy of it back in its place, or choose another folder with --data.`,
+  );
 
 const UNWRITABLE = new Set(['EACCES', 'EPERM', 'EROFS', 'ENOSPC', 'ENOTDIR', 'ENOENT', 'EDQUOT']);
 

@@ -1,7 +1,5 @@
 'use client';
 import { useState } from 'react';
-import type { Build } from '@/core/document/production';
-import type { WorkedOut } from '@/core/evaluate/readouts';
 import { lazyPanel } from '@/ui/lazyPanel';
 import { SheetSwitch } from '@/ui/SheetSwitch';
 import { BuildDrawing } from './BuildDrawing';
@@ -11,12 +9,14 @@ import { Tray } from './Tray';
 import { useBuildForm } from './useBuildForm';
 
 const MarksTable = lazyPanel(() => import('./MarksTable'));
+const PhotographsSheet = lazyPanel(() => import('./PhotographsSheet'));
 const StepsList = lazyPanel(() => import('./StepsList'));
 
 const SHEETS = [
   ['drawing', 'Drawing'],
   ['marks', 'Marks and pieces'],
   ['steps', 'Steps'],
+  ['photographs', 'Photographs'],
 ] as const;
 
 export const BuildStation = () => <WithBuild Sheet={BuildSheet} />;
@@ -45,6 +45,7 @@ function BuildSheet({ build, readouts }: AtHand) {
         >
           {sheet === 'marks' && <MarksTable readouts={readouts} />}
           {sheet === 'steps' && <StepsList readouts={readouts} />}
+          {sheet === 'photographs' && <PhotographsSheet build={build} />}
         </div>
       )}
       <Tray form={form} findings={readouts.findings} filled={readouts.parameters} />

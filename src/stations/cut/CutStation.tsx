@@ -1,7 +1,5 @@
 'use client';
 import { useState } from 'react';
-import type { Build } from '@/core/document/production';
-import type { WorkedOut } from '@/core/evaluate/readouts';
 import { lazyPanel } from '@/ui/lazyPanel';
 import { SheetSwitch } from '@/ui/SheetSwitch';
 import { WithBuild, type AtHand } from '../build/WithBuild';

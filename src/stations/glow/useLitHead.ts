@@ -2,7 +2,7 @@
 import { useEffect, useState } from 'react';
 import type { PictureSettings } from '@/core/picture/lit';
 import type { PictureLight, Pose } from '@/core/picture/scene';
-import { lightHands, type Hand } from '@/workers/lightPool';
+import { lightHands, type Hand } from '@/workers/pool';
 
 /** One finished or half-finished picture. */
 export interface Picture {
@@ -47,8 +47,15 @@ async function drawn(
   await Promise.all(
     hands.map(async (hand, first) => {
       const rows = { first, every: hands.length };
-      const part = await hand.call((worker) =>
-        worker.draw(`${slot} ${size}`, begin ? { light, pose, size, rows } : null, rays, settings),
+      const part = await hand.call(
+        (worker) =>
+          worker.draw(
+            `${slot} ${size}`,
+            begin ? { light, pose, size, rows } : null,
+            rays,
+            settings,
+          ),
+        { priority: 'now' },
       );
       if (!part) return;
       for (let row = first, k = 0; row < size; row += hands.length, k++) {

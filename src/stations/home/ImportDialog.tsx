@@ -1,77 +1,67 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import type { Production } from '@/core/document/production';
-import { readDocumentText } from '@/core/document/read';
 import { summarise } from '@/core/document/summary';
-import type { Problem } from '@/core/result';
 import { Dialog } from '@/ui/Dialog';
-import { requestJson } from './request';
-
-const MOST_BYTES = 4_000_000;
-
-type Read = { document: Production } | { problems: Problem[] } | null;
+import { lookAt, takeIn, type Look, type Looked } from './importing';
 
 /** Shows what a file holds, or line by line why it is refused, before anything changes. */
 export default function ImportDialog({ onClose }: { onClose: () => void }) {
   const router = useRouter();
-  const [read, setRead] = useState<Read>(null);
+  const [read, setRead] = useState<Look | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
+  const [work, setWork] = useState<{ words: string; share: number } | null>(null);
 
-  const look = async (file: File | undefined) => {
+  const under = async <T,>(words: string, work: (tell: (share: number) => void) => Promise<T>) => {
     setProblem(null);
-    if (!file) return setRead(null);
-    if (file.size > MOST_BYTES)
-      return setRead({
-        problems: [
-          {
-            code: 'too_big',
-            path: '',
-            message: `${file.name} has ${(file.size / 1e6).toFixed(1)} MB; a production has less than 4 MB.`,
-          },
-        ],
-      });
-    const found = readDocumentText(await file.text());
-    setRead(found.ok ? { document: found.value } : { problems: found.problems });
+    setWork({ words, share: 0 });
+    try {
+      return await work((share) => setWork({ words, share }));
+    } catch (error) {
+      setProblem((error as Error).message);
+      return null;
+    } finally {
+      setWork(null);
+    }
   };
-  const take = async (document: Production) => {
-    const outcome = await requestJson('POST', '/api/productions', { document });
-    if (outcome.ok && outcome.id) router.push(`/p/${outcome.id}/shot`);
-    else setProblem(outcome.message ?? null);
+  const look = async (file: File | undefined) => {
+    setRead(null);
+    if (file) setRead(await under('Looking at it', (tell) => lookAt(file, tell)));
+  };
+  const take = async (looked: Looked) => {
+    const outcome = await under('Adding it', (tell) => takeIn(looked, tell));
+    if (!outcome) return;
+    if ('id' in outcome) router.push(`/p/${outcome.id}/shot`);
+    else setProblem(outcome.message);
   };
   return (
     <Dialog title="Import a production" open onClose={onClose}>
       <label className="block">
         <span className="block font-semibold">A file that Lantern Jar exported</span>
+        <span className="block text-sm text-ink-soft">JSON, or a zip with photographs</span>
         <input
           type="file"
-          accept=".json,application/json"
+          accept=".json,.zip,application/json,application/zip"
           className="field"
-          onChange={(event) => look(event.target.files?.[0])}
+          onChange={(event) => void look(event.target.files?.[0])}
         />
       </label>
-      {read && 'problems' in read && (
-        <div role="alert" className="mt-4 bg-stop-wash p-3 text-sm">
-          <p className="font-semibold">Not taken; nothing has changed.</p>
-          <ul className="list-disc pl-5">
-            {read.problems.slice(0, 12).map((each, index) => (
-              <li key={index}>
-                {each.path && <span className="figure">{each.path}: </span>}
-                {each.message}
-              </li>
-            ))}
-          </ul>
-          {read.problems.length > 12 && <p>and {read.problems.length - 12} more.</p>}
-        </div>
+      {work && (
+        <p role="status" className="mt-4">
+          {work.words}, <span className="figure">{Math.round(work.share * 100)} %</span>
+        </p>
       )}
-      {read && 'document' in read && (
+      {read && 'problems' in read && <Refused problems={read.problems} />}
+      {read && 'looked' in read && (
         <div className="mt-4">
-          <p>
-            Adds <strong>{read.document.name}</strong> as a production of its own:{' '}
-            {summarise(read.document)}. Nothing you have is changed.
-          </p>
+          <Brings looked={read.looked} />
           <p className="mt-3">
-            <button type="button" className="press press-main" onClick={() => take(read.document)}>
+            <button
+              type="button"
+              className="press press-main"
+              disabled={work !== null}
+              onClick={() => void take(read.looked)}
+            >
               Add it
             </button>
           </p>
@@ -83,5 +73,73 @@ export default function ImportDialog({ onClose }: { onClose: () => void }) {
         </p>
       )}
     </Dialog>
+  );
+}
+
+const MOST_LISTED = 12;
+
+function Listed({ lines }: { lines: readonly React.ReactNode[] }) {
+  return (
+    <>
+      <ul className="list-disc pl-5">
+        {lines.slice(0, MOST_LISTED).map((line, k) => (
+          <li key={k}>{line}</li>
+        ))}
+      </ul>
+      {lines.length > MOST_LISTED && <p>and {lines.length - MOST_LISTED} more.</p>}
+    </>
+  );
+}
+
+function Refused({ problems }: { problems: readonly { path: string; message: string }[] }) {
+  return (
+    <div role="alert" className="mt-4 bg-stop-wash p-3 text-sm">
+      <p className="font-semibold">Not taken; nothing has changed.</p>
+      <Listed
+        lines={problems.map(({ path, message }) => (
+          <>
+            {path && <span className="figure">{path}: </span>}
+            {message}
+          </>
+        ))}
+      />
+    </div>
+  );
+}
+
+const counted = (count: number, noun: string) => `${count} ${noun}${count === 1 ? '' : 's'}`;
+
+/** What would be added, and what of the file is left out or missing. */
+function Brings({ looked: { document, zip, open } }: { looked: Looked }) {
+  const { pictures } = document;
+  const bytes = zip?.found.whole.reduce((sum, { sizeBytes }) => sum + sizeBytes, 0) ?? 0;
+  const absent = zip ? zip.found.missing : pictures;
+  const notes: string[] = [
+    ...(absent.length > 0
+      ? [
+          `${counted(absent.length, 'photograph')} not in the file (${absent.map(({ name }) => name).join(', ')}): ${absent.length === 1 ? 'its caption stays' : 'their captions stay'}, the picture shows once it is put in again`,
+        ]
+      : []),
+    ...(zip?.found.spoiled ?? []).map(({ name, why }) => `${name} is left out: ${why}`),
+    ...(zip?.found.extra.length
+      ? [`left out, because nothing names it: ${zip.found.extra.join(', ')}`]
+      : []),
+    ...open,
+  ];
+  return (
+    <>
+      <p>
+        Adds <strong>{document.name}</strong> as a production of its own: {summarise(document)}
+        {zip && zip.found.whole.length > 0
+          ? `, ${counted(zip.found.whole.length, 'photograph')} (${(bytes / 1e6).toFixed(1)} MB)`
+          : ''}
+        . Nothing you have is changed.
+      </p>
+      {notes.length > 0 && (
+        <div className="mt-2 bg-brass-wash p-3 text-sm" data-import-notes>
+          <Listed lines={notes} />
+        </div>
+      )}
+    </>
   );
 }

@@ -4,19 +4,16 @@ import { MOST_TEXT_BYTES } from '@/core/reading/decode';
 import { MOST_FILE_BYTES, type MeasuredUnit } from '@/core/formats/unitSpread';
 import type { MeasuredSpectrum } from '@/core/units/spectrum';
 import type { Spread } from '@/core/units/spread';
-import { startEngine, type EngineHandle } from '@/workers/engine';
+import { refuse, type Result } from '@/core/result';
+import { ask, type Api } from '@/workers/pool';
 import { FileField } from '@/ui/fields/FileField';
 import { SpreadPreview } from './SpreadPreview';
 
-/** Asks a worker one thing. */
-async function once<T>(ask: (engine: EngineHandle['engine']) => T): Promise<Awaited<T>> {
-  const handle = startEngine();
-  try {
-    return await ask(handle.engine);
-  } finally {
-    handle.end();
-  }
-}
+/** A file read by a worker; a worker that fails is a problem like any other. */
+const read = <T,>(question: (engine: Api) => Promise<Result<T>>): Promise<Result<T>> =>
+  ask(question, { priority: 'soon' }).catch((error: Error) =>
+    refuse<T>('engine', error.message, 'file'),
+  );
 
 interface MeasuredFilesProps {
   /** null for units whose spread follows from their form */
@@ -33,19 +30,19 @@ export function MeasuredFiles({ spread, spectrum, onSpread, onSpectrum }: Measur
     new Uint8Array(await file.slice(0, most + 1).arrayBuffer());
   const openSpread = async (file: File) => {
     const bytes = await bytesOf(file, MOST_FILE_BYTES);
-    const read = await once((engine) => engine.unitSpread(bytes, file.name));
-    if (!read.ok) return setSaid({ problem: true, words: read.problems[0]!.message });
-    onSpread(read.value);
-    setSaid({ problem: false, words: read.value.notes.join('; ') });
+    const found = await read((engine) => engine.unitSpread(bytes, file.name));
+    if (!found.ok) return setSaid({ problem: true, words: found.problems[0]!.message });
+    onSpread(found.value);
+    setSaid({ problem: false, words: found.value.notes.join('; ') });
   };
   const openSpectrum = async (file: File) => {
     const bytes = await bytesOf(file, MOST_TEXT_BYTES);
-    const read = await once((engine) => engine.spectrum(bytes, file.name));
-    if (!read.ok) return setSaid({ problem: true, words: read.problems[0]!.message });
-    onSpectrum(read.value);
+    const found = await read((engine) => engine.spectrum(bytes, file.name));
+    if (!found.ok) return setSaid({ problem: true, words: found.problems[0]!.message });
+    onSpectrum(found.value);
     setSaid({
       problem: false,
-      words: `${read.value.wavelengthsNm.length} readings from ${read.value.wavelengthsNm[0]} to ${read.value.wavelengthsNm.at(-1)} nm`,
+      words: `${found.value.wavelengthsNm.length} readings from ${found.value.wavelengthsNm[0]} to ${found.value.wavelengthsNm.at(-1)} nm`,
     });
   };
   return (

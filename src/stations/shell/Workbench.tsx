@@ -6,6 +6,7 @@ import type { Initial } from '../store/production';
 import { Header } from './Header';
 import { Ladder } from './Ladder';
 import { Rail } from './Rail';
+import { TroubleStrip } from './TroubleStrip';
 import { useActions } from './useActions';
 import { useKeys } from './useKeys';
 import { createPointed, type PointedStore } from './usePointed';
@@ -82,6 +83,7 @@ function Frame({ children }: { children: React.ReactNode }) {
           <Ladder />
         </aside>
       </div>
+      <TroubleStrip />
       <p role="status" aria-live="polite" className="sr-only">
         {spoken}
       </p>

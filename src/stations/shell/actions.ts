@@ -49,3 +49,11 @@ export function download(name: string, text: string, type: string): void {
   link.click();
   URL.revokeObjectURL(url);
 }
+
+/** Lets the browser fetch a file from the server, to where it keeps such things. */
+export function fetchFile(url: string): void {
+  const link = document.createElement('a');
+  link.href = url;
+  link.download = '';
+  link.click();
+}

@@ -5,7 +5,7 @@ import { addRecord } from '@/core/document/edit';
 import { removeBuild } from '@/core/document/records';
 import { useDevice } from '@/ui/device';
 import { useProductionStore } from '../store/context';
-import { copyOfBuild, download, exportName } from './actions';
+import { copyOfBuild, download, exportName, fetchFile } from './actions';
 import { STATIONS } from './stations';
 import { useWorkplace } from './useWorkplace';
 
@@ -132,6 +132,14 @@ export function useActions(panels: Panels): Action[] {
             JSON.stringify(document, null, 2),
             'application/json',
           );
+        },
+      },
+      {
+        id: 'export-zip',
+        label: 'Export this production with its photographs (zip)',
+        run: () => {
+          const { document } = state();
+          fetchFile(`/api/productions/${document.id}/file?as=zip`);
         },
       },
       { id: 'print', label: 'Print this station', run: () => window.print() },

@@ -3,7 +3,7 @@ import { useEffect, useMemo, useState } from 'react';
 import type { Room } from '@/core/evaluate/evaluate';
 import type { Transported } from '@/core/light/transport/result';
 import { READOUT_RUN } from '@/core/light/transport/run';
-import { lightHands } from '@/workers/lightPool';
+import { lightHands } from '@/workers/pool';
 import { transport } from '@/workers/transport';
 
 /** Rooms remembered, so that going back to one never runs it again. */

@@ -1,4 +1,3 @@
-import { expose } from 'comlink';
 import type { Production } from '@/core/document/production';
 import { findBuild, resolveScene, sceneOf } from '@/core/evaluate/context';
 import { galleryFor } from '@/core/evaluate/gallery';
@@ -18,6 +17,8 @@ import type { Run } from '@/core/light/transport/run';
 import { decodeText } from '@/core/reading/decode';
 import { readLines, readTable, type Columns, type ReadRow } from '@/core/reading/readTable';
 import { lightsPerSheet, planCuts, type CutPlan } from '@/core/shop/cutPlan';
+import { preparePicture } from './pictureFile';
+import { readProductionZip, zippedPicture } from './productionZip';
 
 /** Starts of the nesting when there is time for it. */
 const THOROUGH_STARTS = 60;
@@ -25,7 +26,8 @@ const THOROUGH_STARTS = 60;
 /** Kept from question to question: this worker stays. */
 const derivations = new Derivations();
 
-const engine = {
+/** What the page may ask of the core; everything here is worked out off the page. */
+export const questions = {
   gallery: (document: Production, shotId: string) => galleryFor(document, shotId),
   sensitivities: (document: Production, buildId: string, rung: RungId | GlowId) =>
     sensitivities(document, buildId, rung),
@@ -72,7 +74,12 @@ const engine = {
   checks: (document: Production) => checkProduction(document, derivations),
   fitting: (document: Production, buildId: string) => fittingRank(document, buildId),
   layers: (document: Production, buildId: string, run: Run) => layerLadder(document, buildId, run),
+  /** A photograph's hash and kind by its content, and a small copy of it. */
+  picture: (file: File) => preparePicture(file),
+  /** What a zip of a production would bring; nothing changes yet. */
+  productionZip: (file: Blob, onProgress: (share: number) => void) =>
+    readProductionZip(file, onProgress),
+  zippedPicture: (file: Blob, entry: string) => zippedPicture(file, entry),
   variants: (document: Production, buildId: string, run: Run) => variants(document, buildId, run),
 };
-export type Engine = typeof engine;
-expose(engine);
+export type Questions = typeof questions;

@@ -1,0 +1,166 @@
+'use client';
+import { ImagePlus, X } from 'lucide-react';
+import { nanoid } from 'nanoid';
+import { useState } from 'react';
+import type { Picture } from '@/core/document/picture';
+import { cutText } from '@/core/schema';
+import { TextField } from '@/ui/fields/TextField';
+import { ask } from '@/workers/pool';
+import { useProduction } from '../store/context';
+import { mediaUrl, sendMedia, sendSmall, smallUrl } from '../store/media';
+import { useEdits } from '../store/useEdits';
+import { useSession } from '../shell/Workbench';
+import type { AtHand } from './WithBuild';
+
+const ACCEPTED = 'image/png,image/jpeg,image/webp,image/avif';
+
+/** Photographs of a build, kept with the production: how it was made, what it looked like. */
+export default function PhotographsSheet({ build }: Pick<AtHand, 'build'>) {
+  const pictures = useProduction((state) => state.document.pictures);
+  const own = pictures.filter(({ buildId }) => buildId === build.id);
+  const { busy, problems, add } = useAddPictures(build);
+  return (
+    <section
+      onDragOver={(event) => event.preventDefault()}
+      onDrop={(event) => {
+        event.preventDefault();
+        void add([...event.dataTransfer.files]);
+      }}
+    >
+      <div className="flex flex-wrap items-center gap-4">
+        <label className="press flex cursor-pointer items-center gap-1.5">
+          <ImagePlus size={16} aria-hidden /> Add photographs
+          <input
+            type="file"
+            multiple
+            accept={ACCEPTED}
+            className="sr-only"
+            onChange={(event) => {
+              void add([...(event.target.files ?? [])]);
+              event.target.value = '';
+            }}
+          />
+        </label>
+        <p role="status" data-adding={busy > 0 ? 'yes' : 'no'} className="text-sm text-ink-soft">
+          {busy > 0
+            ? `Keeping ${busy === 1 ? 'a photograph' : `${busy} photographs`}…`
+            : 'PNG, JPEG, WebP or AVIF, to 25 MB each; or drop them here.'}
+        </p>
+      </div>
+      {problems.length > 0 && (
+        <ul role="alert" className="mt-2 bg-stop-wash p-2 text-sm">
+          {problems.map((problem) => (
+            <li key={problem}>{problem}</li>
+          ))}
+        </ul>
+      )}
+      {own.length === 0 && (
+        <p className="mt-6 max-w-xl">
+          None yet. In <em>Night Ferry</em> the back of the ring was photographed before it was
+          closed: the wiring of a light that misbehaves a month later is then a look away.
+        </p>
+      )}
+      <ul className="mt-3 grid grid-cols-[repeat(auto-fill,minmax(220px,1fr))] gap-4">
+        {own.map((picture) => (
+          <Print key={picture.id} picture={picture} />
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+/** Hashing, the small copy and sending happen off the page; the document gets a name and a caption. */
+function useAddPictures(build: AtHand['build']) {
+  const edits = useEdits();
+  const { say } = useSession();
+  const [busy, setBusy] = useState(0);
+  const [problems, setProblems] = useState<readonly string[]>([]);
+  const keep = async (file: File): Promise<string | null> => {
+    const read = await ask(async (api) => api.picture(file), { priority: 'soon' });
+    if (!read.ok) return read.problems[0]!.message;
+    const { media, type, sizeBytes, small } = read.value;
+    const sent = await sendMedia(media, file);
+    if (sent) return `${file.name}: ${sent}`;
+    // Without its small copy the picture itself is shown.
+    if (small) await sendSmall(media, small);
+    const picture: Picture = {
+      id: nanoid(10),
+      media,
+      type,
+      sizeBytes,
+      name: cutText(file.name.trim(), 120) || 'photograph',
+      caption: '',
+      buildId: build.id,
+    };
+    return edits.add('picture', picture, `photograph of ${build.name}`);
+  };
+  const add = async (files: readonly File[]) => {
+    if (files.length === 0) return;
+    setProblems([]);
+    setBusy((count) => count + files.length);
+    const wrong: string[] = [];
+    // One after the other: each is as large as everything else on the page.
+    for (const file of files) {
+      const problem = await keep(file).catch((error: Error) => `${file.name}: ${error.message}`);
+      if (problem) wrong.push(problem);
+      setBusy((count) => count - 1);
+    }
+    setProblems(wrong);
+    const kept = files.length - wrong.length;
+    if (kept) say(`${kept === 1 ? 'A photograph is' : `${kept} photographs are`} kept.`);
+  };
+  return { busy, problems, add };
+}
+
+/** One photograph: small, with its caption; the whole of it is a press away. */
+function Print({ picture }: { picture: Picture }) {
+  const edits = useEdits();
+  const [gone, setGone] = useState(false);
+  const { id, media, name, caption, sizeBytes } = picture;
+  return (
+    <li data-picture={id} className="border border-line bg-raised p-2">
+      {gone ? (
+        <p className="grid h-40 place-items-center bg-paper p-3 text-center text-sm text-ink-soft">
+          This photograph is not kept here. Put “{name}” in again to see it.
+        </p>
+      ) : (
+        <a href={mediaUrl(media)} target="_blank" rel="noreferrer" title="See it whole">
+          {/* Served by our own route, small already: the framework's own resizing has nothing to add. */}
+          {/* eslint-disable-next-line @next/next/no-img-element */}
+          <img
+            src={smallUrl(media)}
+            alt={caption || name}
+            className="h-40 w-full bg-paper object-contain"
+            onError={() => setGone(true)}
+          />
+        </a>
+      )}
+      <div className="mt-2 flex items-end gap-2">
+        <div className="min-w-0 flex-1">
+          <TextField
+            label="Caption"
+            value={caption}
+            most={500}
+            mayBeEmpty
+            onCommit={(words) =>
+              edits.record('picture', id, `caption of ${name}`, (target) => {
+                target.caption = words;
+              })
+            }
+          />
+        </div>
+        <button
+          type="button"
+          className="press !px-2"
+          aria-label={`Take out ${caption || name}`}
+          onClick={() => edits.remove('picture', picture, `take out ${name}`)}
+        >
+          <X size={15} aria-hidden />
+        </button>
+      </div>
+      <p className="mt-1 truncate text-[12.5px] text-ink-soft">
+        {name}, {(sizeBytes / 1e6).toFixed(1)} MB
+      </p>
+    </li>
+  );
+}

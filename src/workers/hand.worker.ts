@@ -1,0 +1,33 @@
+import { expose } from 'comlink';
+import { light } from './light';
+import type { Questions } from './questions';
+
+/** The questions' code is several times that of the light, and comes when the first one is asked. */
+const lazily = <K extends keyof Questions>(name: K) =>
+  (async (...given: Parameters<Questions[K]>) => {
+    const { questions } = await import('./questions');
+    return (questions[name] as (...all: unknown[]) => unknown)(...given);
+  }) as unknown as Questions[K];
+
+/** One hand of the pool: it follows photons, draws, and answers questions. */
+const hand = {
+  ...light,
+  gallery: lazily('gallery'),
+  sensitivities: lazily('sensitivities'),
+  cutPlan: lazily('cutPlan'),
+  backdrop: lazily('backdrop'),
+  colour: lazily('colour'),
+  unitColour: lazily('unitColour'),
+  readLabels: lazily('readLabels'),
+  unitSpread: lazily('unitSpread'),
+  spectrum: lazily('spectrum'),
+  checks: lazily('checks'),
+  fitting: lazily('fitting'),
+  layers: lazily('layers'),
+  variants: lazily('variants'),
+  picture: lazily('picture'),
+  productionZip: lazily('productionZip'),
+  zippedPicture: lazily('zippedPicture'),
+} satisfies Record<string, unknown> & { [K in keyof Questions]: Questions[K] };
+export type HandApi = typeof hand;
+expose(hand);
