@@ -146,7 +146,7 @@ test('builds: next, previous, duplicate, delete, undo; copies and circuit', asyn
   await page.getByLabel('Circuit', { exact: true }).selectOption({ label: 'Hall ring B' });
   await page.keyboard.press('Escape');
   await page.keyboard.press('6');
-  await page.getByRole('button', { name: 'Shopping' }).click();
+  await page.getByRole('tab', { name: 'Shopping' }).click();
   await expect(page.getByRole('heading', { name: 'Shopping for 3 lights' })).toBeVisible();
   await expect(page.locator('[data-rung=power]')).toContainText('Hall ring B');
 });

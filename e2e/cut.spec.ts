@@ -13,9 +13,9 @@ test('layouts, saw list and money of a box, with what was chosen elsewhere', asy
   await expect(page.locator('[data-plan=thorough]')).toBeVisible();
   await expect(page.locator('[data-plan-kind=sheet]').first()).toContainText('White foam core');
   await expect(page.locator('[data-view=sheet-0]').first()).toBeVisible();
-  await page.getByRole('button', { name: 'At the saw' }).click();
+  await page.getByRole('tab', { name: 'At the saw' }).click();
   await expect(page.getByRole('row', { name: /Top and bottom/ }).first()).toContainText('403.1 mm');
-  await page.getByRole('button', { name: 'Shopping' }).click();
+  await page.getByRole('tab', { name: 'Shopping' }).click();
   await expect(page.getByRole('row', { name: /A60 globe 9 W 806 lm 2700 K/ })).toBeVisible();
   await expect(rung(page, 'cost')).toContainText('€');
 });
@@ -39,7 +39,7 @@ test('stock on hand is used first and not bought; off-cuts are typed in', async 
   ferry,
 }) => {
   await visit(page, `/p/${ferry}/shelf?build=clerk-ring`);
-  await page.getByRole('button', { name: 'Materials and parts' }).click();
+  await page.getByRole('tab', { name: 'Materials and parts' }).click();
   await page.getByRole('button', { name: 'MDF 6 mm, 1.22 × 1.22 m' }).click();
   await page.getByRole('button', { name: 'Add an off-cut' }).click();
   await put(page, 'Off-cut 1, width', '1.1 m');
@@ -49,7 +49,7 @@ test('stock on hand is used first and not bought; off-cuts are typed in', async 
   await page.keyboard.press('6');
   await expect(page.locator('[data-plan-kind=sheet]')).toContainText('on 1 sheet');
   await page.getByText('As a table').first().click();
-  await page.getByRole('button', { name: 'Shopping' }).click();
+  await page.getByRole('tab', { name: 'Shopping' }).click();
   await expect(page.getByRole('row', { name: /MDF 6 mm/ })).toContainText('0 of 1');
 });
 
@@ -92,7 +92,7 @@ test('the SVG of the pieces measures true in the browser', async ({ page, ferry 
 
 test('a file is handed to the browser under its name', async ({ page, ferry }) => {
   await visit(page, `/p/${ferry}/cut?build=clerk-ring`);
-  await page.getByRole('button', { name: 'Files' }).click();
+  await page.getByRole('tab', { name: 'Files' }).click();
   const [download] = await Promise.all([
     page.waitForEvent('download'),
     page
@@ -189,7 +189,7 @@ test('units: a tape typed in, chosen, its traps told; deleted and brought back',
   ferry,
 }) => {
   await visit(page, `/p/${ferry}/shelf?build=lens-ring`);
-  await page.getByRole('button', { name: 'Tape, tubes, panels' }).click();
+  await page.getByRole('tab', { name: 'Tape, tubes, panels' }).click();
   await page.getByLabel('Add a unit').selectOption({ label: 'LED tape' });
   await put(page, 'Name', 'Market tape');
   await put(page, 'Lumens a metre', '9000');
@@ -205,7 +205,7 @@ test('units: a tape typed in, chosen, its traps told; deleted and brought back',
   await page.getByLabel('Tape', { exact: true }).selectOption({ label: 'Market tape' });
   await expect(page.locator('[data-rung=colour]')).toContainText('4000');
   await page.keyboard.press('2');
-  await page.getByRole('button', { name: 'Tape, tubes, panels' }).click();
+  await page.getByRole('tab', { name: 'Tape, tubes, panels' }).click();
   await page.getByRole('button', { name: 'Market tape', exact: true }).click();
   await page.getByRole('button', { name: 'Delete' }).click();
   await expect(page.getByRole('button', { name: 'Market tape', exact: true })).toHaveCount(0);

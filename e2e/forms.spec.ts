@@ -57,11 +57,11 @@ for (const form of FORMS.values()) {
     const plans = page.locator('[data-plan-kind]');
     const nothing = page.getByText('Nothing is cut for this light');
     await expect(plans.first().or(nothing)).toBeVisible();
-    await page.getByRole('button', { name: 'At the saw' }).click();
+    await page.getByRole('tab', { name: 'At the saw' }).click();
     await expect(page.getByRole('heading', { name: 'At the saw' })).toBeVisible();
-    await page.getByRole('button', { name: 'Shopping' }).click();
+    await page.getByRole('tab', { name: 'Shopping' }).click();
     await expect(page.getByText('Full cost of one light')).toBeVisible();
-    await page.getByRole('button', { name: 'Files' }).click();
+    await page.getByRole('tab', { name: 'Files' }).click();
 
     const { document } = await stored(page, ferry);
     const build = document.builds.at(-1)!;

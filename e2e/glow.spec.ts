@@ -136,21 +136,21 @@ test('maps, curves and layers, each with its table; a layer put in from the ladd
 }) => {
   test.setTimeout(120_000);
   await visit(page, `/p/${ferry}/glow?build=cabin-box`);
-  await page.getByRole('button', { name: 'Its mouth' }).click();
+  await page.getByRole('tab', { name: 'Its mouth' }).click();
   await expect(page.locator('[data-map]')).toBeVisible({ timeout: 30_000 });
   await expect(page.locator('[data-efficiency]')).toContainText('%');
   await page.getByText('As a table').first().click();
   await expect(page.getByRole('cell', { name: /\(/ }).first()).toBeVisible();
 
-  await page.getByRole('button', { name: 'Reach and spread' }).click();
+  await page.getByRole('tab', { name: 'Reach and spread' }).click();
   await expect(page.getByRole('img', { name: /Intensity by direction/ })).toBeVisible();
   await page.getByText('As a table').nth(1).click();
   await expect(page.getByRole('cell', { name: '45°' })).toBeVisible();
 
-  await page.getByRole('button', { name: 'Over the backdrop' }).click();
+  await page.getByRole('tab', { name: 'Over the backdrop' }).click();
   await expect(page.locator('[data-wash="2"]')).toContainText('two alike', { timeout: 60_000 });
 
-  await page.getByRole('button', { name: 'Layers', exact: true }).click();
+  await page.getByRole('tab', { name: 'Layers', exact: true }).click();
   const rows = page.locator('[data-layers]');
   await expect(rows.first()).toBeVisible({ timeout: 60_000 });
   expect(await rows.count()).toBeGreaterThan(4);
@@ -179,9 +179,9 @@ test('no light yet, an open array and a form not known here are said in words', 
   await visit(page, `/p/${ferry}/glow?build=stamp-ring`);
   await expect(page.getByText('This light gives none yet')).toBeVisible();
   await visit(page, `/p/${ferry}/glow?build=clerk-ring`);
-  await page.getByRole('button', { name: 'Its mouth' }).click();
+  await page.getByRole('tab', { name: 'Its mouth' }).click();
   await expect(page.getByText('no closed front')).toBeVisible();
-  await page.getByRole('button', { name: 'Layers', exact: true }).click();
+  await page.getByRole('tab', { name: 'Layers', exact: true }).click();
   await expect(page.getByText('carries no layers')).toBeVisible();
 });
 

@@ -132,7 +132,7 @@ test('a photometric file becomes a bulb’s spread, and the light follows; a spe
   });
   await expect(dialog).toContainText('Its spectrum is metered');
   await page.keyboard.press('Escape');
-  await page.getByRole('button', { name: 'Colour', exact: true }).click();
+  await page.getByRole('tab', { name: 'Colour', exact: true }).click();
   await expect(page.locator('[data-colour=known]')).toContainText('From a metered spectrum');
   // An equal-energy spectrum: x = y = 1/3 (CIE 15).
   await expect(page.locator('[data-colour=known]')).toContainText('x 0.3333, y 0.3333');
@@ -140,15 +140,15 @@ test('a photometric file becomes a bulb’s spread, and the light follows; a spe
 
 test('side by side, in this light, and the light of the room', async ({ page, ferry }) => {
   await visit(page, shelf(ferry));
-  await page.getByRole('button', { name: 'Side by side' }).click();
+  await page.getByRole('tab', { name: 'Side by side' }).click();
   await expect(page.locator('[data-ranked]').first()).toContainText('nothing');
-  await page.getByRole('button', { name: 'In this light' }).click();
+  await page.getByRole('tab', { name: 'In this light' }).click();
   await expect(page.locator('[data-fitting=known]')).toBeVisible();
   await expect(page.locator('[data-fitted]').first()).toContainText('R63 reflector');
   const before = await figure(page, 'light').textContent();
   await page.locator('[data-fitted]').first().getByRole('button', { name: 'Put it in' }).click();
   await expect(figure(page, 'light')).not.toHaveText(before!);
-  await page.getByRole('button', { name: 'Colour', exact: true }).click();
+  await page.getByRole('tab', { name: 'Colour', exact: true }).click();
   await expect(page.locator('[data-patch]')).toHaveCount(10);
   await expect(page.locator('[data-advice=hall-tubes]')).toBeVisible();
   await page.getByRole('button', { name: 'Add a light of the room' }).click();

@@ -57,7 +57,7 @@ test('duplicate, delete, undo: a build that lost its bulb gets it back', async (
 test('parts: what is on hand lowers what must be spent', async ({ page, ferry }) => {
   await visit(page, open(ferry));
   await expect(figure(page, 'cost')).toHaveText('€79.80');
-  await page.getByRole('button', { name: 'Materials and parts' }).click();
+  await page.getByRole('tab', { name: 'Materials and parts' }).click();
   const board = page.getByRole('row', { name: /MDF 6 mm/ });
   await board.getByLabel('On hand, piece').fill('1');
   await board.getByLabel('On hand, piece').press('Enter');

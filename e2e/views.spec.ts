@@ -47,7 +47,7 @@ for (const theme of THEMES) {
     expect(await violations(page), 'working').toEqual([]);
     await page.keyboard.press('Escape');
     for (const sheet of ['Marks and pieces', 'Steps']) {
-      await page.getByRole('button', { name: sheet }).click();
+      await page.getByRole('tab', { name: sheet }).click();
       expect(await violations(page), sheet).toEqual([]);
     }
     await page.getByRole('button', { name: 'New light' }).click();
@@ -60,20 +60,20 @@ for (const theme of THEMES) {
     await visit(page, `/p/${ferry}/cut?build=cabin-box`);
     await expect(page.locator('[data-plan=thorough]')).toBeVisible();
     for (const sheet of ['Layouts', 'At the saw', 'Shopping', 'Files']) {
-      await page.getByRole('button', { name: sheet }).click();
+      await page.getByRole('tab', { name: sheet }).click();
       expect(await violations(page), sheet).toEqual([]);
     }
     await visit(page, `/p/${ferry}/wire?build=clerk-pan`);
     for (const sheet of ['Circuits', 'Along the tape', 'Less light', 'Power-up']) {
-      await page.getByRole('button', { name: sheet }).click();
+      await page.getByRole('tab', { name: sheet }).click();
       expect(await violations(page), sheet).toEqual([]);
     }
     await visit(page, `/p/${ferry}/shelf?build=clerk-ring`);
-    await page.getByRole('button', { name: 'Colour', exact: true }).click();
+    await page.getByRole('tab', { name: 'Colour', exact: true }).click();
     await expect(page.locator('[data-patch]')).toHaveCount(10);
     expect(await violations(page), 'colour').toEqual([]);
     for (const sheet of ['Side by side', 'In this light']) {
-      await page.getByRole('button', { name: sheet }).click();
+      await page.getByRole('tab', { name: sheet }).click();
       expect(await violations(page), sheet).toEqual([]);
     }
     await page.getByRole('button', { name: 'Read labels' }).click();
@@ -85,7 +85,7 @@ for (const theme of THEMES) {
       ['Tape, tubes, panels', /^Coated white tape/],
       ['Materials and parts', /^Baking parchment/],
     ] as const) {
-      await page.getByRole('button', { name: sheet }).click();
+      await page.getByRole('tab', { name: sheet }).click();
       expect(await violations(page), sheet).toEqual([]);
       await page.getByRole('button', { name }).click();
       await expect(page.getByRole('dialog')).toBeVisible();

@@ -48,13 +48,13 @@ test('shot → shelf → build → verdict with the mouse', async ({ page }) => 
   await page.getByLabel('Plug', { exact: true }).selectOption({ label: 'Plug, 16 A' });
   await expect(figure(page, 'power')).toHaveText('144');
 
-  await page.getByRole('button', { name: 'Steps' }).click();
+  await page.getByRole('tab', { name: 'Steps' }).click();
   await expect(page.getByText('Mains can kill')).toBeVisible();
-  await page.getByRole('button', { name: 'Marks and pieces' }).click();
+  await page.getByRole('tab', { name: 'Marks and pieces' }).click();
   await expect(page.getByRole('row', { name: /Pivot from the edge/ })).toContainText('520 mm');
 
   await page.getByRole('button', { name: /^Cut & buy/ }).click();
-  await page.getByRole('button', { name: 'Shopping' }).click();
+  await page.getByRole('tab', { name: 'Shopping' }).click();
   await expect(page.getByRole('row', { name: /Corner-shop globe/ })).toContainText('€40.00');
 
   await page.getByRole('button', { name: /^Verdict/ }).click();

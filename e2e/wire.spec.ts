@@ -131,7 +131,7 @@ test('less light, findings of every light, the safety page', async ({ page, ferr
   await expect(page.locator('[data-own=true]')).toContainText('not dimmable');
   await expect(page.getByRole('cell', { name: /^switch off \d+ of 16/ })).toBeVisible();
   await page.keyboard.press('f');
-  await page.getByRole('button', { name: 'Every light' }).click();
+  await page.getByRole('tab', { name: 'Every light' }).click();
   const dialog = page.getByRole('dialog');
   for (const { name } of nightFerry().builds)
     await expect(dialog.getByRole('button', { name, exact: true })).toBeVisible();

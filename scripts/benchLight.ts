@@ -150,7 +150,7 @@ export async function benchGlow(page: Page, note: Note): Promise<void> {
     .waitFor({ timeout: 120_000 });
   await page.locator('[data-refined=true]').waitFor();
   await page.getByLabel('Shown').selectOption({ label: 'this build alone' });
-  await page.getByRole('button', { name: 'Its mouth' }).click();
+  await page.getByRole('tab', { name: 'Its mouth' }).click();
   await page.getByRole('button', { name: 'Pan', exact: true }).click();
   const depth = page.getByRole('textbox', { name: 'Depth', exact: true });
   const soon: number[] = [];
@@ -180,7 +180,7 @@ export async function benchGlow(page: Page, note: Note): Promise<void> {
   }
   note('efficiency to 0.5 % after a change, pause of 60 ms included', medianOf(soon), 'ms', 160);
   note('mouth map to 2 % a cell, 4 million photons, all workers', medianOf(whole), 'ms', 2000);
-  await page.getByRole('button', { name: 'On a face' }).click();
+  await page.getByRole('tab', { name: 'On a face' }).click();
   await page.getByLabel('Shown').selectOption({ label: 'this build alone' });
   await page.locator('[data-picture=clean]').waitFor();
   await page.waitForTimeout(5000);

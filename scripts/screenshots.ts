@@ -16,6 +16,7 @@ interface Picture {
 }
 
 const press = (name: RegExp) => (page: Page) => page.getByRole('button', { name }).first().click();
+const turnTo = (name: RegExp) => (page: Page) => page.getByRole('tab', { name }).click();
 
 /** Waits for the thorough cutting plan. */
 const planned = (page: Page) => page.locator('[data-plan=thorough]').waitFor();
@@ -33,7 +34,7 @@ const PICTURES: Picture[] = [
   { name: 'productions', route: '/' },
   { name: 'shot', route: '/p/night-ferry/shot?build=clerk-ring' },
   { name: 'shelf', route: '/p/night-ferry/shelf?build=clerk-ring' },
-  { name: 'units', route: '/p/night-ferry/shelf?build=lens-ring', before: press(/^Tape, tubes/) },
+  { name: 'units', route: '/p/night-ferry/shelf?build=lens-ring', before: turnTo(/^Tape, tubes/) },
   {
     name: 'gallery',
     route: '/p/night-ferry/build?build=clerk-ring',
@@ -48,7 +49,7 @@ const PICTURES: Picture[] = [
     name: 'colour',
     route: '/p/night-ferry/shelf?build=lens-ring',
     before: async (page) => {
-      await press(/^Colour$/)(page);
+      await turnTo(/^Colour$/)(page);
       await page.locator('[data-patch]').first().waitFor();
     },
   },
@@ -57,12 +58,12 @@ const PICTURES: Picture[] = [
     name: 'tape',
     route: '/p/night-ferry/wire?build=clerk-pan',
     theme: 'set',
-    before: press(/Along the tape/),
+    before: turnTo(/Along the tape/),
   },
   {
     name: 'marks',
     route: '/p/night-ferry/build?build=lens-ring',
-    before: press(/Marks and pieces/),
+    before: turnTo(/Marks and pieces/),
   },
   {
     name: 'glow',
@@ -77,7 +78,7 @@ const PICTURES: Picture[] = [
     route: '/p/night-ferry/glow?build=clerk-pan',
     theme: 'set',
     before: async (page) => {
-      await press(/^Its mouth/)(page);
+      await turnTo(/^Its mouth/)(page);
       await page.locator('[data-refined=true]').waitFor();
     },
   },
@@ -85,7 +86,7 @@ const PICTURES: Picture[] = [
     name: 'backdrop',
     route: '/p/night-ferry/glow?build=sky-bank',
     before: async (page) => {
-      await press(/^Over the backdrop/)(page);
+      await turnTo(/^Over the backdrop/)(page);
       await page.locator('[data-map]').waitFor();
     },
   },

@@ -1,7 +1,7 @@
 'use client';
 import { useState } from 'react';
 import { lazyPanel } from '@/ui/lazyPanel';
-import { SheetSwitch } from '@/ui/SheetSwitch';
+import { Sheets } from '@/ui/Sheets';
 import { BuildDrawing } from './BuildDrawing';
 import { BuildHead } from './BuildHead';
 import { WithBuild, type AtHand } from './WithBuild';
@@ -27,27 +27,26 @@ function BuildSheet({ build, readouts }: AtHand) {
   if (!form) return null;
   return (
     <div className="flex h-full flex-col bg-sheet">
-      <div className="flex flex-wrap items-center gap-x-4 border-b border-line px-4 py-1">
-        <SheetSwitch label="Sheets" sheets={SHEETS} open={sheet} onOpen={setSheet} />
-        <span className="flex-1" />
-        <BuildHead build={build} />
-      </div>
-      {sheet === 'drawing' ? (
-        <div className="min-h-0 flex-1 p-2">
-          <BuildDrawing drawing={readouts.drawing} form={form} />
-        </div>
-      ) : (
-        <div
-          className="relative min-h-0 flex-1 overflow-y-auto p-4"
-          tabIndex={0}
-          role="group"
-          aria-label="Sheet"
-        >
-          {sheet === 'marks' && <MarksTable readouts={readouts} />}
-          {sheet === 'steps' && <StepsList readouts={readouts} />}
-          {sheet === 'photographs' && <PhotographsSheet build={build} />}
-        </div>
-      )}
+      <Sheets
+        label="Sheets"
+        sheets={SHEETS}
+        open={sheet}
+        onOpen={setSheet}
+        beside={
+          <>
+            <span className="flex-1" />
+            <BuildHead build={build} />
+          </>
+        }
+        className={
+          sheet === 'drawing' ? 'min-h-0 flex-1 p-2' : 'relative min-h-0 flex-1 overflow-y-auto p-4'
+        }
+      >
+        {sheet === 'drawing' && <BuildDrawing drawing={readouts.drawing} form={form} />}
+        {sheet === 'marks' && <MarksTable readouts={readouts} />}
+        {sheet === 'steps' && <StepsList readouts={readouts} />}
+        {sheet === 'photographs' && <PhotographsSheet build={build} />}
+      </Sheets>
       <Tray form={form} findings={readouts.findings} filled={readouts.parameters} />
     </div>
   );

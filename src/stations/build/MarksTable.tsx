@@ -102,10 +102,16 @@ function Circles({ shapes, shop }: { shapes: readonly Shape[]; shop: Shop }) {
       <table className="rows w-full">
         <thead>
           <tr>
-            <th>Mark</th>
-            <th className="num">right</th>
-            <th className="num">up</th>
-            <th className="num">radius</th>
+            <th scope="col">Mark</th>
+            <th scope="col" className="num">
+              right
+            </th>
+            <th scope="col" className="num">
+              up
+            </th>
+            <th scope="col" className="num">
+              radius
+            </th>
           </tr>
         </thead>
         <tbody>

@@ -1,7 +1,7 @@
 'use client';
 import { useState } from 'react';
 import { lazyPanel } from '@/ui/lazyPanel';
-import { SheetSwitch } from '@/ui/SheetSwitch';
+import { Sheets } from '@/ui/Sheets';
 import { WithBuild, type AtHand } from '../build/WithBuild';
 import { useEngine } from '../shell/useEngine';
 import { useProduction } from '../store/context';
@@ -25,25 +25,26 @@ function CutSheet({ build, readouts }: AtHand) {
   const document = useProduction((state) => state.document);
   const [sheet, setSheet] = useState<(typeof SHEETS)[number][0]>('layouts');
   // The quick plan of the readouts stands until the thorough one has been found.
-  const { answer, busy } = useEngine(
+  const { answer, busy, problem } = useEngine(
     (engine) => engine.cutPlan(document, build.id),
     [document.shelf, document.shots, document.builds, build.id],
   );
   const cuts = (!busy && answer?.plan) || readouts.cuts;
   return (
     <div className="flex h-full flex-col bg-sheet">
-      <div className="flex flex-wrap items-center gap-x-4 border-b border-line px-4 py-1">
-        <SheetSwitch label="Sheets" sheets={SHEETS} open={sheet} onOpen={setSheet} />
-        <p role="status" className="flex-1 text-right text-[13px] text-ink-soft">
-          {busy ? 'Looking for a better cutting plan…' : 'Every order and rule tried'}
-        </p>
-      </div>
-      <div
-        className="relative min-h-0 flex-1 overflow-y-auto p-4"
-        tabIndex={0}
-        role="group"
-        aria-label="Cut and buy"
+      <Sheets
+        label="Cut and buy"
+        sheets={SHEETS}
+        open={sheet}
+        onOpen={setSheet}
         data-plan={busy ? 'quick' : 'thorough'}
+        beside={
+          <p role="status" className="flex-1 text-right text-[13px] text-ink-soft">
+            {busy
+              ? 'Looking for a better cutting plan…'
+              : (problem ?? 'Every order and rule tried')}
+          </p>
+        }
       >
         {sheet === 'layouts' && (
           <Layouts cuts={cuts} copies={build.copies} perSheet={answer?.lightsPerSheet ?? {}} />
@@ -51,7 +52,7 @@ function CutSheet({ build, readouts }: AtHand) {
         {sheet === 'saw' && <SawTable cuts={cuts} />}
         {sheet === 'money' && <MoneyTable purchase={readouts.purchase} copies={build.copies} />}
         {sheet === 'files' && <Files build={build} />}
-      </div>
+      </Sheets>
     </div>
   );
 }

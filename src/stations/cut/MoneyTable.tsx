@@ -18,13 +18,25 @@ export default function MoneyTable({ purchase, copies }: { purchase: Purchase; c
         <table className="rows w-full text-sm">
           <thead>
             <tr>
-              <th>What</th>
-              <th className="num">needed</th>
-              <th className="num">on hand</th>
-              <th className="num">packs to buy</th>
-              <th className="num">left over</th>
-              <th className="num">now</th>
-              <th className="num">full</th>
+              <th scope="col">What</th>
+              <th scope="col" className="num">
+                needed
+              </th>
+              <th scope="col" className="num">
+                on hand
+              </th>
+              <th scope="col" className="num">
+                packs to buy
+              </th>
+              <th scope="col" className="num">
+                left over
+              </th>
+              <th scope="col" className="num">
+                now
+              </th>
+              <th scope="col" className="num">
+                full
+              </th>
             </tr>
           </thead>
           <tbody>
@@ -47,7 +59,7 @@ export default function MoneyTable({ purchase, copies }: { purchase: Purchase; c
           </tbody>
           <tfoot>
             <tr>
-              <th colSpan={5}>
+              <th scope="row" colSpan={5}>
                 Together, tax {taxIncluded ? 'included' : 'not included'};{' '}
                 {money(purchase.fullPerLightMinor)} in full for each light
               </th>

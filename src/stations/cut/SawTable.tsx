@@ -22,12 +22,18 @@ export default function SawTable({ cuts }: { cuts: CutPlan }) {
       <table className="rows w-full text-sm">
         <thead>
           <tr>
-            <th>From</th>
-            <th>Piece</th>
-            <th className="num">count</th>
-            <th className="num">length</th>
-            <th className="num">width</th>
-            <th>Note</th>
+            <th scope="col">From</th>
+            <th scope="col">Piece</th>
+            <th scope="col" className="num">
+              count
+            </th>
+            <th scope="col" className="num">
+              length
+            </th>
+            <th scope="col" className="num">
+              width
+            </th>
+            <th scope="col">Note</th>
           </tr>
         </thead>
         <tbody>

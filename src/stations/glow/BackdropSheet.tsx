@@ -52,12 +52,22 @@ export default function BackdropSheet({ build, readouts }: { build: Build; reado
         <table className="rows tight w-full text-[13px]">
           <thead>
             <tr>
-              <th>Lights</th>
-              <th className="num">From the backdrop</th>
-              <th className="num">Apart</th>
-              <th className="num">Turned in</th>
-              <th className="num">Mean light</th>
-              <th className="num">Evenness</th>
+              <th scope="col">Lights</th>
+              <th scope="col" className="num">
+                From the backdrop
+              </th>
+              <th scope="col" className="num">
+                Apart
+              </th>
+              <th scope="col" className="num">
+                Turned in
+              </th>
+              <th scope="col" className="num">
+                Mean light
+              </th>
+              <th scope="col" className="num">
+                Evenness
+              </th>
             </tr>
           </thead>
           <tbody>

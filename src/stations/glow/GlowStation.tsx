@@ -1,9 +1,8 @@
 'use client';
 import { useState } from 'react';
-import type { Build } from '@/core/document/production';
 import type { WorkedOut } from '@/core/evaluate/readouts';
 import { lazyPanel } from '@/ui/lazyPanel';
-import { SheetSwitch } from '@/ui/SheetSwitch';
+import { Sheets } from '@/ui/Sheets';
 import { WithBuild, type AtHand } from '../build/WithBuild';
 import { Tray } from '../build/Tray';
 import { useBuildForm } from '../build/useBuildForm';
@@ -35,42 +34,47 @@ function GlowSheet({ build, readouts }: AtHand) {
   if (!form) return null;
   return (
     <div className="flex h-full flex-col bg-sheet max-md:h-auto">
-      <div className="flex flex-wrap items-center gap-x-4 border-b border-line px-4 py-1">
-        <SheetSwitch label="Sheets" sheets={SHEETS} open={sheet} onOpen={setSheet} />
-        <Known readouts={readouts} />
-      </div>
-      {readouts.glow ? (
-        <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_236px] max-lg:grid-cols-1">
-          <div className="flex min-h-0 flex-col">
+      <Sheets
+        label="Sheets"
+        sheets={SHEETS}
+        open={sheet}
+        onOpen={setSheet}
+        beside={<Known readouts={readouts} />}
+        className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_236px] max-lg:grid-cols-1"
+      >
+        {readouts.glow ? (
+          <>
+            <div className="flex min-h-0 flex-col">
+              <div
+                className="relative min-h-0 flex-1 overflow-y-auto p-3"
+                tabIndex={0}
+                role="group"
+                aria-label="Picture"
+              >
+                {sheet === 'face' && <FaceSheet build={build} readouts={readouts} />}
+                {sheet === 'mouth' && <MouthSheet readouts={readouts} />}
+                {sheet === 'backdrop' && <BackdropSheet build={build} readouts={readouts} />}
+                {sheet === 'reach' && <ReachSheet build={build} readouts={readouts} />}
+                {sheet === 'layers' && <LayersSheet build={build} />}
+              </div>
+              <Variants build={build} />
+            </div>
             <div
-              className="relative min-h-0 flex-1 overflow-y-auto p-3"
+              className="min-h-0 overflow-y-auto border-l border-line max-lg:border-t max-lg:border-l-0"
               tabIndex={0}
               role="group"
-              aria-label="Picture"
+              aria-label="Figures of the light"
             >
-              {sheet === 'face' && <FaceSheet build={build} readouts={readouts} />}
-              {sheet === 'mouth' && <MouthSheet readouts={readouts} />}
-              {sheet === 'backdrop' && <BackdropSheet build={build} readouts={readouts} />}
-              {sheet === 'reach' && <ReachSheet build={build} readouts={readouts} />}
-              {sheet === 'layers' && <LayersSheet build={build} />}
+              <GlowFigures glow={readouts.glow} build={build} />
             </div>
-            <Variants build={build} />
-          </div>
-          <div
-            className="min-h-0 overflow-y-auto border-l border-line max-lg:border-t max-lg:border-l-0"
-            tabIndex={0}
-            role="group"
-            aria-label="Figures of the light"
-          >
-            <GlowFigures glow={readouts.glow} build={build} />
-          </div>
-        </div>
-      ) : (
-        <p className="flex-1 p-6">
-          This light gives none yet: choose its lamps on the Build station, and what comes out is
-          shown here.
-        </p>
-      )}
+          </>
+        ) : (
+          <p className="p-6">
+            This light gives none yet: choose its lamps on the Build station, and what comes out is
+            shown here.
+          </p>
+        )}
+      </Sheets>
       <Tray form={form} findings={readouts.findings} filled={readouts.parameters} startsShut />
     </div>
   );

@@ -48,14 +48,24 @@ export default function LayersSheet({ build }: { build: Build }) {
       <table className="rows tight w-full text-[13px]">
         <thead>
           <tr>
-            <th>Its mouth</th>
-            <th>Layers</th>
-            <th className="num">Light</th>
-            <th className="num">Lost</th>
-            <th className="num">Softness</th>
-            <th className="num">Colour</th>
-            <th className="num">Mouth, min/mean</th>
-            <th />
+            <th scope="col">Its mouth</th>
+            <th scope="col">Layers</th>
+            <th scope="col" className="num">
+              Light
+            </th>
+            <th scope="col" className="num">
+              Lost
+            </th>
+            <th scope="col" className="num">
+              Softness
+            </th>
+            <th scope="col" className="num">
+              Colour
+            </th>
+            <th scope="col" className="num">
+              Mouth, min/mean
+            </th>
+            <th scope="col" />
           </tr>
         </thead>
         <tbody>

@@ -10,6 +10,7 @@ import {
 } from 'chart.js';
 import type { FarField } from '@/core/light/farField';
 import { threeFigures } from '@/core/quantity';
+import { ChartFigure } from '@/ui/ChartFigure';
 import { axisIn, useChart } from '@/ui/useChart';
 
 Chart.register(ScatterController, LineElement, PointElement, LinearScale, Tooltip, Legend);
@@ -74,22 +75,23 @@ export default function PolarChart({ far }: { far: FarField }) {
     [far],
   );
   return (
-    <figure>
-      <div className="relative mx-auto max-w-[380px]">
-        <canvas
-          ref={canvas}
-          role="img"
-          aria-label="Intensity by direction; the table below holds the same figures"
-        />
-      </div>
-      <details className="text-sm">
-        <summary>As a table</summary>
+    <ChartFigure
+      canvas={canvas}
+      className="mx-auto max-w-[380px]"
+      label="Intensity by direction; the table below holds the same figures"
+      table={
         <table className="rows tight">
           <thead>
             <tr>
-              <th className="num">from the axis</th>
-              <th className="num">level, cd</th>
-              <th className="num">upright, cd</th>
+              <th scope="col" className="num">
+                from the axis
+              </th>
+              <th scope="col" className="num">
+                level, cd
+              </th>
+              <th scope="col" className="num">
+                upright, cd
+              </th>
             </tr>
           </thead>
           <tbody>
@@ -106,8 +108,8 @@ export default function PolarChart({ far }: { far: FarField }) {
             )}
           </tbody>
         </table>
-      </details>
-    </figure>
+      }
+    />
   );
 }
 

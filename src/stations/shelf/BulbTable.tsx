@@ -1,162 +1,96 @@
 'use client';
-import { ArrowDown, ArrowUp } from 'lucide-react';
-import { useMemo, useState } from 'react';
-import {
-  createColumnHelper,
-  flexRender,
-  getCoreRowModel,
-  getSortedRowModel,
-  useReactTable,
-  type SortingState,
-} from '@tanstack/react-table';
+import { useMemo } from 'react';
 import type { Sourced } from '@/core/origin';
 import { moneyFormatter, threeFigures } from '@/core/quantity';
+import { DataTable, OpenName, type DataColumn } from '@/ui/DataTable';
 import { SeverityMark } from '@/ui/Severity';
 import type { BulbRow } from './bulbRows';
+import { shiftText, SEVERITY_RANK, sourcedText } from './tableCells';
 
-const column = createColumnHelper<BulbRow>();
-
-/** A guess wears a tilde; its word is in the title for those who point at it. */
-const sourcedText = (
-  { value, origin }: Sourced,
-  figures: (value: number) => string = threeFigures,
-) => (
-  <span title={origin === 'typical' ? 'typical of its class' : origin}>
-    {origin === 'typical' ? '~' : ''}
-    {figures(value)}
-  </span>
-);
 const whole = (value: number) => String(Math.round(value));
 
-function columnsFor(currency: string) {
+type Open = (id: BulbRow['bulb']['id']) => void;
+
+function columnsFor(currency: string, onOpen: Open): DataColumn<BulbRow>[] {
   const money = moneyFormatter(currency);
+  const sourced = (
+    id: string,
+    header: string,
+    of: (row: BulbRow) => Sourced,
+    figures: (value: number) => string = threeFigures,
+  ): DataColumn<BulbRow> => ({
+    id,
+    header,
+    value: (row) => of(row).value,
+    cell: (row) => sourcedText(of(row), figures),
+  });
   return [
-    column.accessor((row) => row.bulb.name, {
+    {
       id: 'name',
       header: 'Bulb',
-      cell: ({ row }) => row.original.bulb.name,
-    }),
-    column.accessor((row) => row.unit.wattsW.value, {
-      id: 'watts',
-      header: 'W',
-      cell: ({ row }) => sourcedText(row.original.unit.wattsW),
-    }),
-    column.accessor((row) => row.unit.luminousFluxLm.value, {
-      id: 'lumens',
-      header: 'lm',
-      cell: ({ row }) => sourcedText(row.original.unit.luminousFluxLm, whole),
-    }),
-    column.accessor('efficacyLmPerW', { header: 'lm/W', cell: (cell) => whole(cell.getValue()) }),
-    column.accessor((row) => row.unit.cctK.value, {
-      id: 'cct',
-      header: 'K',
-      cell: ({ row }) => sourcedText(row.original.unit.cctK, whole),
-    }),
-    column.accessor((row) => Math.abs(row.shiftMired ?? 0), {
+      value: ({ bulb }) => bulb.name,
+      cell: ({ bulb }) => <OpenName name={bulb.name} onOpen={() => onOpen(bulb.id)} />,
+    },
+    sourced('watts', 'W', ({ unit }) => unit.wattsW),
+    sourced('lumens', 'lm', ({ unit }) => unit.luminousFluxLm, whole),
+    {
+      id: 'efficacy',
+      header: 'lm/W',
+      value: (row) => row.efficacyLmPerW,
+      cell: (row) => whole(row.efficacyLmPerW),
+    },
+    sourced('cct', 'K', ({ unit }) => unit.cctK, whole),
+    {
       id: 'shift',
       header: 'Δ mired',
-      cell: ({ row }) => shiftText(row.original.shiftMired),
-    }),
-    column.accessor((row) => row.unit.criRa.value, {
-      id: 'cri',
-      header: 'CRI',
-      cell: ({ row }) => sourcedText(row.original.unit.criRa, whole),
-    }),
-    column.accessor((row) => row.bulb.priceMinor, {
+      value: (row) => Math.abs(row.shiftMired ?? 0),
+      cell: (row) => shiftText(row.shiftMired),
+    },
+    sourced('cri', 'CRI', ({ unit }) => unit.criRa, whole),
+    {
       id: 'pack',
       header: 'pack',
-      cell: ({ row }) => `${money(row.original.bulb.priceMinor)} / ${row.original.bulb.packCount}`,
-    }),
-    column.accessor('minorPerPiece', { header: 'each', cell: (cell) => money(cell.getValue()) }),
-    column.accessor('minorPerKilolumen', {
+      value: ({ bulb }) => bulb.priceMinor,
+      cell: ({ bulb }) => `${money(bulb.priceMinor)} / ${bulb.packCount}`,
+    },
+    {
+      id: 'each',
+      header: 'each',
+      value: (row) => row.minorPerPiece,
+      cell: (row) => money(row.minorPerPiece),
+    },
+    {
+      id: 'klm',
       header: 'per klm',
-      cell: (cell) => money(cell.getValue()),
-    }),
-    column.accessor((row) => row.bulb.onHandCount, { id: 'onHand', header: 'on hand' }),
-    column.accessor('severity', {
+      value: (row) => row.minorPerKilolumen,
+      cell: (row) => money(row.minorPerKilolumen),
+    },
+    { id: 'onHand', header: 'on hand', value: ({ bulb }) => bulb.onHandCount },
+    {
+      id: 'label',
       header: 'label',
-      cell: (cell) => <SeverityMark severity={cell.getValue()} bare={cell.getValue() === 'ok'} />,
-    }),
+      value: ({ severity }) => SEVERITY_RANK[severity],
+      cell: ({ severity }) => <SeverityMark severity={severity} bare={severity === 'ok'} />,
+    },
   ];
 }
-
-const shiftText = (shift: number | null) =>
-  shift === null
-    ? '–'
-    : `${shift > 0.5 ? '+' : shift < -0.5 ? '−' : ''}${Math.abs(Math.round(shift))}`;
 
 interface BulbTableProps {
   rows: BulbRow[];
   currency: string;
-  onOpen: (id: BulbRow['bulb']['id']) => void;
+  onOpen: Open;
 }
 
 /** Bulbs side by side; press a heading to rank by it, a name to open it. */
 export default function BulbTable({ rows, currency, onOpen }: BulbTableProps) {
-  const [sorting, setSorting] = useState<SortingState>([]);
-  const columns = useMemo(() => columnsFor(currency), [currency]);
-  // eslint-disable-next-line react-hooks/incompatible-library -- the table keeps its own state
-  const table = useReactTable({
-    data: rows,
-    columns,
-    state: { sorting },
-    onSortingChange: setSorting,
-    getCoreRowModel: getCoreRowModel(),
-    getSortedRowModel: getSortedRowModel(),
-  });
+  const columns = useMemo(() => columnsFor(currency, onOpen), [currency, onOpen]);
   return (
-    <table className="rows tight w-full text-[13px]">
-      <thead className="sticky top-0 bg-sheet">
-        <tr>
-          {table.getFlatHeaders().map((header) => {
-            const sorted = header.column.getIsSorted();
-            return (
-              <th
-                key={header.id}
-                className={header.id === 'name' ? '' : '!text-right'}
-                aria-sort={
-                  sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : undefined
-                }
-              >
-                <button
-                  type="button"
-                  className="inline-flex items-center gap-0.5 font-semibold whitespace-nowrap"
-                  onClick={header.column.getToggleSortingHandler()}
-                >
-                  {flexRender(header.column.columnDef.header, header.getContext())}
-                  {sorted === 'asc' && <ArrowUp size={13} aria-hidden />}
-                  {sorted === 'desc' && <ArrowDown size={13} aria-hidden />}
-                </button>
-              </th>
-            );
-          })}
-        </tr>
-      </thead>
-      <tbody>
-        {table.getRowModel().rows.map((row) => (
-          <tr
-            key={row.original.bulb.id}
-            data-bulb={row.original.bulb.id}
-            className="hover:bg-brass-wash/50"
-          >
-            {row.getVisibleCells().map((cell) => (
-              <td key={cell.id} className={cell.column.id === 'name' ? '' : 'num'}>
-                {cell.column.id === 'name' ? (
-                  <button
-                    type="button"
-                    className="text-left underline decoration-line-strong underline-offset-2"
-                    onClick={() => onOpen(row.original.bulb.id)}
-                  >
-                    {row.original.bulb.name}
-                  </button>
-                ) : (
-                  flexRender(cell.column.columnDef.cell, cell.getContext())
-                )}
-              </td>
-            ))}
-          </tr>
-        ))}
-      </tbody>
-    </table>
+    <DataTable
+      caption="Bulbs of the shelf"
+      columns={columns}
+      rows={rows}
+      rowId={({ bulb }) => bulb.id}
+      mark="bulb"
+    />
   );
 }

@@ -13,6 +13,7 @@ import { useState } from 'react';
 import type { ColourView } from '@/core/evaluate/colourSheet';
 import type { Build } from '@/core/document/production';
 import { ChoiceField } from '@/ui/fields/ChoiceField';
+import { ChartFigure } from '@/ui/ChartFigure';
 import { axisIn, useChart } from '@/ui/useChart';
 import { useEngine } from '../shell/useEngine';
 import { useProduction } from '../store/context';
@@ -170,12 +171,10 @@ function Curve({ view }: { view: ColourView }) {
     [view],
   );
   return (
-    <div className="relative h-[190px]">
-      <canvas
-        ref={canvas}
-        role="img"
-        aria-label="Power by wavelength; figures above, R1 to R14 below"
-      />
-    </div>
+    <ChartFigure
+      canvas={canvas}
+      className="h-[190px]"
+      label="Power by wavelength; figures above, R1 to R14 below"
+    />
   );
 }

@@ -11,6 +11,7 @@ import { cctCss } from '@/core/colour/display';
 import { CRI_GATE, type Shot } from '@/core/document/shot';
 import { moneyFormatter } from '@/core/quantity';
 import { COLOUR_TOLERANCE_MIRED, rankShelf, type Ranked } from '@/core/units/ranking';
+import { ChartFigure } from '@/ui/ChartFigure';
 import { axisIn, useChart } from '@/ui/useChart';
 import { useWorkplace } from '../shell/useWorkplace';
 import { useProduction } from '../store/context';
@@ -40,12 +41,20 @@ export default function CompareSheet() {
       <table className="rows tight w-full text-[13px]">
         <thead>
           <tr>
-            <th>Unit</th>
-            <th className="num">per klm</th>
-            <th className="num">CRI</th>
-            <th className="num">lm</th>
-            <th className="num">K</th>
-            <th>against it</th>
+            <th scope="col">Unit</th>
+            <th scope="col" className="num">
+              per klm
+            </th>
+            <th scope="col" className="num">
+              CRI
+            </th>
+            <th scope="col" className="num">
+              lm
+            </th>
+            <th scope="col" className="num">
+              K
+            </th>
+            <th scope="col">against it</th>
           </tr>
         </thead>
         <tbody>
@@ -139,12 +148,10 @@ function Bubbles({ rows, shot, currency }: BubblesProps) {
     [rows, shot, currency],
   );
   return (
-    <div className="relative h-[300px]">
-      <canvas
-        ref={canvas}
-        role="img"
-        aria-label="Money per thousand lumens against colour rendering; the table below holds the same figures"
-      />
-    </div>
+    <ChartFigure
+      canvas={canvas}
+      className="h-[300px]"
+      label="Money per thousand lumens against colour rendering; the table below holds the same figures"
+    />
   );
 }

@@ -38,15 +38,23 @@ export default function FittingSheet({ build }: { build: Build }) {
         <table className="rows tight w-full text-[13px]">
           <thead>
             <tr>
-              <th>Unit</th>
-              <th className="num">for 1000 lm</th>
-              <th>
+              <th scope="col">Unit</th>
+              <th scope="col" className="num">
+                for 1000 lm
+              </th>
+              <th scope="col">
                 <span className="sr-only">as a bar</span>
               </th>
-              <th className="num">reaches the shot</th>
-              <th className="num">at the subject</th>
-              <th className="num">sent</th>
-              <th>
+              <th scope="col" className="num">
+                reaches the shot
+              </th>
+              <th scope="col" className="num">
+                at the subject
+              </th>
+              <th scope="col" className="num">
+                sent
+              </th>
+              <th scope="col">
                 <span className="sr-only">put it in</span>
               </th>
             </tr>

@@ -1,4 +1,5 @@
 'use client';
+import { DataTable, OpenName, type DataColumn } from '@/ui/DataTable';
 import { HARDWARE } from '@/core/materials/hardware';
 import type { Part } from '@/core/materials/part';
 import { CORDS } from '@/core/power/cord';
@@ -73,64 +74,86 @@ export default function PartTable() {
   const { parts } = shelf;
   const { open, openRecord, close, put, change, remove } = useShelfRecords('part', parts);
   const currency = useProduction((state) => state.document.currency);
+  const columns: DataColumn<Part>[] = [
+    {
+      id: 'name',
+      header: 'Part',
+      value: ({ name }) => name,
+      cell: (part) => (
+        <>
+          <OpenName name={part.name} onOpen={() => openRecord(part)} />
+          <span className="block text-[12.5px] text-ink-soft">{ROLE_NAMES[part.role]}</span>
+        </>
+      ),
+    },
+    {
+      id: 'decides',
+      header: 'Decides',
+      words: true,
+      value: ({ role }) => ROLE_NAMES[role],
+      cell: (part) => keyFigure(part, units),
+    },
+    {
+      id: 'pack',
+      header: 'Pack',
+      words: true,
+      value: ({ packSize }) => packSize,
+      cell: ({ packSize, measure }) => (
+        <span className="figure">
+          {packSize} {measure}
+        </span>
+      ),
+    },
+    {
+      id: 'price',
+      header: 'Price of a pack',
+      words: true,
+      className: 'w-32',
+      value: ({ priceMinor }) => priceMinor,
+      cell: (part) => (
+        <MoneyField
+          label={`Price of ${part.name}`}
+          valueMinor={part.priceMinor}
+          currency={currency}
+          onCommit={(minor) =>
+            change(part, 'price', (target) => void (target.priceMinor = minor ?? 0))
+          }
+        />
+      ),
+    },
+    {
+      id: 'onHand',
+      header: 'On hand',
+      words: true,
+      className: 'w-28',
+      value: ({ onHand }) => onHand,
+      cell: (part) => (
+        <QuantityField
+          label={`On hand, ${part.measure}`}
+          value={part.onHand}
+          dimension="count"
+          assumedUnit=""
+          step={1}
+          min={0}
+          max={100_000}
+          system={units}
+          onCommit={(onHand) =>
+            change(part, 'on hand', (target) => void (target.onHand = onHand ?? 0))
+          }
+        />
+      ),
+    },
+  ];
   return (
     <>
-      <table className="rows w-full text-[13.5px]">
-        <thead>
-          <tr>
-            <th>Part</th>
-            <th>Decides</th>
-            <th>Pack</th>
-            <th className="w-32">Price of a pack</th>
-            <th className="w-28">On hand</th>
-          </tr>
-        </thead>
-        <tbody>
-          {parts.map((part) => (
-            <tr key={part.id}>
-              <td>
-                <button
-                  type="button"
-                  className="text-left underline decoration-line-strong underline-offset-2"
-                  onClick={() => openRecord(part)}
-                >
-                  {part.name}
-                </button>
-                <span className="block text-[12.5px] text-ink-soft">{ROLE_NAMES[part.role]}</span>
-              </td>
-              <td>{keyFigure(part, units)}</td>
-              <td className="figure">
-                {part.packSize} {part.measure}
-              </td>
-              <td>
-                <MoneyField
-                  label={`Price of ${part.name}`}
-                  valueMinor={part.priceMinor}
-                  currency={currency}
-                  onCommit={(minor) =>
-                    change(part, 'price', (target) => void (target.priceMinor = minor ?? 0))
-                  }
-                />
-              </td>
-              <td>
-                <QuantityField
-                  label={`On hand, ${part.measure}`}
-                  value={part.onHand}
-                  dimension="count"
-                  assumedUnit=""
-                  step={1}
-                  min={0}
-                  max={100_000}
-                  system={units}
-                  onCommit={(onHand) =>
-                    change(part, 'on hand', (target) => void (target.onHand = onHand ?? 0))
-                  }
-                />
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <DataTable
+        caption="Materials and parts of the shelf"
+        className="rows w-full text-[13.5px]"
+        columns={columns}
+        rows={parts}
+        rowId={({ id }) => id}
+        mark="part"
+      />
       <div className="my-3 w-56">
         <ChoiceField
           label="Add a part"

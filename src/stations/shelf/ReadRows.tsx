@@ -80,11 +80,11 @@ export function ReadRows({ rows, onClose }: { rows: readonly ReadRow[]; onClose:
         <table className="rows w-full text-[13px]" data-read-rows={rows.length}>
           <thead>
             <tr>
-              <th>take</th>
-              <th>line</th>
-              <th>kind</th>
-              <th>read from it</th>
-              <th>not found</th>
+              <th scope="col">take</th>
+              <th scope="col">line</th>
+              <th scope="col">kind</th>
+              <th scope="col">read from it</th>
+              <th scope="col">not found</th>
             </tr>
           </thead>
           <tbody>

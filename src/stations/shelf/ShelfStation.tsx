@@ -7,7 +7,7 @@ import { useMemo, useState } from 'react';
 import { freeName } from '@/core/document/records';
 import type { BulbId } from '@/core/ids';
 import { bulbSchema, type Bulb } from '@/core/units/bulb';
-import { SheetSwitch } from '@/ui/SheetSwitch';
+import { Sheets } from '@/ui/Sheets';
 import { useSession } from '../shell/Workbench';
 import { useWorkplace } from '../shell/useWorkplace';
 import { useProduction } from '../store/context';
@@ -66,22 +66,24 @@ export function ShelfStation() {
   };
   return (
     <div className="flex h-full flex-col bg-sheet">
-      <div className="flex flex-wrap items-center gap-3 border-b border-line px-4 py-1">
-        <SheetSwitch label="Shelf" sheets={SHEETS} open={sheet} onOpen={setSheet} />
-        <span className="flex-1" />
-        <button
-          type="button"
-          className="press flex items-center gap-1"
-          onClick={() => setReading(true)}
-        >
-          <ScanText size={15} aria-hidden /> Read labels
-        </button>
-      </div>
-      <div
+      <Sheets
+        label="Shelf"
+        sheets={SHEETS}
+        open={sheet}
+        onOpen={setSheet}
         className="relative min-h-0 flex-1 overflow-auto px-3"
-        tabIndex={0}
-        role="group"
-        aria-label="On the shelf"
+        beside={
+          <>
+            <span className="flex-1" />
+            <button
+              type="button"
+              className="press flex items-center gap-1"
+              onClick={() => setReading(true)}
+            >
+              <ScanText size={15} aria-hidden /> Read labels
+            </button>
+          </>
+        }
       >
         {sheet === 'bulbs' && bulbs.length === 0 && (
           <p className="p-6">
@@ -108,7 +110,7 @@ export function ShelfStation() {
             Δ mired against “{shot.name}”, {shot.cctK} K. ~ is typical, not from the label.
           </p>
         )}
-      </div>
+      </Sheets>
       {reading && <ReadDialog onClose={() => setReading(false)} />}
       {open && (
         <BulbEditor

@@ -1,6 +1,10 @@
 'use client';
+import { useMemo } from 'react';
+import { DataTable, OpenName, type DataColumn } from '@/ui/DataTable';
+import type { EffectiveUnit } from '@/core/units/effective';
+import { shiftText, SEVERITY_RANK, sourcedText } from './tableCells';
 import { mired } from '@/core/colour/mired';
-import { worst } from '@/core/findings/finding';
+import { worst, type Severity } from '@/core/findings/finding';
 import { moneyFormatter, threeFigures } from '@/core/quantity';
 import { effectiveTape, effectiveUnit } from '@/core/units/effectiveUnit';
 import { ORIGIN_OF, type Unit } from '@/core/units/unit';
@@ -26,12 +30,118 @@ const CATEGORIES = Object.keys(CATEGORY_NAMES) as Unit['category'][];
 const oneOf = (unit: Unit) =>
   unit.category === 'strip' ? effectiveTape(unit, 1, 0.9) : effectiveUnit(unit);
 
+interface UnitRow {
+  unit: Unit;
+  one: EffectiveUnit;
+  shiftMired: number | null;
+  minorPerKilolumen: number;
+  severity: Severity;
+}
+
+function rowOf(unit: Unit, shotCctK: number | null): UnitRow {
+  const one = oneOf(unit);
+  const each =
+    unit.priceMinor / unit.packCount / (unit.category === 'strip' ? unit.reelLengthM : 1);
+  return {
+    unit,
+    one,
+    shiftMired: shotCctK === null ? null : mired(one.cctK.value) - mired(shotCctK),
+    minorPerKilolumen: Math.round((each / one.luminousFluxLm.value) * 1000),
+    severity: worst(unitFindings(unit)),
+  };
+}
+
+const GROUPS = CATEGORIES.map((id) => ({
+  id,
+  name: `${CATEGORY_NAMES[id]}${id === 'strip' ? ' (figures for one metre, behind its supply)' : ''}`,
+}));
+
+function columnsFor(currency: string, onOpen: (unit: Unit) => void): DataColumn<UnitRow>[] {
+  const money = moneyFormatter(currency);
+  const whole = (value: number) => String(Math.round(value));
+  return [
+    {
+      id: 'name',
+      header: 'Unit',
+      value: ({ unit }) => unit.name,
+      cell: ({ unit }) => <OpenName name={unit.name} onOpen={() => onOpen(unit)} />,
+    },
+    {
+      id: 'watts',
+      header: 'W',
+      value: ({ one }) => one.wattsW.value,
+      cell: ({ one }) => threeFigures(one.wattsW.value),
+    },
+    {
+      id: 'lumens',
+      header: 'lm',
+      value: ({ one }) => one.luminousFluxLm.value,
+      cell: ({ one }) => sourcedText(one.luminousFluxLm, whole),
+    },
+    {
+      id: 'efficacy',
+      header: 'lm/W',
+      value: ({ one }) => Math.round(one.luminousFluxLm.value / one.wattsW.value),
+    },
+    {
+      id: 'cct',
+      header: 'K',
+      value: ({ one }) => one.cctK.value,
+      cell: ({ one }) => sourcedText(one.cctK, whole),
+    },
+    {
+      id: 'shift',
+      header: 'Δ mired',
+      value: ({ shiftMired }) => Math.abs(shiftMired ?? 0),
+      cell: ({ shiftMired }) => shiftText(shiftMired),
+    },
+    {
+      id: 'cri',
+      header: 'CRI',
+      value: ({ one }) => one.criRa.value,
+      cell: ({ one }) => sourcedText(one.criRa, whole),
+    },
+    {
+      id: 'price',
+      header: 'price',
+      value: ({ unit }) => unit.priceMinor,
+      cell: ({ unit }) => money(unit.priceMinor),
+    },
+    {
+      id: 'klm',
+      header: 'per klm',
+      value: ({ minorPerKilolumen }) => minorPerKilolumen,
+      cell: ({ minorPerKilolumen }) => money(minorPerKilolumen),
+    },
+    {
+      id: 'onHand',
+      header: 'on hand',
+      value: ({ unit }) => unit.onHand,
+      cell: ({ unit }) => threeFigures(unit.onHand),
+    },
+    {
+      id: 'label',
+      header: 'label',
+      value: ({ severity }) => SEVERITY_RANK[severity],
+      cell: ({ severity }) => <SeverityMark severity={severity} bare />,
+      words: true,
+    },
+  ];
+}
+
 /** Tape, tubes, work lights and panels: what they give, cost and hide. */
 export default function UnitTable({ shotCctK }: { shotCctK: number | null }) {
   const document = useProduction((state) => state.document);
   const { units } = document.shelf;
   const { open, openRecord, close, put, change, remove } = useShelfRecords('unit', units);
-  const money = moneyFormatter(document.currency);
+  const rows = useMemo(() => units.map((unit) => rowOf(unit, shotCctK)), [units, shotCctK]);
+  const { currency } = document;
+  const columns = useMemo(
+    () => columnsFor(currency, (unit) => openRecord(unit)),
+    // The opener is a setter of its own state.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [currency],
+  );
   const setField = (unit: Unit, field: string, label: string, value: unknown) =>
     change(unit, label, (target) => {
       Object.assign(target, { [field]: value });
@@ -41,83 +151,16 @@ export default function UnitTable({ shotCctK }: { shotCctK: number | null }) {
     });
   return (
     <>
-      <table className="rows w-full text-[13.5px]">
-        <thead>
-          <tr>
-            <th>Unit</th>
-            <th className="num">W</th>
-            <th className="num">lm</th>
-            <th className="num">lm/W</th>
-            <th className="num">K</th>
-            <th className="num">Δ mired</th>
-            <th className="num">CRI</th>
-            <th className="num">price</th>
-            <th className="num">per klm</th>
-            <th className="num">on hand</th>
-            <th>label</th>
-          </tr>
-        </thead>
-        {CATEGORIES.map((category) => (
-          <tbody key={category}>
-            <tr>
-              <th colSpan={11} scope="rowgroup" className="pt-3 text-left font-display">
-                {CATEGORY_NAMES[category]}
-                {category === 'strip' && ' (figures for one metre, behind its supply)'}
-              </th>
-            </tr>
-            {units
-              .filter((unit) => unit.category === category)
-              .map((unit) => {
-                const one = oneOf(unit);
-                const per = unit.category === 'strip' ? unit.reelLengthM : 1;
-                const each = unit.priceMinor / unit.packCount / per;
-                const tilde = (origin: string) => (origin === 'typical' ? '~' : '');
-                return (
-                  <tr key={unit.id}>
-                    <td>
-                      <button
-                        type="button"
-                        className="text-left underline decoration-line-strong underline-offset-2"
-                        onClick={() => openRecord(unit)}
-                      >
-                        {unit.name}
-                      </button>
-                    </td>
-                    <td className="num">{threeFigures(one.wattsW.value)}</td>
-                    <td className="num">
-                      {tilde(one.luminousFluxLm.origin)}
-                      {Math.round(one.luminousFluxLm.value)}
-                    </td>
-                    <td className="num">
-                      {Math.round(one.luminousFluxLm.value / one.wattsW.value)}
-                    </td>
-                    <td className="num">
-                      {tilde(one.cctK.origin)}
-                      {Math.round(one.cctK.value)}
-                    </td>
-                    <td className="num">
-                      {shotCctK === null
-                        ? '–'
-                        : Math.round(mired(one.cctK.value) - mired(shotCctK))}
-                    </td>
-                    <td className="num">
-                      {tilde(one.criRa.origin)}
-                      {Math.round(one.criRa.value)}
-                    </td>
-                    <td className="num">{money(unit.priceMinor)}</td>
-                    <td className="num">
-                      {money(Math.round((each / one.luminousFluxLm.value) * 1000))}
-                    </td>
-                    <td className="num">{threeFigures(unit.onHand)}</td>
-                    <td>
-                      <SeverityMark severity={worst(unitFindings(unit))} bare />
-                    </td>
-                  </tr>
-                );
-              })}
-          </tbody>
-        ))}
-      </table>
+      <DataTable
+        caption="Tape, tubes, work lights and panels of the shelf"
+        className="rows w-full text-[13.5px]"
+        columns={columns}
+        rows={rows}
+        rowId={({ unit }) => unit.id}
+        mark="unit"
+        groups={GROUPS}
+        groupOf={({ unit }) => unit.category}
+      />
       <div className="my-3 w-56">
         <ChoiceField
           label="Add a unit"

@@ -2,7 +2,7 @@
 import { useState } from 'react';
 import { SEVERITIES, type Finding } from '@/core/findings/finding';
 import { Dialog } from '@/ui/Dialog';
-import { SheetSwitch } from '@/ui/SheetSwitch';
+import { Sheets } from '@/ui/Sheets';
 import { SeverityMark } from '@/ui/Severity';
 import { useProduction } from '../store/context';
 import { FindingItem } from './FindingItem';
@@ -38,23 +38,24 @@ export default function FindingsDialog({ onClose, onPoint }: FindingsDialogProps
         “Fine” means within the limits checked, no more. Local codes and a competent person have the
         last word on anything that plugs into the wall.
       </p>
-      <SheetSwitch label="Findings of" sheets={SCOPES} open={scope} onOpen={setScope} />
-      {scope === 'production' ? (
-        <EveryLight onClose={onClose} />
-      ) : (
-        <>
-          {findings.length === 0 && <p>Nothing checked yet: choose a bulb for the build.</p>}
-          {SEVERITIES.map((severity) => (
-            <ul key={severity}>
-              {findings
-                .filter((finding) => finding.severity === severity)
-                .map((finding) => (
-                  <FindingItem key={finding.id} finding={finding} build={build} onShow={show} />
-                ))}
-            </ul>
-          ))}
-        </>
-      )}
+      <Sheets label="Findings of" sheets={SCOPES} open={scope} onOpen={setScope} className="pt-3">
+        {scope === 'production' ? (
+          <EveryLight onClose={onClose} />
+        ) : (
+          <>
+            {findings.length === 0 && <p>Nothing checked yet: choose a bulb for the build.</p>}
+            {SEVERITIES.map((severity) => (
+              <ul key={severity}>
+                {findings
+                  .filter((finding) => finding.severity === severity)
+                  .map((finding) => (
+                    <FindingItem key={finding.id} finding={finding} build={build} onShow={show} />
+                  ))}
+              </ul>
+            ))}
+          </>
+        )}
+      </Sheets>
     </Dialog>
   );
 }

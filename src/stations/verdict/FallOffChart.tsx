@@ -13,6 +13,7 @@ import type { WorkedOut } from '@/core/evaluate/readouts';
 import { show, showText, toUnit } from '@/core/quantity';
 import { fixtureIlluminanceLx, type Fixture } from '@/core/verdict/fixture';
 import { useDevice } from '@/ui/device';
+import { ChartFigure } from '@/ui/ChartFigure';
 import { axisIn, useChart } from '@/ui/useChart';
 
 Chart.register(
@@ -78,23 +79,26 @@ export default function FallOffChart({ readouts, fixture, shotM }: FallOffChartP
   );
 
   return (
-    <figure>
-      <div className="relative h-[300px]">
-        <canvas
-          ref={canvas}
-          role="img"
-          aria-label="Light against distance; the table below holds the same figures"
-        />
-      </div>
-      <details className="text-sm">
-        <summary>As a table</summary>
+    <ChartFigure
+      canvas={canvas}
+      label="Light against distance; the table below holds the same figures"
+      caption={<>Subject at {showText(show(shotM, 'length', units))}. Worked out, not metered.</>}
+      table={
         <table className="rows w-full">
           <thead>
             <tr>
-              <th className="num">distance</th>
-              <th className="num">this build</th>
-              <th className="num">inverse square</th>
-              <th className="num">fixture</th>
+              <th scope="col" className="num">
+                distance
+              </th>
+              <th scope="col" className="num">
+                this build
+              </th>
+              <th scope="col" className="num">
+                inverse square
+              </th>
+              <th scope="col" className="num">
+                fixture
+              </th>
             </tr>
           </thead>
           <tbody>
@@ -113,10 +117,7 @@ export default function FallOffChart({ readouts, fixture, shotM }: FallOffChartP
               })}
           </tbody>
         </table>
-      </details>
-      <figcaption className="text-[13px] text-ink-soft">
-        Subject at {showText(show(shotM, 'length', units))}. Worked out, not metered.
-      </figcaption>
-    </figure>
+      }
+    />
   );
 }

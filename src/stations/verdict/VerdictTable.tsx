@@ -54,11 +54,15 @@ export function VerdictTable({ build, readouts, fixture, comparison }: VerdictTa
       <table className="rows w-full text-[14px]">
         <thead>
           <tr>
-            <th>
+            <th scope="col">
               <span className="sr-only">What is compared</span>
             </th>
-            <th className="num">{build.name}</th>
-            <th className="num !whitespace-normal">fixture, {ORIGIN[fixture.origin]}</th>
+            <th scope="col" className="num">
+              {build.name}
+            </th>
+            <th scope="col" className="num !whitespace-normal">
+              fixture, {ORIGIN[fixture.origin]}
+            </th>
           </tr>
         </thead>
         <tbody>

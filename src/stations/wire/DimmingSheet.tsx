@@ -27,9 +27,9 @@ export default function DimmingSheet({ wire, ways }: { wire: Wire; ways: readonl
           <table className="rows w-full text-sm">
             <thead>
               <tr>
-                <th>Lamp</th>
+                <th scope="col">Lamp</th>
                 {DIMMERS.map((dimmer) => (
-                  <th key={dimmer}>
+                  <th scope="col" key={dimmer}>
                     {DIMMER_NAMES[dimmer]}
                     {wire.dimmer?.edge === dimmer && ' (chosen)'}
                   </th>
@@ -76,9 +76,13 @@ export default function DimmingSheet({ wire, ways }: { wire: Wire; ways: readonl
           <table className="rows w-full max-w-xl text-sm">
             <thead>
               <tr>
-                <th>Way</th>
-                <th className="num">at the subject</th>
-                <th className="num">to the target</th>
+                <th scope="col">Way</th>
+                <th scope="col" className="num">
+                  at the subject
+                </th>
+                <th scope="col" className="num">
+                  to the target
+                </th>
               </tr>
             </thead>
             <tbody>

@@ -30,7 +30,7 @@ export default function TapeSheet({ build, tape, findings }: TapeSheetProps) {
   const { units } = useDevice();
   const length = (metres: number) => showText(show(metres, 'length', units));
   const { run, parts } = tape;
-  const own = findings.filter(({ id }) => /^tape\.|supply|class2|tape-heat/.test(id));
+  const own = findings.filter(({ topic }) => topic === 'tape');
   // Equal parts look alike: each length is drawn once.
   const kinds = [...new Map(parts.map((part) => [part.lengthM.toFixed(3), part])).values()];
   return (

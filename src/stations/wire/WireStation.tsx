@@ -1,7 +1,7 @@
 'use client';
 import { useState } from 'react';
 import { lazyPanel } from '@/ui/lazyPanel';
-import { SheetSwitch } from '@/ui/SheetSwitch';
+import { Sheets } from '@/ui/Sheets';
 import { WithBuild, type AtHand } from '../build/WithBuild';
 import { Tray } from '../build/Tray';
 import { useBuildForm } from '../build/useBuildForm';
@@ -33,16 +33,17 @@ function WireSheet({ build, readouts }: AtHand) {
   if (!form) return null;
   return (
     <div className="flex h-full flex-col bg-sheet max-md:h-auto">
-      <div className="flex flex-wrap items-center gap-x-4 border-b border-line px-4 py-1">
-        <SheetSwitch label="Sheets" sheets={sheets} open={sheet} onOpen={setSheet} />
-        <span className="flex-1" />
-        <GateMark findings={readouts.findings} />
-      </div>
-      <div
-        className="relative min-h-0 flex-1 overflow-y-auto p-4"
-        tabIndex={0}
-        role="group"
-        aria-label="Wiring"
+      <Sheets
+        label="Wiring"
+        sheets={sheets}
+        open={sheet}
+        onOpen={setSheet}
+        beside={
+          <>
+            <span className="flex-1" />
+            <GateMark findings={readouts.findings} />
+          </>
+        }
       >
         {sheet === 'mains' && <MainsSheet build={build} readouts={readouts} wire={wire} />}
         {sheet === 'circuits' && <CircuitsSheet />}
@@ -51,7 +52,7 @@ function WireSheet({ build, readouts }: AtHand) {
         )}
         {sheet === 'dimming' && <DimmingSheet wire={wire} ways={readouts.alternatives} />}
         {sheet === 'gate' && <GateSheet build={build} findings={readouts.findings} />}
-      </div>
+      </Sheets>
       <Tray form={form} findings={readouts.findings} filled={readouts.parameters} startsShut />
     </div>
   );
