@@ -47,11 +47,12 @@ test('arrows step a field, Shift ten times as far, Escape restores', async ({ pa
   await expect(iso).toHaveValue('1800');
 });
 
-test('a shot can be renamed, deleted with its build, and brought back', async ({ page, ferry }) => {
+test('a shot can be renamed, deleted with its builds, and brought back', async ({ page, ferry }) => {
   await visit(page, open(ferry));
   await put(page, 'Shot', 'Clerk, closer');
   await expect(page.getByRole('list', { name: 'Shots' })).toContainText('Clerk, closer');
   await page.getByRole('button', { name: 'Delete', exact: true }).click();
+  await page.getByRole('button', { name: 'Delete all of it' }).click();
   await expect(page.getByRole('list', { name: 'Shots' })).not.toContainText('Clerk, closer');
   await expect(page.getByLabel('Build', { exact: true })).not.toContainText('Clerk ring');
   await page.keyboard.press('Control+z');

@@ -8,6 +8,7 @@ import type { Production } from '@/core/document/production';
 import { evaluate } from '@/core/evaluate/evaluate';
 import { sensitivities } from '@/core/evaluate/sensitivity';
 import { nightFerry } from '@/demo/nightFerry';
+import { benchDerive, benchGround } from './benchDerive';
 import { benchForms } from './benchForms';
 import { benchGlow, benchLight, type Note } from './benchLight';
 import { benchShelf } from './benchShelf';
@@ -45,7 +46,7 @@ async function benchCore() {
     const result = bench.tasks.find((task) => task.name === name)!.result;
     return 'latency' in result ? result.latency.p50 : NaN;
   };
-  note('evaluate, 32 bulbs, 16 × 16 grid, in Node', median('evaluate'), 'ms', 3);
+  note('evaluate, 32 bulbs, 16 × 16 grid, in Node', median('evaluate'), 'ms', 2.5);
   note('three largest sensitivities of a rung', median('sensitivities'), 'ms', 100);
 }
 
@@ -118,13 +119,19 @@ async function dragMoves(page: Page): Promise<number[]> {
   return moves;
 }
 
-async function benchBrowser(lightOnly: boolean) {
-  const browser = await chromium.launch({
+const launch = () =>
+  chromium.launch({
     executablePath: '/usr/bin/chromium',
     args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run'],
   });
+
+async function benchBrowser(lightOnly: boolean) {
+  const browser = await launch();
   const options = { baseURL: ORIGIN, viewport: { width: 1280, height: 800 } };
-  if (!lightOnly) await benchPages(browser, options);
+  if (!lightOnly) {
+    await benchPages(browser, options);
+    await benchGround(await (await browser.newContext(options)).newPage(), ORIGIN, note);
+  }
   await benchGlow(await (await browser.newContext(options)).newPage(), note);
   await browser.close();
 }
@@ -150,9 +157,20 @@ async function main() {
     console.table(report);
     return;
   }
+  if (only === 'ground') {
+    benchDerive(note);
+    await withServer(async () => {
+      const browser = await launch();
+      await benchGround(await (await browser.newContext()).newPage(), ORIGIN, note);
+      await browser.close();
+    });
+    console.table(report);
+    return;
+  }
   benchLight(note);
   if (!lightOnly) {
     await benchCore();
+    benchDerive(note);
     await benchShelf(note);
     await benchForms(note);
   }

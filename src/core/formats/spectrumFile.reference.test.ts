@@ -73,3 +73,29 @@ describe('bad spectra are refused with line and reason', () => {
     ],
   ])('%s', (_, text, words) => expect(why(text)).toMatch(words));
 });
+
+describe('files that mean no good', () => {
+  // Found by review: a RangeError at 130,000 lines, and a minute for 2 MB of TM-27.
+  test('150,000 lines are read', () => {
+    const lines = Array.from({ length: 150_000 }, (_, k) => `${(380 + k * 0.0027).toFixed(4)};1`);
+    const read = readSpectrum(lines.join('\n'));
+    expect(read.ok && spectrumSchema.safeParse(read.value).success).toBe(true);
+  });
+  test('2 MB of TM-27 are read, and a fault in them is at its line', () => {
+    const element = (nm: number, power: string) =>
+      `<SpectralData wavelength="${nm.toFixed(4)}">${power}</SpectralData>`;
+    const lines = Array.from({ length: 30_000 }, (_, k) => element(380 + k * 0.013, '1'));
+    expect(readSpectrum(['<IESTM2714>', ...lines].join('\n')).ok).toBe(true);
+    lines[20_000] = element(640, 'dark');
+    const read = readSpectrum(['<IESTM2714>', ...lines].join('\n'));
+    expect(read.ok ? '' : read.problems[0]!.message).toContain('Line 20002');
+  });
+  test('powers of any size are brought to what the document takes', () => {
+    for (const scale of [1e13, 1e200, 1e-300]) {
+      const text = Array.from({ length: 80 }, (_, k) => `${380 + k * 5},${scale * (1 + k / 80)}`);
+      const read = readSpectrum(text.join('\n'));
+      if (scale > 1) expect(read.ok && spectrumSchema.safeParse(read.value).success).toBe(true);
+      else if (read.ok) expect(spectrumSchema.safeParse(read.value).success).toBe(true);
+    }
+  });
+});

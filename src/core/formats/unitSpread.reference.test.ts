@@ -15,6 +15,7 @@ import { sampleField, fluxOf, type Photometry } from './photometric';
 import { writeEulumdat } from './eulumdat';
 import { writeIes } from './ies';
 import { readEulumdat } from './readEulumdat';
+import { spreadSchema } from '../units/spread';
 import { MOST_FILE_BYTES, readUnitSpread } from './unitSpread';
 
 const bytes = (text: string) => new TextEncoder().encode(text);
@@ -185,5 +186,42 @@ describe('a measured spread in the engines', () => {
       emitters: room.emitters.map((emitter, k) => ({ ...emitter, spread: k % 2 ? table : other })),
     });
     expect(packed.quantiles).toHaveLength(2 * 129);
+  });
+});
+
+describe('files that mean no good', () => {
+  const ies = (multiplier: string, keyword = '[LUMINAIRE] lamp') =>
+    new TextEncoder().encode(
+      [
+        'IESNA:LM-63-2002',
+        keyword,
+        'TILT=NONE',
+        `1 1000 ${multiplier} 3 1 1 2 0 0 0`,
+        '1 1 10',
+        '0 45 90',
+        '0',
+        '100 80 0',
+      ].join('\n'),
+    );
+  test.each(['constructor', '__proto__', 'toString', 'hasOwnProperty'])(
+    'a keyword called [%s] is a keyword',
+    (name) => {
+      const read = readUnitSpread(ies('1', `[${name}] x`), 'lamp.ies');
+      expect(read.ok).toBe(true);
+      expect(({} as Record<string, unknown>).x).toBeUndefined();
+    },
+  );
+  test.each(['1e308', '1e300', '1e30', '1e9'])(
+    'a multiplier of %s is told, not kept',
+    (multiplier) => {
+      const read = readUnitSpread(ies(multiplier), 'lamp.ies');
+      expect(read.ok ? '' : read.problems[0]!.message).toMatch(
+        /multiplier|no numbers|not a number/,
+      );
+    },
+  );
+  test('what is read is what the document takes', () => {
+    const read = readUnitSpread(ies('1'), 'lamp.ies');
+    expect(read.ok && spreadSchema.safeParse(read.value.spread).success).toBe(true);
   });
 });

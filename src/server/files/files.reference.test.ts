@@ -1,13 +1,11 @@
 import DxfParser from 'dxf-parser';
 import Papa from 'papaparse';
 import { nightFerry } from '@/demo/nightFerry';
-import { Derivations } from '@/core/evaluate/derive';
-import { signedState } from '@/core/evaluate/signedState';
 import { evaluateKnown as evaluate } from '@/core/evaluate/testing';
 import type { SheetPiece } from '@/core/forms/resolved';
 import { buildFile, FILE_NAMES } from './buildFile';
 import { spreadOut } from './flat';
-import { PAPERS, plain, POINTS_PER_MM } from './paper';
+import { PAPERS, POINTS_PER_MM } from './paper';
 import { readPdf } from './testing/readPdf';
 import { MOST_PAGES, tilesOf } from './templates';
 
@@ -216,70 +214,6 @@ describe('templates, read back', () => {
   test('a light without flat pieces says so', async () => {
     const pages = await readPdf((await file('deck-sky', 'templates.pdf')).body as Buffer);
     expect(pages[0]!.text.join(' ')).toContain('no flat pieces');
-  });
-});
-
-describe('the build pack', () => {
-  test.each(document.builds.map(({ id }) => id))(
-    '%s: drawing, lists, steps, safety page, in order',
-    async (id) => {
-      const pages = await readPdf((await file(id, 'build-pack.pdf')).body as Buffer);
-      const words = pages.map(({ text }) => text.join(' '));
-      const at = (title: string) => words.findIndex((page) => page.includes(title));
-      const order = [
-        'What it gives',
-        'Marks and lengths',
-        'Shopping',
-        'Steps, about',
-        'Before it is powered up',
-      ].map(at);
-      expect(order).not.toContain(-1);
-      expect(order).toEqual(order.toSorted((a, b) => a - b));
-      expect(words.join(' ')).toContain('Mains can kill');
-      expect(words.join(' ')).not.toMatch(/NaN|undefined|Infinity/);
-    },
-  );
-  test('every step, every finding, every line of the list is in it', async () => {
-    const found = evaluate(document, 'cabin-box');
-    if (!found.ok) throw new Error('a box');
-    const pages = await readPdf((await file('cabin-box', 'build-pack.pdf')).body as Buffer);
-    const all = pages
-      .flatMap(({ text }) => text)
-      .join(' ')
-      .replace(/\s+/g, ' ');
-    for (const { title } of found.value.steps) expect(all).toContain(plain(title));
-    for (const { title, severity } of found.value.findings)
-      if (severity !== 'ok') expect(all).toContain(plain(title));
-    for (const { name } of found.value.pieces) expect(all).toContain(plain(name));
-  });
-  test('the safety page: the wiring, the look-over, who signed and for which design', async () => {
-    const copy = structuredClone(document);
-    const build = copy.builds.find(({ id }) => id === 'warm-ring')!;
-    const state = signedState(copy, build, new Derivations());
-    build.signOffs = [
-      { id: 'look-1', name: 'M. Okonkwo', date: '2026-11-25', checked: ['all'], design: state },
-      { id: 'look-2', name: 'A. Earlier', date: '2026-11-20', checked: ['all'], design: 'another' },
-    ];
-    const made = await buildFile(copy, build.id, 'build-pack.pdf');
-    const words = (await readPdf(made!.body as Buffer)).flatMap(({ text }) => text).join(' ');
-    expect(words).toContain('Do not plug it in: 1 stop');
-    expect(words).toContain('Signed off by M. Okonkwo on 2026-11-25.');
-    expect(words).toContain('A. Earlier on 2026-11-20, for an earlier design');
-    expect(words).toContain('lamps in parallel');
-    expect(words).toContain('Look over, unplugged');
-  });
-  test('the same design gives the same file', async () => {
-    const [a, b] = [
-      await file('cabin-box', 'build-pack.pdf'),
-      await file('cabin-box', 'build-pack.pdf'),
-    ];
-    const text = async (body: string | Buffer) =>
-      (await readPdf(body as Buffer)).map((page) => page.text);
-    expect(await text(a.body)).toEqual(await text(b.body));
-  });
-  test('on Letter as well', async () => {
-    const pages = await readPdf((await file('cabin-box', 'build-pack-letter.pdf')).body as Buffer);
-    expect(pages[0]).toMatchObject({ width: 612, height: 792 });
   });
 });
 

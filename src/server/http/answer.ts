@@ -1,4 +1,3 @@
-import { headers } from 'next/headers';
 import type { Problem } from '@/core/result';
 import { UnreadableProduction } from '../productions/service';
 import { FOREIGN_HOST, isOwnHost } from './hosts';
@@ -17,10 +16,13 @@ export function problemAnswer(
   );
 }
 
-/** Runs a handler; a broken store becomes a clear 503 and the server lives on. */
-export async function answering(handle: () => Promise<Response>): Promise<Response> {
+/** Runs a handler for a request by our own name; a broken store becomes a clear 503 and the server lives on. */
+export async function answering(
+  request: Request,
+  handle: () => Promise<Response>,
+): Promise<Response> {
   try {
-    if (!isOwnHost((await headers()).get('host'))) return problemAnswer(421, FOREIGN_HOST);
+    if (!isOwnHost(request.headers.get('host'))) return problemAnswer(421, FOREIGN_HOST);
     return await handle();
   } catch (error) {
     if (error instanceof StorageProblem) return problemAnswer(503, error.message);

@@ -34,11 +34,12 @@ test.each([
 });
 test('a broken store is a 503 with its own words; an unknown fault keeps its details', async () => {
   const quiet = jest.spyOn(console, 'error').mockImplementation(() => undefined);
-  const locked = await answering(async () => {
+  const own = new Request('http://127.0.0.1/', { headers: { host: '127.0.0.1' } });
+  const locked = await answering(own, async () => {
     throw new StorageProblem('locked', 'in use');
   });
   expect([locked.status, (await locked.json()).title]).toEqual([503, 'in use']);
-  const unknown = await answering(async () => {
+  const unknown = await answering(own, async () => {
     throw new Error('secret path');
   });
   expect(unknown.status).toBe(503);

@@ -22,7 +22,7 @@ const simulations = gate(60, 60_000);
 
 /** The same readouts as on screen, for scripts: document in, numbers out, nothing stored. */
 export const POST = (request: Request) =>
-  answering(() =>
+  answering(request, () =>
     withBody(request, requestSchema, async ({ document, buildId, gridCells, photons, seed }) => {
       const read = readDocument(document);
       if (!read.ok) return problemAnswer(422, 'This cannot be worked out.', read.problems);

@@ -4,14 +4,14 @@ import { withBody } from '@/server/http/body';
 import { currentProductions } from '@/server/productions/current';
 import { createSchema } from '@/server/productions/service';
 
-export const GET = () =>
-  answering(async () => Response.json(await (await currentProductions()).list()));
+export const GET = (request: Request) =>
+  answering(request, async () => Response.json(await (await currentProductions()).list()));
 
 /** Makes a new production, or imports a whole document as one. */
 const requestSchema = z.union([z.object({ document: z.unknown() }).strict(), createSchema]);
 
 export const POST = (request: Request) =>
-  answering(() =>
+  answering(request, () =>
     withBody(request, requestSchema, async (given) => {
       const productions = await currentProductions();
       if (!('document' in given))

@@ -10,8 +10,8 @@ const hashIn = async (params: Params['params']) =>
   mediaHashSchema.safeParse((await params).hash).data ?? null;
 
 /** The picture as it was put in. Its name is its content, so it never changes. */
-export const GET = (_request: Request, { params }: Params) =>
-  answering(async () => {
+export const GET = (request: Request, { params }: Params) =>
+  answering(request, async () => {
     const hash = await hashIn(params);
     const store = await currentMedia();
     const found = hash && (await store.find(hash));
@@ -31,7 +31,7 @@ const STATUS: Record<string, number> = { too_big: 413, no_picture: 415 };
 
 /** Takes a picture's bytes as the body, streamed; the name has to be their SHA-256. */
 export const PUT = (request: Request, { params }: Params) =>
-  answering(async () => {
+  answering(request, async () => {
     if (isForeign(request)) return problemAnswer(403, 'This request comes from another site.');
     const hash = await hashIn(params);
     if (!hash) return problemAnswer(400, 'A picture is put under the SHA-256 of its bytes.');

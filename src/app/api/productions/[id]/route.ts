@@ -7,8 +7,8 @@ type Params = { params: Promise<{ id: string }> };
 
 const missing = () => problemAnswer(404, 'There is no such production.');
 
-export const GET = (_request: Request, { params }: Params) =>
-  answering(async () => {
+export const GET = (request: Request, { params }: Params) =>
+  answering(request, async () => {
     const stored = await (await currentProductions()).find((await params).id);
     return stored ? Response.json(stored) : missing();
   });
@@ -18,7 +18,7 @@ export const GET = (_request: Request, { params }: Params) =>
  * when that is all of them. 409 brings the newer state along.
  */
 export const PATCH = (request: Request, { params }: Params) =>
-  answering(() =>
+  answering(request, () =>
     withBody(request, saveSchema, async (given) => {
       const outcome = await (await currentProductions()).save((await params).id, given);
       if (outcome.kind === 'missing') return missing();
@@ -37,7 +37,7 @@ export const PATCH = (request: Request, { params }: Params) =>
   );
 
 export const DELETE = (request: Request, { params }: Params) =>
-  answering(async () => {
+  answering(request, async () => {
     if (isForeign(request)) return problemAnswer(403, 'This request comes from another site.');
     const gone = await (await currentProductions()).bin((await params).id);
     return gone ? Response.json({ ok: true }) : missing();

@@ -12,7 +12,7 @@ const hashIn = async (params: Params['params']) =>
 
 /** The small copy for lists; the picture itself where there is none. */
 export const GET = (request: Request, { params }: Params) =>
-  answering(async () => {
+  answering(request, async () => {
     const hash = await hashIn(params);
     if (!hash) return missing();
     const store = await currentMedia();
@@ -32,7 +32,7 @@ export const GET = (request: Request, { params }: Params) =>
 
 /** Takes a small copy, made where the picture was put in. */
 export const PUT = (request: Request, { params }: Params) =>
-  answering(async () => {
+  answering(request, async () => {
     if (isForeign(request)) return problemAnswer(403, 'This request comes from another site.');
     const hash = await hashIn(params);
     if (!hash) return missing();

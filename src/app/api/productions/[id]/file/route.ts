@@ -16,7 +16,7 @@ const attached = (body: BodyInit, type: string, name: string) =>
  * version cannot read comes as it lies in the store.
  */
 export const GET = (request: Request, { params }: { params: Promise<{ id: string }> }) =>
-  answering(async () => {
+  answering(request, async () => {
     const { id } = await params;
     const productions = await currentProductions();
     try {

@@ -5,8 +5,8 @@ import { currentProductions } from '@/server/productions/current';
 type Params = { params: Promise<{ id: string; buildId: string; file: string }> };
 
 /** A build as a file for the saw, the till or the printer. */
-export const GET = (_request: Request, { params }: Params) =>
-  answering(async () => {
+export const GET = (request: Request, { params }: Params) =>
+  answering(request, async () => {
     const { id, buildId, file } = await params;
     const name = fileNameSchema.safeParse(file);
     if (!name.success) return problemAnswer(404, 'There is no such file of a build.');

@@ -1,0 +1,85 @@
+import { nightFerry } from '@/demo/nightFerry';
+import { Derivations } from '@/core/evaluate/derive';
+import { signedState } from '@/core/evaluate/signedState';
+import { evaluateKnown as evaluate } from '@/core/evaluate/testing';
+import { buildFile } from './buildFile';
+import { plain } from './paper';
+import { readPdf } from './testing/readPdf';
+
+// Reading a whole pack back takes a second; on a busy machine several.
+jest.setTimeout(60_000);
+
+const document = nightFerry();
+
+/** Every pack is made and read back once. */
+const packs = new Map<string, ReturnType<typeof readPdf>>();
+function packOf(id: string): ReturnType<typeof readPdf> {
+  const known = packs.get(id);
+  if (known) return known;
+  const made = buildFile(document, id, 'build-pack.pdf').then((pack) =>
+    readPdf(pack!.body as Buffer),
+  );
+  packs.set(id, made);
+  return made;
+}
+
+describe('the build pack', () => {
+  test.each(document.builds.map(({ id }) => id))(
+    '%s: drawing, lists, steps, safety page, in order',
+    async (id) => {
+      const pages = await packOf(id);
+      const words = pages.map(({ text }) => text.join(' '));
+      const at = (title: string) => words.findIndex((page) => page.includes(title));
+      const order = [
+        'What it gives',
+        'Marks and lengths',
+        'Shopping',
+        'Steps, about',
+        'Before it is powered up',
+      ].map(at);
+      expect(order).not.toContain(-1);
+      expect(order).toEqual(order.toSorted((a, b) => a - b));
+      expect(words.join(' ')).toContain('Mains can kill');
+      expect(words.join(' ')).not.toMatch(/NaN|undefined|Infinity/);
+    },
+  );
+  test('every step, every finding, every line of the list is in it', async () => {
+    const found = evaluate(document, 'cabin-box');
+    if (!found.ok) throw new Error('a box');
+    const pages = await packOf('cabin-box');
+    const all = pages
+      .flatMap(({ text }) => text)
+      .join(' ')
+      .replace(/\s+/g, ' ');
+    for (const { title } of found.value.steps) expect(all).toContain(plain(title));
+    for (const { title, severity } of found.value.findings)
+      if (severity !== 'ok') expect(all).toContain(plain(title));
+    for (const { name } of found.value.pieces) expect(all).toContain(plain(name));
+  });
+  test('the safety page: the wiring, the look-over, who signed and for which design', async () => {
+    const copy = structuredClone(document);
+    const build = copy.builds.find(({ id }) => id === 'warm-ring')!;
+    const state = signedState(copy, build, new Derivations());
+    build.signOffs = [
+      { id: 'look-1', name: 'M. Okonkwo', date: '2026-11-25', checked: ['all'], design: state },
+      { id: 'look-2', name: 'A. Earlier', date: '2026-11-20', checked: ['all'], design: 'another' },
+    ];
+    const made = await buildFile(copy, build.id, 'build-pack.pdf');
+    const words = (await readPdf(made!.body as Buffer)).flatMap(({ text }) => text).join(' ');
+    expect(words).toContain('Do not plug it in: 1 stop');
+    expect(words).toContain('Signed off by M. Okonkwo on 2026-11-25.');
+    expect(words).toContain('A. Earlier on 2026-11-20, for an earlier design');
+    expect(words).toContain('lamps in parallel');
+    expect(words).toContain('Look over, unplugged');
+  });
+  test('the same design gives the same file', async () => {
+    const again = await buildFile(document, 'counter-lamp', 'build-pack.pdf');
+    const text = (pages: Awaited<ReturnType<typeof readPdf>>) => pages.map((page) => page.text);
+    expect(text(await readPdf(again!.body as Buffer))).toEqual(text(await packOf('counter-lamp')));
+  });
+  test('on Letter as well', async () => {
+    const made = await buildFile(document, 'counter-lamp', 'build-pack-letter.pdf');
+    const pages = await readPdf(made!.body as Buffer);
+    expect(pages[0]).toMatchObject({ width: 612, height: 792 });
+  });
+});
