@@ -1,11 +1,15 @@
 /** Unit tests run in Node; the real interface is tested by Playwright in e2e/. */
 const config = {
   testEnvironment: 'node',
+  // Packages that are ES modules only answer to Node's own name for "require may load a module".
+  testEnvironmentOptions: { customExportConditions: ['node', 'node-addons', 'module-sync'] },
   // Every core: the suites are long sums, not waits.
   maxWorkers: '100%',
   roots: ['<rootDir>/src'],
   transform: { '^.+\\.[tj]sx?$': ['@swc/jest', { jsc: { target: 'es2022' } }] },
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
-  transformIgnorePatterns: ['/node_modules/(?!(nanoid|zod)/)'],
+  transformIgnorePatterns: [
+    '/node_modules/(?!(nanoid|zod|file-type|strtok3|token-types|uint8array-extras|@tokenizer|@borewit)/)',
+  ],
 };
 export default config;

@@ -47,7 +47,10 @@ test('arrows step a field, Shift ten times as far, Escape restores', async ({ pa
   await expect(iso).toHaveValue('1800');
 });
 
-test('a shot can be renamed, deleted with its builds, and brought back', async ({ page, ferry }) => {
+test('a shot can be renamed, deleted with its builds, and brought back', async ({
+  page,
+  ferry,
+}) => {
   await visit(page, open(ferry));
   await put(page, 'Shot', 'Clerk, closer');
   await expect(page.getByRole('list', { name: 'Shots' })).toContainText('Clerk, closer');

@@ -4,7 +4,7 @@ import { command, expect, kept, put, stored, test, visit, type Page } from './be
 const gate = (page: Page) => page.locator('[data-gate]');
 const shut = (page: Page) => expect(gate(page)).toHaveAttribute('data-gate', 'shut');
 const open = (page: Page) => expect(gate(page)).toHaveAttribute('data-gate', 'open');
-const sheet = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).click();
+const sheet = (page: Page, name: string) => page.getByRole('tab', { name, exact: true }).click();
 /** Opens a drawer of the tray. */
 async function drawer(page: Page, name: string) {
   const tray = page.getByRole('button', { name, exact: true }).last();
@@ -44,7 +44,7 @@ test('film on halogen: refused until it stands clear', async ({ page, ferry }) =
 test('wrong dimmer, with the keyboard only, through to the sign-off', async ({ page, ferry }) => {
   const press = (key: string) => page.keyboard.press(key);
   const tabTo = async (
-    role: 'button' | 'combobox' | 'checkbox' | 'textbox',
+    role: 'button' | 'combobox' | 'checkbox' | 'textbox' | 'tab',
     name: string | RegExp,
   ) => {
     const target = page.getByRole(role, { name, exact: typeof name === 'string' }).first();
@@ -66,8 +66,12 @@ test('wrong dimmer, with the keyboard only, through to the sign-off', async ({ p
   await press('Home');
   await open(page);
   await page.evaluate(() => (document.activeElement as HTMLElement).blur());
-  await tabTo('button', 'Power-up');
-  await press('Enter');
+  await tabTo('tab', 'Schematic');
+  await press('End');
+  await expect(page.getByRole('tab', { name: 'Power-up' })).toHaveAttribute(
+    'aria-selected',
+    'true',
+  );
   await tabTo('checkbox', /^Unplugged/);
   for (let k = 0; k < 8; k++) {
     await press('Space');

@@ -1,7 +1,7 @@
 import {
   BlobReader,
-  BlobWriter,
   configure,
+  ERR_UNSAFE_FILENAME,
   ZipReader,
   type Entry,
   type FileEntry,
@@ -38,12 +38,6 @@ export interface ZippedProduction {
   extra: string[];
 }
 
-const climbsOut = (name: string): boolean =>
-  name.startsWith('/') ||
-  name.includes('\\') ||
-  /^[a-z]:/i.test(name) ||
-  name.split('/').some((part) => part === '..' || part === '.');
-
 const wrong = <T>(message: string): Result<T> => refuse('zip', message, 'file');
 
 /**
@@ -58,7 +52,10 @@ export async function readProductionZip(
   try {
     return await readEntries(await zip.getEntries(), onProgress);
   } catch (error) {
-    return wrong(`This zip cannot be read: ${sentence(error)}.`);
+    const { message, filename } = error as Error & { filename?: string };
+    return message === ERR_UNSAFE_FILENAME
+      ? wrong(`“${filename}” points outside of the zip: it is not opened.`)
+      : wrong(`This zip cannot be read: ${sentence(error)}.`);
   } finally {
     await zip.close().catch(() => undefined);
   }
@@ -75,8 +72,6 @@ async function readEntries(
 ): Promise<Result<ZippedProduction>> {
   if (entries.length > MOST_ENTRIES)
     return wrong(`It holds ${entries.length} files; a production has at most ${MOST_ENTRIES}.`);
-  const outside = entries.find(({ filename }) => climbsOut(filename));
-  if (outside) return wrong(`“${outside.filename}” points outside of the zip: it is not opened.`);
   if (entries.some(({ encrypted }) => encrypted))
     return wrong('It is locked with a password; make it without one.');
   const files = entries.filter((entry): entry is FileEntry => !entry.directory);
@@ -135,36 +130,29 @@ async function checked(
     : wrong(`${entry.filename} is not what it was: its content has changed.`);
 }
 
-/** Counts what really comes out of an entry, whatever its head promises. */
-class Bounded extends BlobWriter {
-  private bytes = 0;
-
-  constructor(private readonly most: number) {
-    super();
-    const writable = this.writable as WritableStream<Uint8Array>;
-    const through = new TransformStream<Uint8Array, Uint8Array>({
-      transform: (chunk, control) => {
-        this.bytes += chunk.byteLength;
-        if (this.bytes > this.most) control.error(new Error('it is larger than it says'));
-        else control.enqueue(chunk);
-      },
-    });
-    this.piped = through.readable.pipeTo(writable);
-    this.piped.catch(() => undefined);
-    (this as { writable: WritableStream }).writable = through.writable;
-  }
-  readonly piped: Promise<void>;
+/** Passes an entry on while counting what really comes out, whatever its head promises. */
+function bounded(most: number): TransformStream<Uint8Array, Uint8Array> {
+  let bytes = 0;
+  return new TransformStream({
+    transform: (chunk, control) => {
+      bytes += chunk.byteLength;
+      if (bytes > most) control.error(new Error('it is larger than it says'));
+      else control.enqueue(chunk);
+    },
+  });
 }
 
 /** One entry's content, refused before and while it grows beyond what it may. */
 async function unpacked(entry: FileEntry, most: number): Promise<Result<Blob>> {
   if (entry.uncompressedSize > most)
     return wrong(tooBigWords(entry.filename, entry.uncompressedSize));
+  const through = bounded(most);
+  const collected = new Response(through.readable).blob();
+  // A stream that errs is told by whichever of the two ends is awaited first.
+  collected.catch(() => undefined);
   try {
-    const writer = new Bounded(most);
-    await entry.getData(writer, { checkSignature: true });
-    await writer.piped;
-    return accept(await writer.getData());
+    await entry.getData(through.writable, { checkSignature: true });
+    return accept(await collected);
   } catch (error) {
     return wrong(`${entry.filename} is damaged: ${sentence(error)}.`);
   }

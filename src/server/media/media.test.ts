@@ -33,7 +33,7 @@ const stream = (bytes: Uint8Array, piece = 70_001) => {
 };
 const whole = async (readable: ReadableStream<Uint8Array>) =>
   new Uint8Array(await new Response(readable).arrayBuffer());
-const chunks = async () => (await open.db.select().from(mediaChunks)).length;
+const chunks = () => open.db.$count(mediaChunks);
 
 test('bytes come back as they went in, whatever pieces they came in', async () => {
   for (const more of [0, 10, 999_933, 1_000_000, 2_500_000]) {
@@ -43,7 +43,7 @@ test('bytes come back as they went in, whatever pieces they came in', async () =
       ok: true,
       value: { hash, type: 'image/png', sizeBytes: bytes.byteLength, hasSmall: false },
     });
-    expect(await whole(store.read(hash))).toEqual(bytes);
+    expect(sha256(await whole(store.read(hash)))).toBe(hash);
   }
 });
 

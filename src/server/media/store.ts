@@ -1,10 +1,10 @@
 import { createHash, randomUUID } from 'node:crypto';
 import { fileTypeFromBuffer } from 'file-type';
-import { and, asc, eq, like, lt, sql } from 'drizzle-orm';
+import { and, eq, like, lt, sql } from 'drizzle-orm';
 import { MOST_MEDIA_BYTES, PICTURE_TYPES } from '@/core/document/picture';
 import { accept, refuse, type Result } from '@/core/result';
 import type { Database } from '../storage/database';
-import { media, mediaChunks } from '../storage/schema';
+import { bytesOf, media, mediaChunks } from '../storage/schema';
 
 /** Pieces the bytes are kept in: no more than this of a picture is in memory at a time. */
 const CHUNK_BYTES = 1_000_000;
@@ -91,10 +91,10 @@ export function mediaStore(db: Database) {
         {
           pull: async (control) => {
             const [row] = await db
-              .select({ bytes: mediaChunks.bytes })
+              .select({ bytes: bytesOf(mediaChunks.bytes) })
               .from(mediaChunks)
               .where(and(eq(mediaChunks.hash, hash), eq(mediaChunks.n, n++)));
-            if (row) control.enqueue(new Uint8Array(row.bytes));
+            if (row) control.enqueue(row.bytes);
             else control.close();
           },
         },
@@ -117,8 +117,11 @@ export function mediaStore(db: Database) {
     },
 
     readSmall: async (hash: string): Promise<Uint8Array<ArrayBuffer> | null> => {
-      const [row] = await db.select({ small: media.small }).from(media).where(eq(media.hash, hash));
-      return row?.small ? new Uint8Array(row.small) : null;
+      const [row] = await db
+        .select({ small: bytesOf(media.small) })
+        .from(media)
+        .where(eq(media.hash, hash));
+      return row?.small ?? null;
     },
 
     /**
@@ -144,9 +147,6 @@ export function mediaStore(db: Database) {
     dropUnfinished: async (): Promise<void> => {
       await db.delete(mediaChunks).where(like(mediaChunks.hash, `${INCOMING}%`));
     },
-
-    /** Hashes kept, for tests. */
-    list: () => db.select({ hash: media.hash }).from(media).orderBy(asc(media.createdAt)),
   };
 }
 
@@ -162,7 +162,7 @@ interface Arrived {
 /** Reads a stream into pieces of one size, counting, hashing and looking at its beginning. */
 async function receive(
   bytes: ReadableStream<Uint8Array>,
-  keep: (n: number, chunk: Uint8Array) => Promise<unknown>,
+  keep: (n: number, chunk: Uint8Array<ArrayBuffer>) => Promise<unknown>,
 ): Promise<Result<Arrived>> {
   const sum = createHash('sha256');
   const reader = bytes.getReader();
