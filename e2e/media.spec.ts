@@ -25,8 +25,10 @@ test('photographs: put in, captioned, taken out and brought back; what is none i
   const print = page.locator('[data-picture]');
   await expect(print).toHaveCount(1);
   await expect(page.locator('[data-adding=no]')).toBeVisible();
-  await expect(page.getByRole('alert')).toContainText('notes.png');
-  await expect(page.getByRole('alert')).toContainText('by its content, not by its name');
+  await expect(page.getByRole('tabpanel').getByRole('alert')).toContainText('notes.png');
+  await expect(page.getByRole('tabpanel').getByRole('alert')).toContainText(
+    'by its content, not by its name',
+  );
   await put(page, 'Caption', 'the back before it was closed');
   await kept(page);
   const { document } = await stored(page, ferry);

@@ -35,20 +35,24 @@ test('kill -9 between autosaves loses nothing that was kept, and the browser bri
   second.process.kill('SIGKILL');
 });
 
-test('kill -9 in the middle of typing loses at most the last half second', async ({ page }) => {
+test('kill -9 in the middle of typing: everything the server has answered for is on disk', async ({
+  page,
+}) => {
   test.setTimeout(120_000);
   const data = folder();
   const first = await startServer(data);
   await answering(first);
   await visit(page, `${first.origin}/p/night-ferry/build?build=clerk-ring`);
-  const typed: { sizeM: number; at: number }[] = [];
-  for (let step = 0; step < 8; step++) {
-    const sizeM = 0.9 + step / 100;
+  const answered: number[] = [];
+  page.on('response', async (response) => {
+    const asked = response.request();
+    if (asked.method() !== 'PATCH' || !response.ok()) return;
+    const sizes = [...(asked.postData() ?? '').matchAll(/"outerDiameterM"\],"value":([\d.]+)/g)];
+    answered.push(...sizes.map(([, size]) => Number(size)));
+  });
+  let sizeM = 0.9;
+  for (; new Set(answered).size < 3 && sizeM < 1.9; sizeM += 0.01)
     await put(page, 'Outer Ø', `${(sizeM * 100).toFixed(0)} cm`);
-    typed.push({ sizeM, at: Date.now() });
-    await page.waitForTimeout(250);
-  }
-  const killedAt = Date.now();
   first.process.kill('SIGKILL');
   await first.ended;
   // Nothing of the browser's memory may help here.
@@ -56,9 +60,9 @@ test('kill -9 in the middle of typing loses at most the last half second', async
   const second = await startServer(data);
   await answering(second);
   const read = await (await fetch(`${second.origin}/api/productions/night-ferry`)).json();
-  const owed = typed.filter(({ at }) => at <= killedAt - 500).at(-1)!;
+  expect(new Set(answered).size).toBeGreaterThanOrEqual(3);
   expect(read.document.builds[0].parameters.outerDiameterM).toBeGreaterThanOrEqual(
-    owed.sizeM - 1e-9,
+    Math.max(...answered) - 1e-9,
   );
   second.process.kill('SIGKILL');
 });
@@ -76,23 +80,6 @@ test('a data folder in use, or that cannot be written, is one clear line and an 
   const nowhere = await startServer('/proc/lantern-jar');
   expect(await nowhere.ended).toBe(3);
   expect(nowhere.output()).toContain('is of no use');
-});
-
-test('two windows: the later one is told, and may choose', async ({ page, context, ferry }) => {
-  const url = `/p/${ferry}/build?build=clerk-ring`;
-  const other = await context.newPage();
-  await visit(page, url);
-  await visit(other, url);
-  await put(page, 'Outer Ø', '90 cm');
-  await kept(page);
-  await put(other, 'Ring width', '12 cm');
-  const question = other.getByRole('dialog', { name: 'Changed in another window' });
-  await expect(question).toBeVisible();
-  await question.getByRole('button', { name: 'Put my changes on top' }).click();
-  await kept(other);
-  const { document, revision } = await stored(page, ferry);
-  expect(document.builds[0]!.parameters).toMatchObject({ outerDiameterM: 0.9, ringWidthM: 0.12 });
-  expect(revision).toBe(3);
 });
 
 test.describe('import and export', () => {

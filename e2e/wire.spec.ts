@@ -66,7 +66,7 @@ test('wrong dimmer, with the keyboard only, through to the sign-off', async ({ p
   await press('Home');
   await open(page);
   await page.evaluate(() => (document.activeElement as HTMLElement).blur());
-  await tabTo('tab', 'Schematic');
+  await tabTo('tab', 'Cord and plug');
   await press('End');
   await expect(page.getByRole('tab', { name: 'Power-up' })).toHaveAttribute(
     'aria-selected',

@@ -1,0 +1,114 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, STATIONS, test, visit, type Page } from './bench';
+
+/** Looks at what stands on the page now; `where` names it when something is found. */
+type Look = (where: string) => Promise<void>;
+
+/** In Bench everything is asked; Set differs by its colours alone, so contrast is what is asked there. */
+const look =
+  (page: Page): Look =>
+  async (where) => {
+    const wear = (theme: string) =>
+      page.evaluate((name) => void (document.documentElement.dataset.theme = name), theme);
+    // Legacy mode: no second page for frames of other hosts; there are none.
+    const found = async (axe: AxeBuilder) =>
+      (await axe.analyze()).violations.map(
+        ({ id, nodes }) => `${id}: ${nodes.map(({ target }) => target.join(' ')).join(' | ')}`,
+      );
+    await wear('bench');
+    expect(await found(new AxeBuilder({ page }).setLegacyMode()), where).toEqual([]);
+    await wear('set');
+    const contrast = new AxeBuilder({ page }).setLegacyMode().withRules(['color-contrast']);
+    expect(await found(contrast), `${where}, in set`).toEqual([]);
+  };
+
+async function sheets(page: Page, names: readonly string[], seen: Look) {
+  for (const name of names) {
+    const tab = page.getByRole('tab', { name, exact: true });
+    await tab.click();
+    await expect(tab).toHaveAttribute('aria-selected', 'true');
+    await seen(name);
+  }
+}
+
+async function closed(page: Page) {
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+}
+
+const WALKS: Record<string, (page: Page, ferry: string, seen: Look) => Promise<void>> = {
+  'the list and every station': async (page, ferry, seen) => {
+    await page.goto('/');
+    await expect(page.getByRole('button', { name: 'Import a file' })).toBeVisible();
+    await seen('list');
+    for (const station of STATIONS) {
+      await visit(page, `/p/${ferry}/${station}?build=warm-ring`);
+      await seen(station);
+    }
+  },
+  'the panels': async (page, ferry, seen) => {
+    await visit(page, `/p/${ferry}/build?build=warm-ring`);
+    for (const [key, title] of [
+      ['f', 'Findings'],
+      ['Control+k', 'What do you want to do?'],
+      ['Shift+?', 'Keys'],
+    ] as const) {
+      await page.keyboard.press(key);
+      await expect(page.getByRole('dialog', { name: title })).toBeVisible();
+      await seen(title);
+      await closed(page);
+    }
+    await page.locator('[data-rung=light]').click();
+    await expect(page.getByRole('dialog', { name: /the working/ })).toBeVisible();
+    await seen('working');
+    await closed(page);
+    await page.getByRole('button', { name: 'New light' }).click();
+    await expect(page.getByRole('button', { name: 'Start a foam box' })).toBeVisible();
+    await seen('gallery');
+    await closed(page);
+    await page.getByRole('button', { name: /^Accessories/ }).click();
+    await expect(page.getByRole('dialog', { name: 'Accessories' })).toBeVisible();
+    await seen('accessories');
+  },
+  'the sheets of Build, Cut and Wire': async (page, ferry, seen) => {
+    await visit(page, `/p/${ferry}/build?build=warm-ring`);
+    await sheets(page, ['Marks and pieces', 'Steps', 'Photographs'], seen);
+    await visit(page, `/p/${ferry}/cut?build=cabin-box`);
+    await expect(page.locator('[data-plan=thorough]')).toBeVisible();
+    await sheets(page, ['Layouts', 'At the saw', 'Shopping', 'Files'], seen);
+    await visit(page, `/p/${ferry}/wire?build=clerk-pan`);
+    await sheets(page, ['Circuits', 'Along the tape', 'Less light', 'Power-up'], seen);
+  },
+  'the shelf': async (page, ferry, seen) => {
+    await visit(page, `/p/${ferry}/shelf?build=clerk-ring`);
+    await page.getByRole('button', { name: /Market-stall globe/ }).click();
+    await expect(page.getByRole('dialog')).toBeVisible();
+    await seen('bulb');
+    await closed(page);
+    await page.getByRole('tab', { name: 'Colour', exact: true }).click();
+    await expect(page.locator('[data-patch]')).toHaveCount(10);
+    await seen('Colour');
+    await sheets(page, ['Side by side', 'In this light'], seen);
+    await page.getByRole('button', { name: 'Read labels' }).click();
+    await page.getByLabel('Lines or a table').fill('A60 9W 806 lm 2700K E27 8,99 €');
+    await expect(page.locator('[data-read-rows]')).toBeVisible();
+    await seen('reading');
+    await closed(page);
+    for (const [sheet, name] of [
+      ['Tape, tubes, panels', /^Coated white tape/],
+      ['Materials and parts', /^Baking parchment/],
+    ] as const) {
+      await sheets(page, [sheet], seen);
+      await page.getByRole('button', { name }).click();
+      await expect(page.getByRole('dialog')).toBeVisible();
+      await seen(`${sheet}, editor`);
+      await closed(page);
+    }
+  },
+};
+
+for (const [name, walk] of Object.entries(WALKS))
+  test(`axe finds nothing in either theme: ${name}`, async ({ page, ferry }) => {
+    test.setTimeout(180_000);
+    await walk(page, ferry, look(page));
+  });
