@@ -72,6 +72,17 @@ describe('autosave', () => {
     expect(getState().acknowledged.name).toBe('A');
   });
 
+  test('who types without a pause is kept every half second all the same', async () => {
+    const server = serve();
+    const { getState } = open(server);
+    for (let letter = 0; letter < 15; letter++) {
+      getState().change('rename', rename(`A${letter}`));
+      await pass(100);
+    }
+    expect(server.requests.length).toBeGreaterThanOrEqual(3);
+    expect(getState().acknowledged.name).toMatch(/^A1[0-4]$/);
+  });
+
   test('a silent server is asked again, and nothing is lost meanwhile', async () => {
     const server = serve();
     server.mood = 'down';

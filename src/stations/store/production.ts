@@ -57,7 +57,7 @@ type Attempt =
 export function createProductionStore(initial: Initial) {
   return createStore<ProductionState>()((set, get) => {
     const id = initial.document.id;
-    let timer: ReturnType<typeof setTimeout> | null = null;
+    let timer: { at: number; handle: ReturnType<typeof setTimeout> } | null = null;
     let sending = false;
     let recalled = false;
     let dragged: Change | null = null;
@@ -89,9 +89,12 @@ export function createProductionStore(initial: Initial) {
           if (kept !== get().journalKept) set({ journalKept: kept });
         });
     };
+    /** The earlier of two times stands: who types without a pause is kept all the same. */
     const schedule = (delayMs: number) => {
-      if (timer) clearTimeout(timer);
-      timer = setTimeout(() => void flush(), delayMs);
+      const at = Date.now() + delayMs;
+      if (timer && timer.at <= at) return;
+      if (timer) clearTimeout(timer.handle);
+      timer = { at, handle: setTimeout(() => void flush(), delayMs) };
     };
     const record = (document: Production, done: Recorded) => {
       // An open conflict stays open: sending waits until the user has chosen.
@@ -108,6 +111,7 @@ export function createProductionStore(initial: Initial) {
     };
 
     async function flush() {
+      timer = null;
       const { revision, history, save } = get();
       if (sending || history.pending.length === 0 || save.kind === 'conflict') return;
       sending = true;
