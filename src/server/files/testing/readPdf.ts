@@ -19,8 +19,11 @@ const times = ([a, b, c, d, e, f]: Matrix, [A, B, C, D, E, F]: Matrix): Matrix =
   b * E + d * F + f,
 ];
 
-/** Reads a PDF with an independent reader: page sizes, text, and every straight stroke. For tests. */
-export async function readPdf(bytes: Buffer): Promise<PdfPage[]> {
+/**
+ * Reads a PDF with an independent reader: page sizes, text, and every straight stroke. For tests.
+ * @param strokes  false where only the words are wanted, which is much faster
+ */
+export async function readPdf(bytes: Buffer, strokes = true): Promise<PdfPage[]> {
   const root = join(process.cwd(), 'node_modules/pdfjs-dist');
   // Loaded past the test runner's transform: the reader is a module, and a large one.
   const load = new Function('path', 'return import(path)') as (path: string) => Promise<never>;
@@ -36,7 +39,7 @@ export async function readPdf(bytes: Buffer): Promise<PdfPage[]> {
   }).promise;
   const pages: PdfPage[] = [];
   for (let at = 1; at <= pdf.numPages; at++)
-    pages.push(await readPage(await pdf.getPage(at), pdfjs.OPS));
+    pages.push(await readPage(await pdf.getPage(at), pdfjs.OPS, strokes));
   return pages;
 }
 
@@ -50,7 +53,24 @@ interface PdfPageProxy {
   getOperatorList: () => Promise<{ fnArray: number[]; argsArray: unknown[][] }>;
 }
 
-async function readPage(page: PdfPageProxy, OPS: Record<string, number>): Promise<PdfPage> {
+async function readPage(
+  page: PdfPageProxy,
+  OPS: Record<string, number>,
+  strokes: boolean,
+): Promise<PdfPage> {
+  const { items } = await page.getTextContent();
+  return {
+    width: page.view[2]!,
+    height: page.view[3]!,
+    lines: strokes ? await readLines(page, OPS) : [],
+    text: items.flatMap(({ str }) => (str ? [str] : [])),
+  };
+}
+
+async function readLines(
+  page: PdfPageProxy,
+  OPS: Record<string, number>,
+): Promise<PdfPage['lines']> {
   const { fnArray, argsArray } = await page.getOperatorList();
   const lines: PdfPage['lines'] = [];
   let matrix: Matrix = [1, 0, 0, 1, 0, 0];
@@ -60,19 +80,13 @@ async function readPage(page: PdfPageProxy, OPS: Record<string, number>): Promis
     if (operator === OPS.save) stack.push(matrix);
     else if (operator === OPS.restore) matrix = stack.pop() ?? matrix;
     else if (operator === OPS.transform) matrix = times(matrix, args as unknown as Matrix);
-    else if (operator === OPS.constructPath) lines.push(...strokes(args, matrix));
+    else if (operator === OPS.constructPath) lines.push(...strokesOf(args, matrix));
   });
-  const { items } = await page.getTextContent();
-  return {
-    width: page.view[2]!,
-    height: page.view[3]!,
-    lines,
-    text: items.flatMap(({ str }) => (str ? [str] : [])),
-  };
+  return lines;
 }
 
 /** Path data comes as one flat list: 0 move, 1 line, 2 curve, 3 quadratic, 4 close. */
-function strokes(args: unknown[], [a, b, c, d, e, f]: Matrix): PdfPage['lines'] {
+function strokesOf(args: unknown[], [a, b, c, d, e, f]: Matrix): PdfPage['lines'] {
   const [data] = args[1] as [ArrayLike<number> | null];
   if (!data) return [];
   const found: PdfPage['lines'] = [];
