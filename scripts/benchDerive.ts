@@ -134,16 +134,20 @@ export async function benchGround(page: Page, origin: string, note: Note) {
   note('journal bytes of an edit after 2,000, against the second', (await one()) / early, '×', 1.2);
   await page.getByRole('tab', { name: 'Photographs' }).click();
   await page.evaluate(() => {
-    const frames = { longest: 0, last: performance.now() };
-    Object.assign(window, { frames });
-    const tick = (now: number) => {
-      frames.longest = Math.max(frames.longest, now - frames.last);
-      frames.last = now;
-      requestAnimationFrame(tick);
+    // A method: the runner would wrap a function of its own, and the page does not know the wrapper.
+    const frames = {
+      longest: 0,
+      last: performance.now(),
+      tick(now: number) {
+        frames.longest = Math.max(frames.longest, now - frames.last);
+        frames.last = now;
+        requestAnimationFrame((next) => frames.tick(next));
+      },
     };
+    Object.assign(window, { frames });
     requestAnimationFrame((now) => {
       frames.last = now;
-      tick(now);
+      frames.tick(now);
     });
   });
   const photograph = Buffer.concat([pngHead(), Buffer.alloc(20_000_000, 7)]);

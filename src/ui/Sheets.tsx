@@ -35,13 +35,13 @@ export function Sheets<Id extends string>({
       onValueChange={(id) => onOpen(id as Id)}
       activationMode="automatic"
     >
-      <div className="no-print flex flex-wrap items-center gap-x-4 border-b border-line px-4 py-1">
+      <div className="no-print flex flex-wrap items-center gap-x-2 border-b border-line px-4 py-1">
         <Tabs.List aria-label={label} className="flex flex-wrap">
           {sheets.map(([id, name]) => (
             <Tabs.Trigger
               key={id}
               value={id}
-              className="border-b-[3px] border-transparent px-3 py-1 text-ink-soft hover:bg-brass-wash data-[state=active]:border-brass data-[state=active]:text-ink"
+              className="border-b-[3px] border-transparent px-2 py-1 text-ink-soft hover:bg-brass-wash data-[state=active]:border-brass data-[state=active]:text-ink"
             >
               {name}
             </Tabs.Trigger>

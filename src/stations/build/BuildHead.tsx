@@ -35,7 +35,7 @@ export function BuildHead({ build }: { build: Build }) {
       </HeadButton>
       <HeadButton onPress={() => setOpen('place')}>
         <Settings2 size={15} aria-hidden />
-        <span className="max-w-[118px] truncate">
+        <span className="max-w-[84px] truncate">
           {shot ? `For ${shot.name}` : 'For no shot'}, on {circuit?.name}
         </span>
       </HeadButton>

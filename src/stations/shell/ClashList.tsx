@@ -1,18 +1,32 @@
 'use client';
-import type { Choice, Clash } from '@/core/document/edit';
+import { findRecord, type Choice, type Clash, type FieldRef } from '@/core/document/edit';
 import type { Production } from '@/core/document/production';
-import { nameOf } from './placeOf';
+import type { UnitSystem } from '@/core/quantity';
+import { useDevice } from '@/ui/device';
+import { textOf } from '@/ui/fields/QuantityField';
+import { fieldOf, nameOf, wordsOf } from './placeOf';
 
 const LONGEST = 60;
 
-/** A value short enough to choose by. */
-function worded(value: unknown): string {
+/** A value short enough to choose by, as its field writes it. */
+function worded(document: Production, ref: FieldRef, value: unknown, system: UnitSystem): string {
   if (value === undefined) return 'taken away';
   if (value === null) return 'nothing';
+  const field = fieldOf(document, ref);
+  if (field?.kind === 'quantity' && typeof value === 'number')
+    return textOf(value, field.dimension, system);
+  if (field?.kind === 'choice')
+    return field.options.find((option) => option.value === value)?.label ?? String(value);
+  if (field?.kind === 'part' || field?.kind === 'unit') {
+    const named = findRecord(document, { kind: field.ref, id: String(value) });
+    return (named as { name?: string } | null)?.name ?? String(value);
+  }
   if (typeof value === 'object') {
     const { name } = value as { name?: unknown };
     if (typeof name === 'string') return `“${name}”, as a whole`;
   }
+  const unit = wordsOf(ref.path.at(-1) ?? '').unit;
+  if (typeof value === 'number') return unit ? `${value} ${unit}` : String(value);
   const text = typeof value === 'string' ? `“${value}”` : JSON.stringify(value);
   return text.length > LONGEST ? `${text.slice(0, LONGEST)}…` : text;
 }
@@ -26,6 +40,7 @@ interface ClashListProps {
 
 /** What was changed here and elsewhere, field by field, to choose. */
 export function ClashList({ document, clashes, choices, onChoose }: ClashListProps) {
+  const { units: system } = useDevice();
   return (
     <ul className="mt-3 grid gap-3">
       {clashes.map((clash) => (
@@ -41,7 +56,8 @@ export function ClashList({ document, clashes, choices, onChoose }: ClashListPro
                   checked={choices[clash.key] === choice}
                   onChange={() => onChoose(clash.key, choice)}
                 />
-                {choice === 'mine' ? 'mine' : 'the other'}: {worded(clash[choice])}
+                {choice === 'mine' ? 'mine' : 'the other'}:{' '}
+                {worded(document, clash.ref, clash[choice], system)}
               </label>
             ))}
           </fieldset>

@@ -31,7 +31,7 @@ export interface QuantityFieldProps {
 }
 
 /** Text for editing; counts and f-numbers are bare numbers. */
-function textOf(value: number, dimension: Dimension, system: UnitSystem): string {
+export function textOf(value: number, dimension: Dimension, system: UnitSystem): string {
   if (dimension === 'count' || dimension === 'fNumber') return String(Number(value.toFixed(2)));
   if (dimension === 'ratio') return `${Number((value * 100).toFixed(1))}%`;
   if (dimension === 'stops')
