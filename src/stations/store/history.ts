@@ -34,7 +34,8 @@ export interface Recorded {
   /** entries nothing needs any more */
   drop: number[];
 }
-export type Place = 'past' | 'future' | 'none';
+export const PLACES = ['past', 'future', 'none'] as const;
+export type Place = (typeof PLACES)[number];
 
 const next = ({ seq }: History, batch: Batch, at: number): Move => ({ seq: seq + 1, at, batch });
 

@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto';
-import { set } from 'idb-keyval';
+import { createStore, set } from 'idb-keyval';
 import { produceWithPatches, enablePatches } from 'immer';
 import { nightFerry } from '@/demo/nightFerry';
 import type { Production } from '@/core/document/production';
@@ -218,6 +218,24 @@ test('an edit writes the same few entries however long the list is', async () =>
   put.mockRestore();
   expect(late).toBeLessThan(first * 1.3);
 }, 20_000);
+
+test('entries of another make are left alone, the rest is found', async () => {
+  const server = serve();
+  server.mood = 'down';
+  const before = await page(server, 'one');
+  before.getState().change('A', rename('A'));
+  await written(before);
+  const { id } = server.document;
+  const entries = createStore('lantern-jar-journals', 'entries');
+  await set(`${id} one m9999999999999999`, { move: 'of tomorrow', place: 'past' }, entries);
+  await set(`${id} two head`, { production: id }, entries);
+  await set(`${id} two m1`, null, entries);
+  leave(server, 'one');
+  server.mood = 'up';
+  const after = await page(server, 'one');
+  expect(after.getState().document.name).toBe('A');
+  expect(after.getState().history.past).toHaveLength(1);
+});
 
 test('a browser that keeps nothing says so', async () => {
   const server = serve();

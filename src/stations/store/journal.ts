@@ -1,32 +1,36 @@
 import { createStore, promisifyRequest, type UseStore } from 'idb-keyval';
-import type { History, Move, Place, Recorded } from './history';
+import * as z from 'zod/mini';
+import { batchSchema } from '@/core/document/edit';
+import { PLACES, type History, type Place, type Recorded } from './history';
 
 /**
  * What this browser remembers of a production beside the store: undo lists, and moves that were not
  * acknowledged. It outlives reloads and a server that died. Every window has a journal of its own,
  * written entry by entry, and every window can read them all.
  */
-export interface JournalHead {
-  production: string;
-  window: string;
+const headSchema = z.object({
+  production: z.string(),
+  window: z.string(),
   /** the stored revision the unsent moves were made on */
-  revision: number;
+  revision: z.number(),
   /** number of the last move the store has acknowledged */
-  acknowledged: number;
-  seq: number;
+  acknowledged: z.number(),
+  seq: z.number(),
   /** when it was last written, epoch milliseconds */
-  at: number;
-}
+  at: z.number(),
+});
+export type JournalHead = z.infer<typeof headSchema>;
 
 export interface Journal {
   head: JournalHead;
   history: History;
 }
 
-interface Entry {
-  move: Move;
-  place: Place;
-}
+const entrySchema = z.object({
+  move: z.object({ seq: z.number(), at: z.number(), batch: batchSchema }),
+  place: z.enum(PLACES),
+});
+type Entry = z.infer<typeof entrySchema>;
 
 let opened: UseStore | null = null;
 const store = (): UseStore => (opened ??= createStore('lantern-jar-journals', 'entries'));
@@ -74,8 +78,12 @@ export async function readJournals(production: string): Promise<Journal[]> {
       const [, window, part] = String(each).split(' ') as [string, string, string];
       const own = windows.get(window) ?? { entries: [] };
       windows.set(window, own);
-      if (part === 'head') own.head = values[k] as JournalHead;
-      else own.entries.push(values[k] as Entry);
+      // What another version or a broken disk has written is left alone; the rest is read.
+      if (part === 'head') own.head = headSchema.safeParse(values[k]).data;
+      else {
+        const entry = entrySchema.safeParse(values[k]);
+        if (entry.success) own.entries.push(entry.data);
+      }
     });
     return [...windows.values()].flatMap(({ head, entries }) =>
       head ? [{ head, history: historyOf(head, entries) }] : [],

@@ -1,7 +1,7 @@
 import { produce } from 'immer';
 import type { Production } from '../production';
 import type { RecordOf } from './recordOf';
-import { findRecord, listOf, recordKey, refOf, type RecordKind, type RecordRef } from './address';
+import { findRecord, listOf, refOf, type RecordKind, type RecordRef } from './address';
 import { applyCommands } from './apply';
 import type { Batch, Command } from './command';
 import { diffDocuments } from './diff';
@@ -95,7 +95,3 @@ export function makeBatch(
   const { inverse } = done.value;
   return { document: done.value.document, batch: { id, label, commands, inverse } };
 }
-
-/** Ids of the records a batch names. */
-export const recordsNamed = (commands: readonly Command[]): Set<string> =>
-  new Set(commands.map((command) => recordKey(command)));

@@ -13,11 +13,10 @@ import {
   listPlace,
   mergeBatches,
   recordKey,
-  recordsNamed,
   undoCommands,
   type Batch,
 } from '.';
-import { anyChange, batchOf, done, historyOf, plain, unordered } from './testing';
+import { anyChange, batchOf, done, historyOf, plain, recordsNamed, unordered } from './testing';
 
 const demo = nightFerry();
 

@@ -9,6 +9,7 @@ import {
   findRecord,
   makeBatch,
   moveRecord,
+  recordKey,
   type Batch,
   type Change,
   type Command,
@@ -21,6 +22,10 @@ export function done(document: Production, commands: readonly Command[]): Produc
   if (!applied.ok) throw new Error(applied.problems[0]!.message);
   return applied.value.document;
 }
+
+/** Keys of the records commands name. */
+export const recordsNamed = (commands: readonly Command[]): Set<string> =>
+  new Set(commands.map((command) => recordKey(command)));
 
 export const batchOf = (document: Production, id: string, change: Change): Batch =>
   makeBatch(document, id, id, change)!.batch;
