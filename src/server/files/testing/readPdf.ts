@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 
@@ -26,7 +27,11 @@ const times = ([a, b, c, d, e, f]: Matrix, [A, B, C, D, E, F]: Matrix): Matrix =
 export async function readPdf(bytes: Buffer, strokes = true): Promise<PdfPage[]> {
   const root = join(process.cwd(), 'node_modules/pdfjs-dist');
   // Loaded past the test runner's transform: the reader is a module, and a large one.
-  const load = new Function('path', 'return import(path)') as (path: string) => Promise<never>;
+  // Its text differs every time: the engine gives back a function of the same text that it made for an
+  // earlier suite of this process, and what that one imports is gone with its suite.
+  const load = new Function('path', `return import(path) // ${randomUUID()}`) as (
+    path: string,
+  ) => Promise<never>;
   const pdfjs = (await load(pathToFileURL(join(root, 'legacy/build/pdf.mjs')).href)) as {
     getDocument: (given: object) => { promise: Promise<PdfDocument> };
     OPS: Record<string, number>;
