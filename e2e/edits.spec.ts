@@ -75,6 +75,35 @@ test('two windows: the same field is chosen, everything else stays of both', asy
   expect(document.builds[0]!.note).toBe('from elsewhere');
 });
 
+test('two windows: the question waits until no other panel is open', async ({ page, ferry }) => {
+  await visit(page, build(ferry));
+  await elsewhere(page, ferry, set('build', 'clerk-ring', ['note'], 'from elsewhere'));
+  // The answer of the server is held back until a panel stands open.
+  let release = () => {};
+  const held = new Promise<void>((resume) => (release = resume));
+  await page.route(`**/api/productions/${ferry}`, async (route) => {
+    await held;
+    await route.continue();
+  });
+  await put(page, 'Ring width', '17 cm');
+  const keys = page.getByRole('dialog', { name: 'Keys' });
+  await page.getByRole('heading', { level: 1 }).first().press('?');
+  await expect(keys).toBeVisible();
+  release();
+  await expect(page.locator('[data-save=conflict]')).toBeAttached();
+  await expect(keys).toBeVisible();
+  await expect(question(page)).toHaveCount(0);
+  await page.keyboard.press('Escape');
+  await expect(question(page)).toBeVisible();
+  await expect(page.getByRole('dialog')).toHaveCount(1);
+  await question(page).getByRole('button', { name: 'Put my changes on top' }).click();
+  await kept(page);
+  expect((await stored(page, ferry)).document.builds[0]).toMatchObject({
+    note: 'from elsewhere',
+    parameters: { ringWidthM: 0.17 },
+  });
+});
+
 test('a change that is refused costs itself alone, says where, and leaves undo whole', async ({
   page,
   ferry,

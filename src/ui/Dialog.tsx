@@ -1,13 +1,17 @@
 'use client';
 import { Dialog as Radix } from 'radix-ui';
 import { X } from 'lucide-react';
+import { usePanelTurn } from './panelTurns';
 
 interface DialogProps {
   title: string;
   open: boolean;
-  onClose: () => void;
+  /** left out where the panel must be answered: then nothing but its own buttons lifts it off */
+  onClose?: () => void;
   /** where it stands: in the middle, over most of the sheet, or along its right edge */
   place?: 'middle' | 'side' | 'wide';
+  /** comes by itself, not by a press: waits until no other panel is open */
+  waits?: boolean;
   children: React.ReactNode;
 }
 
@@ -18,9 +22,11 @@ const PLACES = {
 };
 
 /** A panel of paper laid over the bench; Escape or a press beside it lifts it off. */
-export function Dialog({ title, open, onClose, place = 'middle', children }: DialogProps) {
+export function Dialog(props: DialogProps) {
+  const { title, open, onClose, place = 'middle', waits = false, children } = props;
+  const seen = usePanelTurn(open, waits);
   return (
-    <Radix.Root open={open} onOpenChange={(next) => !next && onClose()}>
+    <Radix.Root open={seen} onOpenChange={(next) => !next && onClose?.()}>
       <Radix.Portal>
         <Radix.Overlay className="fixed inset-0 z-40 bg-black/45" />
         <Radix.Content
@@ -33,9 +39,11 @@ export function Dialog({ title, open, onClose, place = 'middle', children }: Dia
         >
           <div className="flex items-start justify-between gap-4 border-b border-line px-5 py-3">
             <Radix.Title className="text-xl">{title}</Radix.Title>
-            <Radix.Close className="press" aria-label="Close">
-              <X size={16} aria-hidden />
-            </Radix.Close>
+            {onClose && (
+              <Radix.Close className="press" aria-label="Close">
+                <X size={16} aria-hidden />
+              </Radix.Close>
+            )}
           </div>
           <div className="overflow-y-auto px-5 py-4" tabIndex={0} role="group" aria-label={title}>
             {children}

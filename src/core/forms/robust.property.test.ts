@@ -2,51 +2,14 @@ import fc from 'fast-check';
 import { nightFerry } from '@/demo/nightFerry';
 import { ACCESSORIES } from '../accessories';
 import { sceneOf } from '../evaluate/context';
-import type { Field, FormContext, FormDefinition } from './form';
+import type { FormContext, FormDefinition } from './form';
 import { FORMS } from './index';
+import { anyOf as anyWith } from './testing';
 import type { AccessoryDefinition } from '../accessories/accessory';
 
 const document = nightFerry();
 const { context } = sceneOf(document, document.builds[0]!);
-
-/** Any value a field takes: ends of its range as often as what lies between. */
-function valueOf(field: Field): fc.Arbitrary<unknown> {
-  switch (field.kind) {
-    case 'quantity': {
-      const ends = fc.constantFrom(field.min, field.max);
-      const between =
-        field.dimension === 'count'
-          ? fc.integer({ min: Math.ceil(field.min), max: Math.floor(field.max) })
-          : fc.double({ min: field.min, max: field.max, noNaN: true });
-      return fc.oneof({ weight: 1, arbitrary: ends }, { weight: 4, arbitrary: between });
-    }
-    case 'choice':
-      return fc.constantFrom(...field.options.map(({ value }) => value));
-    case 'part':
-      return fc.constantFrom(
-        null,
-        ...document.shelf.parts.filter(({ role }) => role === field.role).map(({ id }) => id),
-      );
-    case 'unit':
-      return fc.constantFrom(
-        null,
-        ...document.shelf.units
-          .filter(({ category }) => category === field.category)
-          .map(({ id }) => id),
-      );
-    case 'groups':
-      return fc.array(
-        fc.record({
-          bulbId: fc.constantFrom(null, ...document.shelf.bulbs.map(({ id }) => id)),
-          level: fc.double({ min: 0, max: 1, noNaN: true }),
-        }),
-        { minLength: 1, maxLength: 4 },
-      );
-  }
-}
-
-const anyOf = (fields: readonly Field[]) =>
-  fc.record(Object.fromEntries(fields.map((field) => [field.parameter, valueOf(field)])));
+const anyOf = (fields: Parameters<typeof anyWith>[0]) => anyWith(fields, document.shelf);
 
 /** Numbers anywhere in plain data. */
 function numbers(node: unknown, found: number[] = []): number[] {

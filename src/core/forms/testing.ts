@@ -1,7 +1,9 @@
+import fc from 'fast-check';
 import { nightFerry } from '@/demo/nightFerry';
 import { findBuild, sceneOf } from '../evaluate/context';
 import { FORMS } from './index';
-import type { FormDefinition } from './form';
+import type { Production } from '../document/production';
+import type { Field, FormDefinition } from './form';
 import type { ClothPiece, SheetPiece, StickPiece } from './resolved';
 
 /** A demo build with some parameters changed, resolved, with what tests ask of it. For tests only. */
@@ -34,3 +36,41 @@ export function made(buildId: string, over: Record<string, unknown> = {}) {
 }
 
 export const INCH = 0.0254;
+
+/** Any value a field takes: ends of its range as often as what lies between. */
+function valueOf(field: Field, shelf: Production['shelf']): fc.Arbitrary<unknown> {
+  switch (field.kind) {
+    case 'quantity': {
+      const ends = fc.constantFrom(field.min, field.max);
+      const between =
+        field.dimension === 'count'
+          ? fc.integer({ min: Math.ceil(field.min), max: Math.floor(field.max) })
+          : fc.double({ min: field.min, max: field.max, noNaN: true });
+      return fc.oneof({ weight: 1, arbitrary: ends }, { weight: 4, arbitrary: between });
+    }
+    case 'choice':
+      return fc.constantFrom(...field.options.map(({ value }) => value));
+    case 'part':
+      return fc.constantFrom(
+        null,
+        ...shelf.parts.filter(({ role }) => role === field.role).map(({ id }) => id),
+      );
+    case 'unit':
+      return fc.constantFrom(
+        null,
+        ...shelf.units.filter(({ category }) => category === field.category).map(({ id }) => id),
+      );
+    case 'groups':
+      return fc.array(
+        fc.record({
+          bulbId: fc.constantFrom(null, ...shelf.bulbs.map(({ id }) => id)),
+          level: fc.double({ min: 0, max: 1, noNaN: true }),
+        }),
+        { minLength: 1, maxLength: 4 },
+      );
+  }
+}
+
+/** Any parameters that a form's or an accessory's fields allow. */
+export const anyOf = (fields: readonly Field[], shelf: Production['shelf']) =>
+  fc.record(Object.fromEntries(fields.map((field) => [field.parameter, valueOf(field, shelf)])));

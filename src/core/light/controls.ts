@@ -1,6 +1,9 @@
 import type { ReflectingSurface, Vector } from './emitter';
 import { areaVector, cross, dot, minus } from './vector';
 
+// Bound by name: where globals are guarded a look-up of `Math` costs more than the root itself.
+const { abs, hypot, sqrt } = Math;
+
 /**
  * What stands in the light's way: opaque plates (leaves, flags, a skirt's sides), opaque walls of
  * revolution about the light's axis (a hood, a round skirt), and grids; metres, build axes.
@@ -84,7 +87,7 @@ function ring({ zM, innerRadiusM, outerRadiusM }: Extract<Control, { kind: 'ring
   return (ax, ay, az, bx, by, bz) => {
     if (az > zM === bz > zM) return 1;
     const t = (zM - az) / (bz - az);
-    const r = Math.hypot(ax + t * (bx - ax), ay + t * (by - ay));
+    const r = hypot(ax + t * (bx - ax), ay + t * (by - ay));
     return r >= innerRadiusM && r <= outerRadiusM ? 0 : 1;
   };
 }
@@ -128,7 +131,7 @@ function round({
     const c = ax * ax + ay * ay - r * r;
     const inside = b * b - a * c;
     if (inside < 0 || a === 0) return 1;
-    const root = Math.sqrt(inside);
+    const root = sqrt(inside);
     for (const t of [(-b - root) / a, (-b + root) / a]) {
       const z = az + t * dz;
       if (t > 1e-9 && t < 1 && z > fromM && z < toM && r + slope * t * dz > 0) return 0;
@@ -146,8 +149,8 @@ function grid({ zM, cellM, depthM, openShare }: Extract<Control, { kind: 'grid' 
   return (ax, ay, az, bx, by, bz) => {
     if (az > zM || bz <= zM) return 1;
     const dz = bz - az;
-    const across = 1 - (ratio * Math.abs(bx - ax)) / dz;
-    const along = 1 - (ratio * Math.abs(by - ay)) / dz;
+    const across = 1 - (ratio * abs(bx - ax)) / dz;
+    const along = 1 - (ratio * abs(by - ay)) / dz;
     return across > 0 && along > 0 ? openShare * across * along : 0;
   };
 }

@@ -1,6 +1,9 @@
 import { prepareSpread, type Spread } from '../units/spread';
 import type { Passage } from './controls';
 
+// Bound by name: where globals are guarded a look-up of `Math` costs more than the root itself.
+const { floor, min } = Math;
+
 export type Vector = readonly [x: number, y: number, z: number];
 
 /** A simulated distribution of a mouth's patches, to the front only: cd per lumen at equal steps of cos θ from 0 to 1. */
@@ -123,6 +126,6 @@ const tableOf = (spread: SpreadTable | Extract<Spread, { class: 'measured' }>): 
 /** Value of a table at a share of its length, 0…1. */
 export function tableAt(table: Float64Array, share: number): number {
   const place = share * (table.length - 1);
-  const low = Math.min(table.length - 2, Math.floor(place));
+  const low = min(table.length - 2, floor(place));
   return table[low]! + (table[low + 1]! - table[low]!) * (place - low);
 }

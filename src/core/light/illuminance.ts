@@ -3,6 +3,8 @@ import { STRIDE, tableAt, type EmitterField, type Vector } from './emitter';
 // Bound to this module: bundlers read an imported name off its module at every use, millions of times here.
 const PER_EMITTER = STRIDE;
 const readTable = tableAt;
+// Bound by name: where globals are guarded a look-up of `Math` costs more than the root itself.
+const { acos, max, min, sqrt } = Math;
 
 /**
  * Illuminance in lux that one emitter of a field gives at a point on a surface of given unit normal:
@@ -30,13 +32,13 @@ export function emitterLx(
   const exponent = data[o + 9]!;
   // Lambertian, the commonest by far: both cosines over d² need no root.
   if (exponent === 1) return along > 0 ? (data[o + 7]! * along * facing) / (squared * squared) : 0;
-  const distance = Math.sqrt(squared);
+  const distance = sqrt(squared);
   const cosine = along / distance;
   let intensity = data[o + 6]! + data[o + 7]! * cosine;
   const sine = data[o + 8]!;
-  if (sine > 0) intensity += sine * Math.sqrt(Math.max(0, 1 - cosine * cosine));
+  if (sine > 0) intensity += sine * sqrt(max(0, 1 - cosine * cosine));
   if (exponent < 0 && data[o + 6]! > 0) {
-    const angle = Math.acos(Math.min(1, Math.max(-1, cosine)));
+    const angle = acos(min(1, max(-1, cosine)));
     intensity = data[o + 7]! * readTable(tables[-1 - exponent]!, angle / Math.PI);
   } else if (exponent !== 0) {
     if (cosine <= 0) return 0;

@@ -1,3 +1,6 @@
+// Bound by name: where globals are guarded a look-up of `Math` costs more than the root itself.
+const { ceil, max, min } = Math;
+
 /** A lattice of bare diodes behind a layer; metres. */
 export interface Dots {
   /** along a row */
@@ -22,9 +25,9 @@ const SAMPLES = 9;
 export function rippleBehind({ pitchM, rowPitchM, standOffM }: Dots, exponent: number): number {
   if (!(standOffM > 0)) return 1;
   const power = (4 + exponent) / 2;
-  const columns = Math.min(MOST_NEIGHBOURS, Math.ceil((REACH * standOffM) / pitchM) + 1);
+  const columns = min(MOST_NEIGHBOURS, ceil((REACH * standOffM) / pitchM) + 1);
   const rows = Number.isFinite(rowPitchM)
-    ? Math.min(MOST_NEIGHBOURS, Math.ceil((REACH * standOffM) / rowPitchM) + 1)
+    ? min(MOST_NEIGHBOURS, ceil((REACH * standOffM) / rowPitchM) + 1)
     : 0;
   const seen = (x: number, y: number) => {
     let sum = 0;
@@ -44,8 +47,8 @@ export function rippleBehind({ pitchM, rowPitchM, standOffM }: Dots, exponent: n
         (i / (SAMPLES - 1) / 2) * pitchM,
         rows ? (j / (SAMPLES - 1) / 2) * rowPitchM : 0,
       );
-      least = Math.min(least, value);
-      most = Math.max(most, value);
+      least = min(least, value);
+      most = max(most, value);
     }
   return (most - least) / (most + least);
 }

@@ -1,5 +1,8 @@
 import { CENTRE, headDistance, REACH } from './head';
 
+// Bound by name: where globals are guarded a look-up of `Math` costs more than the root itself.
+const { abs, ceil, max, min, sign, sqrt } = Math;
+
 /**
  * The head's distance baked into a box of cells, so that shadow rays cost a few look-ups. Exact within
  * two coarse cells of the surface, coarse beyond, where only long steps are taken.
@@ -19,7 +22,7 @@ const TO = [0.24, 0.17, 0.075] as const;
 
 /** @param cellM  edge of a fine cell; features smaller than two of them cast no shadow */
 export function bakeHead(cellM = 0.006): HeadGrid {
-  const count = (axis: 0 | 1 | 2) => Math.ceil((TO[axis] - FROM[axis]) / cellM) + 1;
+  const count = (axis: 0 | 1 | 2) => ceil((TO[axis] - FROM[axis]) / cellM) + 1;
   const [columns, rows, layers] = [count(0), count(1), count(2)];
   const values = new Float32Array(columns * rows * layers);
   const block = 4;
@@ -33,13 +36,13 @@ export function bakeHead(cellM = 0.006): HeadGrid {
           FROM[2] + k0 * cellM + half,
         );
         // The whole block is farther than this from the surface: one value serves it.
-        const least = Math.abs(middle) - half * Math.sqrt(3) * 1.3;
-        for (let k = k0; k < Math.min(layers, k0 + block); k++)
-          for (let j = j0; j < Math.min(rows, j0 + block); j++)
-            for (let i = i0; i < Math.min(columns, i0 + block); i++)
+        const least = abs(middle) - half * sqrt(3) * 1.3;
+        for (let k = k0; k < min(layers, k0 + block); k++)
+          for (let j = j0; j < min(rows, j0 + block); j++)
+            for (let i = i0; i < min(columns, i0 + block); i++)
               values[(k * rows + j) * columns + i] =
                 least > 2 * cellM
-                  ? Math.sign(middle) * least
+                  ? sign(middle) * least
                   : headDistance(FROM[0] + i * cellM, FROM[1] + j * cellM, FROM[2] + k * cellM);
       }
   return { values, columns, rows, layers, cellM, from: FROM, to: TO };
@@ -88,7 +91,7 @@ export function headShades(
   let dx = bx - ax;
   let dy = by - ay;
   let dz = bz - az;
-  const long = Math.sqrt(dx * dx + dy * dy + dz * dz);
+  const long = sqrt(dx * dx + dy * dy + dz * dz);
   dx /= long;
   dy /= long;
   dz /= long;
@@ -99,8 +102,8 @@ export function headShades(
   const y1 = (to[1] - ay) / dy;
   const z0 = (from[2] - az) / dz;
   const z1 = (to[2] - az) / dz;
-  let t = Math.max(skipM, Math.min(x0, x1), Math.min(y0, y1), Math.min(z0, z1));
-  const end = Math.min(long, Math.max(x0, x1), Math.max(y0, y1), Math.max(z0, z1));
+  let t = max(skipM, min(x0, x1), min(y0, y1), min(z0, z1));
+  const end = min(long, max(x0, x1), max(y0, y1), max(z0, z1));
   if (!(t < end)) return false;
   // In cells from here on: the look-up stands in the loop, where it is not a call.
   const by1 = 1 / grid.cellM;

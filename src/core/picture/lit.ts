@@ -7,6 +7,9 @@ import { SKINS, type SkinId } from './skin';
 import { placeLight, type PictureLight, type PlacedLight, type Pose } from './scene';
 import { toByte } from './tone';
 
+// Bound by name: where globals are guarded a look-up of `Math` costs more than the root itself.
+const { ceil, floor, imul, max, sqrt } = Math;
+
 // Bound to this module: bundlers read an imported name off its module at every use, millions of times here.
 const PER_EMITTER = STRIDE;
 const lampLx = emitterLx;
@@ -131,7 +134,7 @@ export class LitPicture {
       this.passed[at]! += weight;
       if (!skin) continue;
       const [hx, hy, hz] = halfway(lx - x, ly - y, lz - z, vx, vy, vz);
-      const shine = Math.max(0, hx * nx + hy * ny + hz * nz) ** SHEEN.power;
+      const shine = max(0, hx * nx + hy * ny + hz * nz) ** SHEEN.power;
       this.sheen[at]! += weight * shine;
     }
   }
@@ -139,7 +142,7 @@ export class LitPicture {
   /** Illuminance at a pixel as far as it is known, lux of the readouts' scale. */
   luxAt(at: number): number {
     const open = this.weights[at]! > 0 ? this.passed[at]! / this.weights[at]! : 1;
-    return Math.max(0, this.arriving[at]!) * open + this.light.faceLx * ROOM_SHARE;
+    return max(0, this.arriving[at]!) * open + this.light.faceLx * ROOM_SHARE;
   }
 
   /** Its rows as RGBA bytes, one after the other, and their light in lux. */
@@ -148,7 +151,7 @@ export class LitPicture {
     lux: Float32Array<ArrayBuffer>;
   } {
     const { size, materials } = this.sight;
-    const count = Math.ceil((size - this.rows.first) / this.rows.every);
+    const count = ceil((size - this.rows.first) / this.rows.every);
     const pixels = new Uint8ClampedArray(count * size * 4);
     const lux = new Float32Array(count * size);
     const level = settings.matched && this.light.faceLx > 0 ? this.light.faceLx : settings.targetLx;
@@ -174,7 +177,7 @@ export class LitPicture {
   private shineAt(at: number): number {
     if (this.weights[at] === 0) return 0;
     const lobe = (SHEEN.skin * (SHEEN.power + 8)) / 8;
-    return (Math.max(0, this.arriving[at]!) * lobe * this.sheen[at]!) / this.weights[at]!;
+    return (max(0, this.arriving[at]!) * lobe * this.sheen[at]!) / this.weights[at]!;
   }
 
   private albedo(at: number, material: number, skinId: SkinId): readonly [number, number, number] {
@@ -196,13 +199,13 @@ export class LitPicture {
   }
 }
 
-const fraction = (value: number): number => value - Math.floor(value);
+const fraction = (value: number): number => value - floor(value);
 
 /** A number of 0…1 that belongs to a pixel, so that neighbours draw different rays. */
 function hashed(at: number, salt: number): number {
-  let h = Math.imul(at + 1, 0x9e3779b1) ^ Math.imul(salt, 0x85ebca6b);
-  h = Math.imul(h ^ (h >>> 15), 0x2c1b3c6d);
-  h = Math.imul(h ^ (h >>> 12), 0x297a2d39);
+  let h = imul(at + 1, 0x9e3779b1) ^ imul(salt, 0x85ebca6b);
+  h = imul(h ^ (h >>> 15), 0x2c1b3c6d);
+  h = imul(h ^ (h >>> 12), 0x297a2d39);
   return ((h ^ (h >>> 15)) >>> 0) / 4294967296;
 }
 
@@ -219,7 +222,7 @@ function pick(shares: Float64Array, u: number): number {
 }
 
 function unitTo(x: number, y: number, z: number): readonly [number, number, number] {
-  const by = 1 / Math.sqrt(x * x + y * y + z * z);
+  const by = 1 / sqrt(x * x + y * y + z * z);
   return [x * by, y * by, z * by];
 }
 
@@ -232,6 +235,6 @@ function halfway(
   vy: number,
   vz: number,
 ): readonly [number, number, number] {
-  const by = 1 / Math.sqrt(x * x + y * y + z * z);
+  const by = 1 / sqrt(x * x + y * y + z * z);
   return unitTo(x * by + vx, y * by + vy, z * by + vz);
 }

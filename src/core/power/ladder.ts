@@ -1,3 +1,6 @@
+// Bound by name: where globals are guarded a look-up of `Math` costs more than the root itself.
+const { abs, max, min, sqrt } = Math;
+
 /**
  * How a metre of tape takes its current as its voltage falls.
  * string: diodes in series with a resistor, the common tape; current: a regulator in every section;
@@ -48,7 +51,7 @@ function linearised(load: TapeLoad, amps: number, nominalV: number, nowV: number
     case 'resistance':
       return { a: 0, g: amps / nominalV };
     case 'power': {
-      const v = Math.max(0.05 * nominalV, nowV);
+      const v = max(0.05 * nominalV, nowV);
       const power = amps * nominalV;
       return { a: (2 * power) / v, g: -power / v ** 2 };
     }
@@ -58,7 +61,7 @@ function linearised(load: TapeLoad, amps: number, nominalV: number, nowV: number
 /** Light of a section at a voltage against that at the nominal one. */
 export function lightAt(load: TapeLoad, volts: number, nominalV: number): number {
   const ratio = volts / nominalV;
-  const within = (value: number) => Math.min(1, Math.max(0, value));
+  const within = (value: number) => min(1, max(0, value));
   switch (load) {
     case 'string':
       return within((ratio - KNEE) / (1 - KNEE));
@@ -84,10 +87,10 @@ export function solveLadder(ladder: Ladder): LadderSolved {
   const { lengthM, loopOhmPerM, supplyV, wattsPerM, load, feeds, segments } = ladder;
   const count = segments + 1;
   const step = lengthM / segments;
-  const between = 1 / Math.max(LEAST_OHM, loopOhmPerM * step);
+  const between = 1 / max(LEAST_OHM, loopOhmPerM * step);
   const fed = new Float64Array(count);
-  const places = feeds.map(({ atM }) => Math.min(segments, Math.max(0, Math.round(atM / step))));
-  feeds.forEach(({ leadOhm }, k) => (fed[places[k]!]! += 1 / Math.max(LEAST_OHM, leadOhm)));
+  const places = feeds.map(({ atM }) => min(segments, max(0, Math.round(atM / step))));
+  feeds.forEach(({ leadOhm }, k) => (fed[places[k]!]! += 1 / max(LEAST_OHM, leadOhm)));
   const ampsOf = (node: number) =>
     ((wattsPerM * step) / supplyV) * (node === 0 || node === segments ? 0.5 : 1);
   let volts = new Float64Array(count).fill(supplyV);
@@ -102,7 +105,7 @@ export function solveLadder(ladder: Ladder): LadderSolved {
     let moved = 0;
     for (let k = 0; k < count; k++) {
       const value = next[k]! + (volts[k]! - next[k]!) * keep;
-      moved = Math.max(moved, Math.abs(value - volts[k]!));
+      moved = max(moved, abs(value - volts[k]!));
       next[k] = value;
     }
     volts = next;
@@ -111,9 +114,7 @@ export function solveLadder(ladder: Ladder): LadderSolved {
   return {
     volts,
     light: volts.map((v) => lightAt(load, v, supplyV)),
-    feedA: feeds.map(
-      ({ leadOhm }, k) => (supplyV - volts[places[k]!]!) / Math.max(LEAST_OHM, leadOhm),
-    ),
+    feedA: feeds.map(({ leadOhm }, k) => (supplyV - volts[places[k]!]!) / max(LEAST_OHM, leadOhm)),
     settled: settled && volts.every((v) => v > 0),
   };
 }
@@ -153,9 +154,9 @@ export function loopFromEndVolts(
   let [low, high] = [0.001, 20];
   if (!(endV < end(low) && endV > end(high))) return null;
   for (let round = 0; round < 60; round++) {
-    const middle = Math.sqrt(low * high);
+    const middle = sqrt(low * high);
     if (end(middle) > endV) low = middle;
     else high = middle;
   }
-  return Math.sqrt(low * high);
+  return sqrt(low * high);
 }

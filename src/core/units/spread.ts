@@ -1,6 +1,9 @@
 import * as z from 'zod/mini';
 import { list, range } from '../schema';
 
+// Bound by name: where globals are guarded a look-up of `Math` costs more than the root itself.
+const { acos, cos, floor, log, max, min, sin, sqrt } = Math;
+
 /** Spread classes of handbook 02; θ is measured from the unit's axis, 0 = away from the base. */
 export const spreadSchema = z.discriminatedUnion('class', [
   z.object({ class: z.literal('omni') }),
@@ -37,7 +40,7 @@ export function spreadKey(spread: Spread): string {
 /** Lumens within each zone between two steps of a table over the sphere: mean I·2π(cos θ1 − cos θ2). */
 export const zonesLm = (table: readonly number[]): number[] =>
   table.slice(1).map((next, k) => {
-    const cosine = (step: number) => Math.cos((step * Math.PI) / (table.length - 1));
+    const cosine = (step: number) => cos((step * Math.PI) / (table.length - 1));
     return Math.PI * (table[k]! + next) * (cosine(k) - cosine(k + 1));
   });
 
@@ -50,7 +53,7 @@ function perLumen(cd: readonly number[]): number[] {
 /** Value of a table at an angle; straight lines between its steps. */
 function tableAtAngle(table: readonly number[], thetaRad: number): number {
   const place = (thetaRad / Math.PI) * (table.length - 1);
-  const low = Math.min(table.length - 2, Math.floor(place));
+  const low = min(table.length - 2, floor(place));
   return table[low]! + (table[low + 1]! - table[low]!) * (place - low);
 }
 
@@ -59,7 +62,7 @@ const SIDE_MEAN = 0.35 + (0.65 * Math.PI) / 4;
 
 /** Exponent m of cos^m θ whose full width at half the peak is the beam angle [handbook 02]. */
 export const exponentOfBeam = (beamAngleDeg: number): number =>
-  Math.log(0.5) / Math.log(Math.cos((beamAngleDeg * Math.PI) / 360));
+  log(0.5) / log(cos((beamAngleDeg * Math.PI) / 360));
 
 export function prepareSpread(spread: Spread): PreparedSpread {
   const sphere = 4 * Math.PI;
@@ -77,7 +80,7 @@ export function prepareSpread(spread: Spread): PreparedSpread {
       return { class: 'tube', peakPerLm: 1 / Math.PI ** 2, exponent: 0, table: [] };
     case 'measured': {
       const table = perLumen(spread.cdPerKlm);
-      return { class: 'measured', peakPerLm: Math.max(...table), exponent: 0, table };
+      return { class: 'measured', peakPerLm: max(...table), exponent: 0, table };
     }
     case 'reflector': {
       const exponent = exponentOfBeam(spread.beamAngleDeg);
@@ -94,15 +97,15 @@ export function intensityPerLm(spread: PreparedSpread, cosTheta: number): number
     case 'forward':
       return spread.peakPerLm * 0.5 * (1 + cosTheta);
     case 'side':
-      return spread.peakPerLm * (0.35 + 0.65 * Math.sqrt(Math.max(0, 1 - cosTheta * cosTheta)));
+      return spread.peakPerLm * (0.35 + 0.65 * sqrt(max(0, 1 - cosTheta * cosTheta)));
     case 'tube':
-      return spread.peakPerLm * Math.sqrt(Math.max(0, 1 - cosTheta * cosTheta));
+      return spread.peakPerLm * sqrt(max(0, 1 - cosTheta * cosTheta));
     case 'lambert':
       return cosTheta > 0 ? spread.peakPerLm * cosTheta : 0;
     case 'reflector':
       return cosTheta > 0 ? spread.peakPerLm * cosTheta ** spread.exponent : 0;
     case 'measured':
-      return tableAtAngle(spread.table, Math.acos(Math.min(1, Math.max(-1, cosTheta))));
+      return tableAtAngle(spread.table, acos(min(1, max(-1, cosTheta))));
   }
 }
 
@@ -111,7 +114,7 @@ export function intensityPerLm(spread: PreparedSpread, cosTheta: number): number
  * 2π·∫₀^ψ I(π−t)·sin t dt per lumen, in closed form.
  */
 export function backwardShare(spread: PreparedSpread, psiRad: number): number {
-  const cosine = Math.cos(psiRad);
+  const cosine = cos(psiRad);
   const front = 2 * Math.PI * spread.peakPerLm;
   switch (spread.class) {
     case 'omni':
@@ -119,9 +122,9 @@ export function backwardShare(spread: PreparedSpread, psiRad: number): number {
     case 'forward':
       return (front / 2) * (1 - cosine) ** 2 * 0.5;
     case 'side':
-      return front * (0.35 * (1 - cosine) + 0.65 * (psiRad / 2 - Math.sin(2 * psiRad) / 4));
+      return front * (0.35 * (1 - cosine) + 0.65 * (psiRad / 2 - sin(2 * psiRad) / 4));
     case 'tube':
-      return front * (psiRad / 2 - Math.sin(2 * psiRad) / 4);
+      return front * (psiRad / 2 - sin(2 * psiRad) / 4);
     case 'lambert':
     case 'reflector':
       return 0;
@@ -134,10 +137,10 @@ export function backwardShare(spread: PreparedSpread, psiRad: number): number {
 function measuredBackward(table: readonly number[], psiRad: number): number {
   const zones = zonesLm(table).toReversed();
   const step = Math.PI / zones.length;
-  const whole = Math.min(zones.length, Math.floor(psiRad / step + 1e-9));
+  const whole = min(zones.length, floor(psiRad / step + 1e-9));
   const inside = zones.slice(0, whole).reduce((sum, zone) => sum + zone, 0);
-  const [from, to] = [Math.cos(whole * step), Math.cos((whole + 1) * step)];
-  const part = whole < zones.length ? (from - Math.cos(psiRad)) / (from - to) : 0;
+  const [from, to] = [cos(whole * step), cos((whole + 1) * step)];
+  const part = whole < zones.length ? (from - cos(psiRad)) / (from - to) : 0;
   return inside + part * (zones[whole] ?? 0);
 }
 
@@ -148,13 +151,13 @@ export const QUANTILES = 128;
 export function quantilesOf(table: readonly number[]): number[] {
   const zones = zonesLm(table);
   const total = zones.reduce((sum, zone) => sum + zone, 0);
-  const cosine = (step: number) => Math.cos((step * Math.PI) / zones.length);
+  const cosine = (step: number) => cos((step * Math.PI) / zones.length);
   let zone = 0;
   let before = 0;
   return Array.from({ length: QUANTILES + 1 }, (_, k) => {
     const wanted = (k / QUANTILES) * total;
     while (zone < zones.length - 1 && before + zones[zone]! < wanted) before += zones[zone++]!;
-    const inside = zones[zone]! > 0 ? Math.min(1, (wanted - before) / zones[zone]!) : 0;
+    const inside = zones[zone]! > 0 ? min(1, (wanted - before) / zones[zone]!) : 0;
     return cosine(zone) + (cosine(zone + 1) - cosine(zone)) * inside;
   });
 }

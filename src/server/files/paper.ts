@@ -1,5 +1,5 @@
-import { join } from 'node:path';
 import PDFDocument from 'pdfkit';
+import { typeface, type TypefaceId } from './typefaces';
 
 /** Paper in points; 72 points are an inch, 25.4 mm. */
 export const PAPERS = { a4: [595.276, 841.89], letter: [612, 792] } as const;
@@ -9,11 +9,7 @@ export const POINTS_PER_M = 1000 * POINTS_PER_MM;
 
 export type Pdf = InstanceType<typeof PDFDocument>;
 
-const FONTS = {
-  text: '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-400-normal.woff',
-  bold: '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-700-normal.woff',
-  figure: '@fontsource/spline-sans-mono/files/spline-sans-mono-latin-400-normal.woff',
-} as const;
+const TYPEFACES: readonly TypefaceId[] = ['text', 'bold', 'figure'];
 
 /** Signs the shipped Latin fonts have no glyph for, said otherwise. */
 const SAID: Record<string, string> = {
@@ -50,8 +46,7 @@ export function newPdf(paper: Paper, title: string): Pdf {
       CreationDate: new Date(0),
     },
   });
-  for (const [name, file] of Object.entries(FONTS))
-    pdf.registerFont(name, join(process.cwd(), 'node_modules', file));
+  for (const id of TYPEFACES) pdf.registerFont(id, typeface(id));
   return pdf;
 }
 

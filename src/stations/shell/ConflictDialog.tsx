@@ -16,7 +16,7 @@ export default function ConflictDialog() {
   const open = clashes.filter(({ key }) => !choices[key]).length;
   const changes = `${mine} ${mine === 1 ? 'change' : 'changes'}`;
   return (
-    <Dialog title="Changed in another window" open onClose={() => undefined}>
+    <Dialog title="Changed in another window" open waits>
       <p>
         This production was changed elsewhere since you opened it here. You made {changes} on the
         older state{from === 'before' ? ', before you left the page' : ''}.{' '}
@@ -34,17 +34,13 @@ export default function ConflictDialog() {
         <button
           type="button"
           className="press press-main"
-          onClick={() => store.getState().takeNewer()}
-        >
-          Take the newer state
-        </button>
-        <button
-          type="button"
-          className="press"
           disabled={open > 0}
           onClick={() => store.getState().putMineOnTop(choices)}
         >
           Put my changes on top
+        </button>
+        <button type="button" className="press" onClick={() => store.getState().takeNewer()}>
+          Take the newer state
         </button>
         {open > 0 && (
           <span role="status" className="text-sm text-ink-soft">

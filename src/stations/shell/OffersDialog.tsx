@@ -16,13 +16,13 @@ export default function OffersDialog() {
   const stranded = useProduction((state) => state.stranded);
   if (offer)
     return (
-      <Dialog title="Changes from a closed window" open onClose={() => undefined}>
+      <Dialog title="Changes from a closed window" open waits>
         <OneOffer key={offer.window} offer={offer} />
       </Dialog>
     );
   if (!stranded) return null;
   return (
-    <Dialog title="Changes from before an update" open onClose={() => undefined}>
+    <Dialog title="Changes from before an update" open waits>
       <StrandedChanges stranded={stranded} onDrop={() => store.getState().dropStranded()} />
     </Dialog>
   );
