@@ -119,6 +119,5 @@ const WALKS: Record<string, (page: Page, ferry: string, seen: Look) => Promise<v
 
 for (const [name, walk] of Object.entries(WALKS))
   test(`axe finds nothing in either theme: ${name}`, async ({ page, ferry }) => {
-    test.setTimeout(180_000);
     await walk(page, ferry, look(page));
   });

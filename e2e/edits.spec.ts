@@ -87,7 +87,8 @@ test('two windows: the question waits until no other panel is open', async ({ pa
   });
   await put(page, 'Ring width', '17 cm');
   const keys = page.getByRole('dialog', { name: 'Keys' });
-  await page.getByRole('heading', { level: 1 }).first().press('?');
+  await page.getByRole('textbox', { name: 'Ring width' }).blur();
+  await page.keyboard.press('Shift+?');
   await expect(keys).toBeVisible();
   release();
   await expect(page.locator('[data-save=conflict]')).toBeAttached();

@@ -17,7 +17,6 @@ test('a pan: its depth, its tape, its layers change what gets out; the file says
   page,
   ferry,
 }) => {
-  test.setTimeout(180_000);
   await visit(page, `/p/${ferry}/build?build=clerk-pan`);
   // Dragged on the drawing, read on the Glow station.
   const knob = page.locator('[data-handle=depthM]').first();
@@ -81,7 +80,6 @@ test('a head in the light: refined, wiped against the fixture, the light pushed 
   page,
   ferry,
 }) => {
-  test.setTimeout(180_000);
   await visit(page, `/p/${ferry}/glow?build=clerk-ring`);
   await clean(page);
   const canvas = page.locator('[data-picture]');
@@ -134,7 +132,6 @@ test('maps, curves and layers, each with its table; a layer put in from the ladd
   page,
   ferry,
 }) => {
-  test.setTimeout(120_000);
   await visit(page, `/p/${ferry}/glow?build=cabin-box`);
   await page.getByRole('tab', { name: 'Its mouth' }).click();
   await expect(page.locator('[data-map]')).toBeVisible({ timeout: 30_000 });

@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { nightFerry } from '../src/demo/nightFerry';
 import { command, expect, kept, put, stored, test, visit, reload } from './bench';
+import { readyFolder } from '../src/server/storage/testing';
 import { answering, startServer } from './server';
 
 const folder = () => mkdtempSync(join(tmpdir(), 'jar-e2e-'));
@@ -11,8 +12,7 @@ const folder = () => mkdtempSync(join(tmpdir(), 'jar-e2e-'));
 test('kill -9 between autosaves loses nothing that was kept, and the browser brings the rest', async ({
   page,
 }) => {
-  test.setTimeout(120_000);
-  const data = folder();
+  const data = await readyFolder();
   const first = await startServer(data);
   await answering(first);
   const { origin } = first;
@@ -38,8 +38,7 @@ test('kill -9 between autosaves loses nothing that was kept, and the browser bri
 test('kill -9 in the middle of typing: everything the server has answered for is on disk', async ({
   page,
 }) => {
-  test.setTimeout(120_000);
-  const data = folder();
+  const data = await readyFolder();
   const first = await startServer(data);
   await answering(first);
   await visit(page, `${first.origin}/p/night-ferry/build?build=clerk-ring`);
@@ -68,7 +67,7 @@ test('kill -9 in the middle of typing: everything the server has answered for is
 });
 
 test('a data folder in use, or that cannot be written, is one clear line and an end', async () => {
-  const data = folder();
+  const data = await readyFolder();
   const holder = await startServer(data);
   await answering(holder);
   const second = await startServer(data);

@@ -112,8 +112,6 @@ function tried(document: Production, change: Change): Production {
   }
 }
 
-jest.setTimeout(120_000);
-
 describe('what is kept', () => {
   test('is what working out from nothing gives, after any edits', () => {
     fc.assert(

@@ -15,8 +15,6 @@ import { findBuild } from './context';
 import { evaluateKnown as evaluate } from './testing';
 import type { WorkedOut as Readouts } from './readouts';
 
-jest.setTimeout(60_000);
-
 const demo = nightFerry();
 const read = (document: Production, id: string): Readouts => {
   const found = evaluate(document, id, { gridCells: 3 });

@@ -10,8 +10,6 @@ import type { CavitySurface } from '../light/transport/arrangement';
 import { readParameters, FORMS } from './index';
 import type { ResolvedBuild } from './resolved';
 
-jest.setTimeout(60_000);
-
 const demo = nightFerry();
 const RUN = { photons: 1500, seed: 5 };
 

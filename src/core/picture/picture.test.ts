@@ -7,8 +7,6 @@ import { frontLamps, placeLight, type PictureLight, type Pose } from './scene';
 import { eyePart, MATERIALS, seeRows } from './sight';
 import { rolledOff, toByte } from './tone';
 
-jest.setTimeout(60_000);
-
 const grid = bakeHead(0.006);
 const SIZE = 64;
 const sight = seeRows(grid, SIZE);

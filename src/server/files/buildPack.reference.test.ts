@@ -6,9 +6,6 @@ import { buildFile } from './buildFile';
 import { plain } from './paper';
 import { readPdf } from './testing/readPdf';
 
-// Reading a whole pack back takes a second; on a busy machine several.
-jest.setTimeout(60_000);
-
 const document = nightFerry();
 
 /** One light of every form: the pack is made of what a form gives, not of what it is called. */

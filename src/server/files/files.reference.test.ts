@@ -9,9 +9,6 @@ import { PAPERS, POINTS_PER_MM } from './paper';
 import { readPdf } from './testing/readPdf';
 import { MOST_PAGES, tilesOf } from './templates';
 
-// Reading a whole pack back takes a second; on a busy machine several.
-jest.setTimeout(60_000);
-
 const document = nightFerry();
 const file = async (build: string, name: (typeof FILE_NAMES)[number]) => {
   const made = await buildFile(document, build, name);

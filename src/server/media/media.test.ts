@@ -1,6 +1,3 @@
-import { mkdtempSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import { nightFerry } from '@/demo/nightFerry';
 import { MOST_MEDIA_BYTES, type Picture } from '@/core/document/picture';
 import type { Production } from '@/core/document/production';
@@ -8,15 +5,14 @@ import { readProductionZip } from '@/workers/productionZip';
 import { png, sha256 } from '@/workers/testing';
 import { openDatabase, type OpenDatabase } from '../storage/database';
 import { mediaChunks, productions } from '../storage/schema';
+import { readyFolder } from '../storage/testing';
 import { mediaStore, MOST_SMALL_BYTES, UNNAMED_DAYS, type MediaStore } from './store';
 import { productionZip } from './zip';
-
-jest.setTimeout(60_000);
 
 let open: OpenDatabase;
 let store: MediaStore;
 beforeAll(async () => {
-  open = await openDatabase({ folder: mkdtempSync(join(tmpdir(), 'jar-media-')) });
+  open = await openDatabase({ folder: await readyFolder() });
   store = mediaStore(open.db);
 });
 afterAll(() => open.close());

@@ -1,6 +1,5 @@
 import { createServer } from 'node:net';
-import { mkdtempSync, readFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { nanoid } from 'nanoid';
 import { PGlite } from '@electric-sql/pglite';
@@ -17,6 +16,7 @@ import { nightFerry } from '@/demo/nightFerry';
 import { openDatabase, type OpenDatabase } from '../storage/database';
 import { productions } from '../storage/schema';
 import { StorageProblem } from '../storage/problem';
+import { readyFolder } from '../storage/testing';
 import { productionRepository } from './repository';
 import { productionService, type ProductionService } from './service';
 
@@ -35,13 +35,17 @@ interface Bench {
 }
 
 async function inFolder(): Promise<Bench> {
-  const store = await openDatabase({ folder: mkdtempSync(join(tmpdir(), 'jar-data-')) });
+  const store = await openDatabase({ folder: await readyFolder() });
   return { store, shut: store.close };
 }
 
 /** The same code over PostgreSQL's wire protocol, as DATABASE_URL would bring it. */
 async function overTheWire(): Promise<Bench> {
-  const engine = await PGlite.create();
+  const engine = await PGlite.create(join(await readyFolder(), 'pglite'));
+  // As empty as a new database: the tables are made over the wire.
+  await engine.exec(
+    'drop schema public cascade; drop schema drizzle cascade; create schema public',
+  );
   const port = await freePort();
   const server = new PGLiteSocketServer({ db: engine, port, host: '127.0.0.1', maxConnections: 4 });
   await server.start();
@@ -54,8 +58,6 @@ async function overTheWire(): Promise<Bench> {
   };
   return { store, shut };
 }
-
-jest.setTimeout(60_000);
 
 describe.each([
   ['a data folder', inFolder],

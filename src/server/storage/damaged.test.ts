@@ -15,17 +15,14 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { openDatabase } from './database';
 import { StorageProblem } from './problem';
-
-jest.setTimeout(120_000);
+import { readyFolder } from './testing';
 
 const fresh = () => mkdtempSync(join(tmpdir(), 'jar-damaged-'));
 let sound: string;
 
 /** A folder in good order, made once. */
 beforeAll(async () => {
-  sound = fresh();
-  const { close } = await openDatabase({ folder: sound });
-  await close();
+  sound = await readyFolder();
 });
 
 function copy(): string {

@@ -108,4 +108,4 @@ test('of several processes that find a dead one’s lock exactly one takes it', 
     expect(outcomes.filter((words) => words.includes('held'))).toHaveLength(1);
     for (const { child } of said) child.stdin.end();
   }
-}, 60_000);
+});

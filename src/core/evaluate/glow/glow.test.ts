@@ -11,8 +11,6 @@ import { applyVariantInPlace, layerLadder, runFor, variantChanges, variants } fr
 import { buildPicture, fixturePicture, litBuild } from './scene';
 import type { GlowId } from './context';
 
-jest.setTimeout(60_000);
-
 const demo = nightFerry();
 const RUN = { photons: 20_000, seed: 1 };
 const simulated = (document: Production, id: string, run = RUN): Readouts => {
