@@ -97,6 +97,23 @@ function write(file: string): void {
   );
 }
 
+/** A list by its records' own names, where they have any: one more finding is one difference. */
+function named(list: readonly unknown[]): Record<string, unknown> {
+  const nameOf = (each: unknown, k: number): string => {
+    const { id, key, kind } = (each ?? {}) as Record<string, unknown>;
+    return typeof id === 'string'
+      ? id
+      : typeof key === 'string'
+        ? key
+        : kind
+          ? `${kind} ${k}`
+          : String(k);
+  };
+  return Object.fromEntries(list.map((each, k) => [nameOf(each, k), each]));
+}
+const fields = (node: object): Record<string, unknown> =>
+  Array.isArray(node) ? named(node) : (node as Record<string, unknown>);
+
 /** Places where two pieces of plain data differ; sums in another order are the same. */
 function* differences(was: unknown, is: unknown, at: string): Generator<string> {
   if (Object.is(was, is)) return;
@@ -106,13 +123,9 @@ function* differences(was: unknown, is: unknown, at: string): Generator<string> 
     return;
   }
   if (was && is && typeof was === 'object' && typeof is === 'object') {
-    const names = new Set([...Object.keys(was), ...Object.keys(is)]);
-    for (const name of names)
-      yield* differences(
-        (was as Record<string, unknown>)[name],
-        (is as Record<string, unknown>)[name],
-        `${at}/${name}`,
-      );
+    const [before, now] = [fields(was), fields(is)];
+    for (const name of new Set([...Object.keys(before), ...Object.keys(now)]))
+      yield* differences(before[name], now[name], `${at}/${name}`);
     return;
   }
   yield `${at}: ${JSON.stringify(was)?.slice(0, 160)} → ${JSON.stringify(is)?.slice(0, 160)}`;

@@ -1,5 +1,5 @@
 import type * as z from 'zod';
-import type { shotSchema } from '@/core/document/shot';
+import type { shotSchema } from '@/core/location/shot';
 
 type ShotInput = z.input<typeof shotSchema>;
 

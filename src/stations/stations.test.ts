@@ -7,7 +7,7 @@ import { validateProduction } from '@/core/document/read';
 import { evaluateKnown as evaluate } from '@/core/evaluate/testing';
 import { bulbSchema } from '@/core/units/bulb';
 import { fixtureSchema } from '@/core/verdict/fixture';
-import { shotSchema } from '@/core/document/shot';
+import { shotSchema } from '@/core/location/shot';
 import { jarWords } from '@/ui/Jar';
 import { severityWord } from '@/ui/Severity';
 import { copyOfBuild, exportName, newBuild } from './shell/actions';

@@ -2,7 +2,7 @@ import { nightFerry } from '@/demo/nightFerry';
 import { coneBlank } from '../forms/kit/development';
 import { INCH, made } from '../forms/testing';
 import type { Accessory } from '../document/accessory';
-import type { StickPiece } from '../forms/resolved';
+import type { StickPiece } from '../build/pieces';
 import { evaluateKnown as evaluate } from '../evaluate/testing';
 import { changed as afterChange } from '../document/testing';
 import { attachAll } from './attach';

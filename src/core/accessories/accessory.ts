@@ -1,9 +1,9 @@
 import type * as z from 'zod/mini';
-import type { View } from '../forms/drawing';
+import type { View } from '../drawing/drawing';
 import type { Field, FormContext, ParameterMigrations } from '../forms/form';
 import type { Control } from '../light/controls';
 import type { Mouth } from '../light/mouth';
-import type { ResolvedBuild } from '../forms/resolved';
+import type { ResolvedBuild } from '../build/resolvedBuild';
 
 /** What an accessory adds to the build that carries it. */
 export type Attachment = Pick<

@@ -1,8 +1,8 @@
 import type { Accessory } from '../document/accessory';
-import type { View } from '../forms/drawing';
+import type { View } from '../drawing/drawing';
 import type { FormContext } from '../forms/form';
 import { orderSteps, withHoles, withPieces } from '../forms/kit/order';
-import type { ResolvedBuild } from '../forms/resolved';
+import type { ResolvedBuild } from '../build/resolvedBuild';
 import type { Attachment } from './accessory';
 import { ACCESSORIES } from './index';
 

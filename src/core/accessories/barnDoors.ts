@@ -13,11 +13,11 @@ import {
   rectangle,
   view,
   type XY,
-} from '../forms/kit/shapes';
+} from '../drawing/shapes';
 import { cutMetal, step } from '../forms/kit/steps';
 import type { Plate } from '../light/controls';
 import type { FormContext } from '../forms/form';
-import type { SheetPiece } from '../forms/resolved';
+import type { SheetPiece } from '../build/pieces';
 import { frontPlaneM, type AccessoryDefinition } from './accessory';
 
 /** Sizes of the four leaves; also what the work-light form draws. */

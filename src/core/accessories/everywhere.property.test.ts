@@ -1,7 +1,7 @@
 import { nightFerry } from '@/demo/nightFerry';
 import { resolveScene, sceneOf } from '../evaluate/context';
 import type { Accessory } from '../document/accessory';
-import type { View } from '../forms/drawing';
+import type { View } from '../drawing/drawing';
 import { INCH, made } from '../forms/testing';
 import { attachAll } from './attach';
 import { ACCESSORIES } from './index';

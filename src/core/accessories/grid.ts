@@ -2,9 +2,9 @@ import { fact } from '../forms/kit/build';
 import { stop } from '../forms/kit/choices';
 import { defineParameters, length, part } from '../forms/kit/parameters';
 import { rectanglePiece, sheetMassKg } from '../forms/kit/pieces';
-import { knob, line, measure, rectangle, view } from '../forms/kit/shapes';
+import { knob, line, measure, rectangle, view } from '../drawing/shapes';
 import { step } from '../forms/kit/steps';
-import type { Shape } from '../forms/drawing';
+import type { Shape } from '../drawing/drawing';
 import { frontPlaneM, type AccessoryDefinition } from './accessory';
 
 const { schema, fields, defaults } = defineParameters({

@@ -4,11 +4,11 @@ import { coneBlank, type ConeBlank } from '../forms/kit/development';
 import { hardware } from '../forms/kit/needs';
 import { choice, defineParameters, length, part } from '../forms/kit/parameters';
 import { rectanglePiece, sheetMassKg, sheetPiece } from '../forms/kit/pieces';
-import { knob, line, measure, view, type XY } from '../forms/kit/shapes';
+import { knob, line, measure, view, type XY } from '../drawing/shapes';
 import { step } from '../forms/kit/steps';
-import type { Shape } from '../forms/drawing';
+import type { Shape } from '../drawing/drawing';
 import type { FormContext } from '../forms/form';
-import type { SheetPiece } from '../forms/resolved';
+import type { SheetPiece } from '../build/pieces';
 import { hoodLight } from './hoodLight';
 import type { AccessoryDefinition } from './accessory';
 

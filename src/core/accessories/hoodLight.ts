@@ -1,4 +1,4 @@
-import type { ResolvedBuild } from '../forms/resolved';
+import type { ResolvedBuild } from '../build/resolvedBuild';
 import type { Mouth } from '../light/mouth';
 import { discShape, OPEN, type CavitySurface } from '../light/transport/arrangement';
 import { FINISHES } from '../materials/finish';

@@ -3,9 +3,9 @@ import { look, mm, partOf, stop } from '../forms/kit/choices';
 import { hardware } from '../forms/kit/needs';
 import { count, defineParameters, length, part } from '../forms/kit/parameters';
 import { stickMassKg, stickPiece } from '../forms/kit/pieces';
-import { box, knob, measure, view, words } from '../forms/kit/shapes';
+import { box, knob, measure, view, words } from '../drawing/shapes';
 import { step, sticks } from '../forms/kit/steps';
-import type { ResolvedBuild } from '../forms/resolved';
+import type { ResolvedBuild } from '../build/resolvedBuild';
 import type { AccessoryDefinition } from './accessory';
 
 const { schema, fields, defaults } = defineParameters({

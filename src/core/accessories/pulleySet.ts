@@ -2,7 +2,7 @@ import { fact } from '../forms/kit/build';
 import { look, ok, stop } from '../forms/kit/choices';
 import { hardware } from '../forms/kit/needs';
 import { count, defineParameters, length } from '../forms/kit/parameters';
-import { box, circle, knob, line, measure, view } from '../forms/kit/shapes';
+import { box, circle, knob, line, measure, view } from '../drawing/shapes';
 import { step } from '../forms/kit/steps';
 import type { AccessoryDefinition } from './accessory';
 

@@ -3,7 +3,7 @@ import { stop } from '../forms/kit/choices';
 import { hardware } from '../forms/kit/needs';
 import { choice, defineParameters, length, part } from '../forms/kit/parameters';
 import { clothPiece } from '../forms/kit/pieces';
-import { knob, line, measure, view } from '../forms/kit/shapes';
+import { knob, line, measure, view } from '../drawing/shapes';
 import { step } from '../forms/kit/steps';
 import { rectangularSkirt } from '../light/controls';
 import { frontPlaneM, type AccessoryDefinition } from './accessory';

@@ -3,7 +3,7 @@ import { notChosen } from '../forms/kit/choices';
 import { hardware } from '../forms/kit/needs';
 import { choice, count, defineParameters, length, part } from '../forms/kit/parameters';
 import { stickPiece } from '../forms/kit/pieces';
-import { box, knob, measure, view } from '../forms/kit/shapes';
+import { box, knob, measure, view } from '../drawing/shapes';
 import { step } from '../forms/kit/steps';
 import type { AccessoryDefinition } from './accessory';
 

@@ -1,7 +1,7 @@
 import { circuitIdSchema, productionIdSchema, shotIdSchema, type ProductionId } from '../ids';
-import { REGIONS, type RegionId } from '../power/region';
+import { REGIONS, type RegionId } from '../electrics/region';
 import { DOCUMENT_FORMAT, DOCUMENT_VERSION, type Build, type Production } from './production';
-import type { Shot } from './shot';
+import type { Shot } from '../location/shot';
 
 /** A new production with one circuit and nothing else. Ids are handed in. */
 export function blankProduction(

@@ -12,10 +12,10 @@ import { accessorySchema } from './accessory';
 import { bulbSchema } from '../units/bulb';
 import { unitSchema } from '../units/unit';
 import { fixtureSchema } from '../verdict/fixture';
-import { circuitSchema } from './circuit';
+import { circuitSchema } from '../location/circuit';
 import { makingSchema, sessionSchema, setupSchema } from './later';
 import { pictureSchema } from './picture';
-import { shotSchema } from './shot';
+import { shotSchema } from '../location/shot';
 
 export const DOCUMENT_FORMAT = 'lantern-jar-production';
 export const DOCUMENT_VERSION = 5;

@@ -4,13 +4,13 @@ import type { Problem } from '../result';
 import { bulbSchema } from '../units/bulb';
 import { unitSchema } from '../units/unit';
 import { fixtureSchema } from '../verdict/fixture';
-import { circuitSchema } from './circuit';
+import { circuitSchema } from '../location/circuit';
 import { findRecord, isInner, listPlace, type Command, type FieldRef, type ListKind } from './edit';
 import { makingSchema, sessionSchema, setupSchema } from './later';
 import { pictureSchema } from './picture';
 import { buildSchema, type Build, type Production } from './production';
 import { buildParameterProblems } from './read';
-import { shotSchema } from './shot';
+import { shotSchema } from '../location/shot';
 import { wording } from './wording';
 
 const SCHEMAS: Record<ListKind, z.ZodMiniType> = {

@@ -1,5 +1,5 @@
-import type { Shot } from '../document/shot';
-import type { ResolvedBuild } from '../forms/resolved';
+import type { Shot } from '../location/shot';
+import type { ResolvedBuild } from '../build/resolvedBuild';
 import type { FallOffPoint } from '../light/falloff';
 import { DIMMERS, loadKindOf, matchOf } from '../power/dimming';
 import { stopsBetween } from '../light/exposure';

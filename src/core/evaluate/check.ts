@@ -1,15 +1,15 @@
-import type { Circuit } from '../document/circuit';
+import type { Circuit } from '../location/circuit';
 import type { Build } from '../document/production';
-import type { Shot } from '../document/shot';
+import type { Shot } from '../location/shot';
 import { collectFindings, type Finding } from '../findings/finding';
-import type { ResolvedBuild } from '../forms/resolved';
+import type { ResolvedBuild } from '../build/resolvedBuild';
 import { flickerRiskFindings } from '../flicker/risk';
 import type { Part } from '../materials/part';
 import { dimmerFindings } from '../power/dimmerFindings';
 import { heatFindings } from '../power/heat';
 import { loadFindings } from '../power/loadFindings';
 import type { PowerPlan } from '../power/plan';
-import { tapeFindings } from '../power/tapeFindings';
+import { tapePowerFindings } from '../power/tapePowerFindings';
 import type { TapePlan } from '../power/tapePlan';
 import { cutFindings } from '../shop/cutFindings';
 import type { CutPlan } from '../shop/cutPlan';
@@ -47,7 +47,7 @@ export function findingsOf(
     cutFindings(cuts),
     loadFindings(plan, resolved, parts),
     dimmerFindings(plan, resolved),
-    tapeFindings(tape, resolved.tape, parts),
+    tapePowerFindings(tape, resolved.tape, parts),
     heatFindings(resolved),
     lightFindings(light, resolved, shot),
     colourFindings(resolved, shot),

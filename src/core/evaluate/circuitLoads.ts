@@ -1,6 +1,6 @@
 import type { Build, Production } from '../document/production';
-import type { Circuit } from '../document/circuit';
-import { REGIONS } from '../power/region';
+import type { Circuit } from '../location/circuit';
+import { REGIONS } from '../electrics/region';
 import { Derivations } from './derive';
 
 /** What one breaker carries with every light of the production fully up, amperes r.m.s. */

@@ -1,9 +1,9 @@
 import { clashOf, mired } from '../colour/mired';
-import type { Circuit } from '../document/circuit';
-import { CRI_GATE, USE_NAMES, type Shot } from '../document/shot';
+import type { Circuit } from '../location/circuit';
+import { CRI_GATE, USE_NAMES, type Shot } from '../location/shot';
 import type { Finding } from '../findings/finding';
 import { isCleanExposure, mainsFlickerHz, nearestCleanShutter } from '../flicker/shutter';
-import type { ResolvedBuild } from '../forms/resolved';
+import type { ResolvedBuild } from '../build/resolvedBuild';
 import { threeFigures } from '../quantity';
 import { cctAtLevel } from '../power/watts';
 import type { EffectiveUnit } from '../units/effective';

@@ -1,12 +1,12 @@
 import { shotOf } from '../document/blank';
-import type { Circuit } from '../document/circuit';
+import type { Circuit } from '../location/circuit';
 import type { Build, Production } from '../document/production';
-import type { Shot } from '../document/shot';
+import type { Shot } from '../location/shot';
 import { FORMS, readParameters } from '../forms';
 import type { FormContext, FormDefinition } from '../forms/form';
 import { filledParameters } from '../forms/fill';
-import type { View } from '../forms/drawing';
-import type { ResolvedBuild } from '../forms/resolved';
+import type { View } from '../drawing/drawing';
+import type { ResolvedBuild } from '../build/resolvedBuild';
 import { attachAll } from '../accessories/attach';
 import type { Shelf } from '../shop/purchase';
 import { lightMargin } from './light';

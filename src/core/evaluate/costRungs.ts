@@ -1,6 +1,6 @@
 import type { Build, Production } from '../document/production';
-import type { Shot } from '../document/shot';
-import type { ResolvedBuild } from '../forms/resolved';
+import type { Shot } from '../location/shot';
+import type { ResolvedBuild } from '../build/resolvedBuild';
 import { boardRiseK, enclosureC, heatW } from '../power/heat';
 import type { PowerPlan } from '../power/plan';
 import { moneyFormatter, show, showText, threeFigures } from '../quantity';

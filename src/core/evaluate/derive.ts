@@ -1,16 +1,17 @@
 import { shotOf } from '../document/blank';
-import type { Circuit } from '../document/circuit';
+import type { Circuit } from '../location/circuit';
 import type { Build, Production } from '../document/production';
-import type { Shot } from '../document/shot';
+import type { Shot } from '../location/shot';
 import type { Finding } from '../findings/finding';
-import type { Drawing } from '../forms/drawing';
+import type { Drawing } from '../drawing/drawing';
 import type { FormContext } from '../forms/form';
-import type { ResolvedBuild } from '../forms/resolved';
+import type { ResolvedBuild } from '../build/resolvedBuild';
 import type { Part } from '../materials/part';
 import type { Bulb } from '../units/bulb';
 import type { Unit } from '../units/unit';
 import type { Transported } from '../light/transport/result';
 import { fullCurrentA, planPower, type PowerPlan } from '../power/plan';
+import { leadNeeds } from '../power/tapeLeads';
 import { planTape, type TapePlan } from '../power/tapePlan';
 import { planCuts, type CutPlan } from '../shop/cutPlan';
 import { planPurchase, type Purchase } from '../shop/purchase';
@@ -176,6 +177,13 @@ export class Derivations {
     );
   }
 
+  tape(document: Production, build: Build): TapePlan | null {
+    const found = this.resolve(document, build);
+    return (
+      found && this.kept(document, build, 'tape', [found], () => planTape(found.resolved.tape))
+    );
+  }
+
   power(document: Production, build: Build): { plan: PowerPlan; tape: TapePlan | null } | null {
     const found = this.resolve(document, build);
     if (!found) return null;
@@ -195,7 +203,7 @@ export class Derivations {
           (id) => parts.find((part) => part.id === id) ?? null,
           build.copies,
         ),
-        tape: planTape(found.resolved.tape),
+        tape: this.tape(document, build),
       }),
     );
   }
@@ -223,12 +231,15 @@ export class Derivations {
     const found = this.resolve(document, build);
     const cuts = this.cuts(document, build);
     if (!found || !cuts) return null;
+    const { needs, tape } = found.resolved;
+    const plan = this.tape(document, build);
     return this.keep.get(
       build.id,
       'cost',
       document,
-      [found, cuts, build.copies, document.shelf],
-      () => planPurchase(found.resolved.needs, build.copies, cuts, shelfOf(document)),
+      [found, cuts, plan, build.copies, document.shelf],
+      () =>
+        planPurchase([...needs, ...leadNeeds(plan, tape)], build.copies, cuts, shelfOf(document)),
     );
   }
 

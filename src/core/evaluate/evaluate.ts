@@ -1,6 +1,6 @@
 import { shotOf } from '../document/blank';
 import type { Build, Production } from '../document/production';
-import type { ResolvedBuild } from '../forms/resolved';
+import type { ResolvedBuild } from '../build/resolvedBuild';
 import { fallOffCurve } from '../light/falloff';
 import { illuminanceLx } from '../light/illuminance';
 import { extraction } from '../light/mouth';

@@ -2,7 +2,7 @@ import { produce } from 'immer';
 import type { Build, Production } from '../document/production';
 import { shelfReferences } from '../document/references';
 import { FORMS } from '../forms';
-import type { Base } from '../units/bulb';
+import type { Base } from '../electrics/caps';
 import type { Field } from '../forms/form';
 import { findBuild, resolveScene, sceneOf } from './context';
 import { evaluateLight } from './light';

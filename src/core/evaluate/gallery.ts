@@ -1,5 +1,5 @@
 import type { Build, Production } from '../document/production';
-import type { View } from '../forms/drawing';
+import type { View } from '../drawing/drawing';
 import { FORMS } from '../forms';
 import type { FormDefinition, Gallery } from '../forms/form';
 import { Derivations } from './derive';

@@ -1,6 +1,6 @@
 import { mixedCctK, type MixPart } from '../colour/mix';
-import type { Shot } from '../document/shot';
-import type { ResolvedBuild } from '../forms/resolved';
+import type { Shot } from '../location/shot';
+import type { ResolvedBuild } from '../build/resolvedBuild';
 import { returnedLight } from '../light/returned';
 import { boardControls, passes, prepareControls, type Passage } from '../light/controls';
 import { extraction, stackLayers } from '../light/mouth';

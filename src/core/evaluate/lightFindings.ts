@@ -1,6 +1,6 @@
-import type { Shot } from '../document/shot';
+import type { Shot } from '../location/shot';
 import type { Finding } from '../findings/finding';
-import type { ResolvedBuild } from '../forms/resolved';
+import type { ResolvedBuild } from '../build/resolvedBuild';
 import { stopsInWords, threeFigures } from '../quantity';
 import type { LightResult } from './light';
 

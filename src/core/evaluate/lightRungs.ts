@@ -1,5 +1,5 @@
-import type { Shot } from '../document/shot';
-import type { ResolvedBuild } from '../forms/resolved';
+import type { Shot } from '../location/shot';
+import type { ResolvedBuild } from '../build/resolvedBuild';
 import { fNumberFor, isoSpeedFor } from '../light/exposure';
 import { stackLayers } from '../light/mouth';
 import { nearestMark } from '../light/softness';

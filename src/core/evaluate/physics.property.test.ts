@@ -1,7 +1,7 @@
 import { nightFerry } from '@/demo/nightFerry';
 import { changed as afterChange } from '../document/testing';
 import type { Build, Production } from '../document/production';
-import type { Shot } from '../document/shot';
+import type { Shot } from '../location/shot';
 import { FORMS } from '../forms';
 import { resolveScene, sceneOf } from './context';
 import { evaluateKnown as evaluate } from './testing';

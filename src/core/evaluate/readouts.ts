@@ -1,7 +1,7 @@
 import type { Build } from '../document/production';
 import type { Finding } from '../findings/finding';
-import type { Drawing } from '../forms/drawing';
-import type { ResolvedBuild } from '../forms/resolved';
+import type { Drawing } from '../drawing/drawing';
+import type { ResolvedBuild } from '../build/resolvedBuild';
 import type { Evenness } from '../light/evenness';
 import type { FallOffPoint } from '../light/falloff';
 import type { Arrangement } from '../light/transport/arrangement';

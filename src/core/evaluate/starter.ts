@@ -2,6 +2,7 @@ import type { Build, Production } from '../document/production';
 import { mired } from '../colour/mired';
 import type { BuildId, CircuitId, ShotId } from '../ids';
 import type { Field, FormContext, FormDefinition } from '../forms/form';
+import { supplyFindings } from '../power/supplyFindings';
 import { findBuild, resolveScene, sceneOf } from './context';
 
 type Parameters = Build['parameters'];
@@ -11,7 +12,8 @@ function penalty(document: Production, buildId: string): number {
   const scene = sceneOf(document, findBuild(document, buildId)!);
   const found = resolveScene(scene);
   if (!found) return Infinity;
-  const { findings, groups } = found.resolved;
+  const { groups, tape } = found.resolved;
+  const findings = [...found.resolved.findings, ...(tape ? supplyFindings(tape, []) : [])];
   const weigh = { stop: 1e6, look: 30, unknown: 300, ok: 0 } as const;
   const judged = findings.reduce((sum, { severity }) => sum + weigh[severity], 0);
   const shift = groups.reduce(

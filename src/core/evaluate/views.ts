@@ -1,4 +1,4 @@
-import type { Shot } from '../document/shot';
+import type { Shot } from '../location/shot';
 
 /** What stock and money are worth to a design: nothing. Fields of a shelf record that say neither size nor light. */
 const NEUTRAL: Readonly<Record<string, unknown>> = {

@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { nightFerry } from '@/demo/nightFerry';
 import type { Build, Production } from '../document/production';
-import { circuitSchema } from '../document/circuit';
+import { circuitSchema } from '../location/circuit';
 import { readDocument } from '../document/read';
-import { REGION_IDS, REGIONS } from '../power/region';
+import { REGION_IDS, REGIONS } from '../electrics/region';
 import { schematicView } from '../power/schematic';
 import { TOPICS } from '../findings/finding';
 import { gateOf, LOOK_OVER } from '../power/wire';

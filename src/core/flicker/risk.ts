@@ -1,6 +1,6 @@
-import type { Circuit } from '../document/circuit';
+import type { Circuit } from '../location/circuit';
 import type { Finding } from '../findings/finding';
-import type { ResolvedBuild } from '../forms/resolved';
+import type { ResolvedBuild } from '../build/resolvedBuild';
 import { mainsFlickerHz } from './shutter';
 
 /** Most modulation, %, at a frequency that carries little risk to people [std: IEEE 1789-2015; from memory]. */

@@ -4,10 +4,10 @@ import { attachAll } from '../accessories/attach';
 import { resolveScene, sceneOf } from '../evaluate/context';
 import { evaluateKnown as evaluate } from '../evaluate/testing';
 import { clamp } from '../tolerance';
-import type { Handle, Shape, View } from './drawing';
+import type { Handle, Shape, View } from '../drawing/drawing';
 import type { Field } from './form';
-import { pulledValue } from './pull';
-import { REGIONS } from '../power/region';
+import { pulledValue } from '../drawing/pull';
+import { REGIONS } from '../electrics/region';
 
 const document = nightFerry();
 const builds = document.builds.map((build) => {

@@ -1,5 +1,5 @@
 import type { FormContext, FormDefinition } from './form';
-import type { ResolvedBuild } from './resolved';
+import type { ResolvedBuild } from '../build/resolvedBuild';
 
 /** How the count of a build is found; `gap` and the like are a form's own affair. */
 const SOLVED = new Set(['fit', 'target', 'onHand']);

@@ -1,14 +1,14 @@
 import type * as z from 'zod/mini';
-import type { Circuit } from '../document/circuit';
-import type { Shot, Use } from '../document/shot';
+import type { Circuit } from '../location/circuit';
+import type { Shot, Use } from '../location/shot';
 import type { BulbId, PartId, UnitId } from '../ids';
 import type { Part, Role } from '../materials/part';
 import type { Dimension } from '../quantity';
 import type { Problem } from '../result';
 import type { Bulb } from '../units/bulb';
 import type { Category, Unit } from '../units/unit';
-import type { Drawing } from './drawing';
-import type { ResolvedBuild } from './resolved';
+import type { Drawing } from '../drawing/drawing';
+import type { ResolvedBuild } from '../build/resolvedBuild';
 
 /** Everything a form may look at besides its own parameters. */
 export interface FormContext {

@@ -8,7 +8,7 @@ import { discToDisc } from '../accessories/hoodLight';
 import { cannotRun, simulate } from '../light/transport/run';
 import type { CavitySurface } from '../light/transport/arrangement';
 import { readParameters, FORMS } from './index';
-import type { ResolvedBuild } from './resolved';
+import type { ResolvedBuild } from '../build/resolvedBuild';
 
 const demo = nightFerry();
 const RUN = { photons: 1500, seed: 5 };

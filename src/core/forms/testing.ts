@@ -4,7 +4,7 @@ import { findBuild, sceneOf } from '../evaluate/context';
 import { FORMS } from './index';
 import type { Production } from '../document/production';
 import type { Field, FormDefinition } from './form';
-import type { ClothPiece, SheetPiece, StickPiece } from './resolved';
+import type { ClothPiece, SheetPiece, StickPiece } from '../build/pieces';
 
 /** A demo build with some parameters changed, resolved, with what tests ask of it. For tests only. */
 export function made(buildId: string, over: Record<string, unknown> = {}) {

@@ -1,8 +1,8 @@
 import * as z from 'zod/mini';
 import { list, range, text, wholeRange } from '../schema';
 import { partIdSchema } from '../ids';
-import { CORD_IDS } from '../power/cord';
-import { BASES } from '../units/bulb';
+import { CORD_IDS } from '../electrics/cord';
+import { BASES } from '../electrics/caps';
 import { HARDWARE_IDS } from './hardware';
 
 /** What a pack is counted in. */

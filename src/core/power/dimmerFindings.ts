@@ -1,5 +1,5 @@
 import type { Finding } from '../findings/finding';
-import type { LampGroup, ResolvedBuild } from '../forms/resolved';
+import type { LampGroup, ResolvedBuild } from '../build/resolvedBuild';
 import type { PartOf } from '../materials/part';
 import type { PowerPlan } from './plan';
 

@@ -1,5 +1,5 @@
 import { made } from '../forms/testing';
-import type { ResolvedBuild } from '../forms/resolved';
+import type { ResolvedBuild } from '../build/resolvedBuild';
 import { effectiveBulb } from '../units/effective';
 import { effectiveUnit } from '../units/effectiveUnit';
 import type { UnitOf } from '../units/unit';

@@ -1,5 +1,6 @@
 import type { Finding } from '../findings/finding';
-import type { Enclosure, Flammable, ResolvedBuild } from '../forms/resolved';
+import type { Enclosure, Flammable } from '../build/heat';
+import type { ResolvedBuild } from '../build/resolvedBuild';
 import { show, showText } from '../quantity';
 import { buildWatts, wattsAtLevel } from './watts';
 

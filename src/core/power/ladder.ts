@@ -1,13 +1,7 @@
+import type { TapeLoad } from '../electrics/tapeLoad';
+
 // Bound by name: where globals are guarded a look-up of `Math` costs more than the root itself.
 const { abs, max, min, sqrt } = Math;
-
-/**
- * How a metre of tape takes its current as its voltage falls.
- * string: diodes in series with a resistor, the common tape; current: a regulator in every section;
- * resistance and power: the two ends between which everything else lies.
- */
-export const TAPE_LOADS = ['string', 'current', 'resistance', 'power'] as const;
-export type TapeLoad = (typeof TAPE_LOADS)[number];
 
 /** Voltage at which the diodes of a string go out, as a share of the tape's [typ: three at 3 V on 12 V]. */
 const KNEE = 0.75;

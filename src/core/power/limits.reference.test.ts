@@ -4,12 +4,13 @@ import { evaluateKnown as evaluate } from '../evaluate/testing';
 import type { WorkedOut as Readouts } from '../evaluate/readouts';
 import { findBuild } from '../evaluate/context';
 import type { Severity } from '../findings/finding';
-import type { TapeRun } from '../forms/resolved';
-import { CORD_IDS, CORDS, thinnestCordFor, type CordId } from './cord';
-import { ohmPerM } from './copper';
-import { plugFuseFor, REGIONS } from './region';
+import type { TapeRun } from '../build/wiring';
+import { CORD_IDS, CORDS, thinnestCordFor, type CordId } from '../electrics/cord';
+import { ohmPerM } from '../electrics/copper';
+import { plugFuseFor, REGIONS } from '../electrics/region';
 import { planTape } from './tapePlan';
-import { CONNECTORS, LEADS_MM2, tapeFindings, type Connector, type LeadMm2 } from './tapeFindings';
+import { CONNECTORS, LEADS_MM2, type Connector, type LeadMm2 } from '../electrics/leads';
+import { tapePowerFindings } from './tapePowerFindings';
 
 /** Limits are tried a hair below and a hair above: a check that never trips would pass neither. */
 const HAIR = 1e-6;
@@ -149,7 +150,7 @@ describe('leads and connectors of tape', () => {
     rowsM: [2],
     feed: 'one',
     supplies: 1,
-    supplyMissing: false,
+    supply: { name: 'a supply', voltageV: 24, ratedW: 2000 },
     leadLengthM: 0.1,
     leadMm2: 2.5,
     connector: 'soldered',
@@ -164,7 +165,7 @@ describe('leads and connectors of tape', () => {
     const given = run({ wattsPerM: (amps * 24) / 2, ...over });
     const plan = planTape(given)!;
     expect(plan.mostFeedA).toBeCloseTo(amps, 4);
-    return (id: string) => tapeFindings(plan, given, []).find((finding) => finding.id === id);
+    return (id: string) => tapePowerFindings(plan, given, []).find((finding) => finding.id === id);
   };
   test.each(Object.keys(LEADS_MM2).map(Number) as LeadMm2[])(
     '%f mm² (BS 7671 4F3A, from memory)',

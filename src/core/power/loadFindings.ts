@@ -1,10 +1,10 @@
 import type { Finding } from '../findings/finding';
-import type { ResolvedBuild } from '../forms/resolved';
+import type { ResolvedBuild } from '../build/resolvedBuild';
 import type { Part } from '../materials/part';
 import { threeFigures } from '../quantity';
-import { CORDS, thinnestCordFor } from './cord';
+import { CORDS, thinnestCordFor } from '../electrics/cord';
 import type { PowerPlan } from './plan';
-import { plugFuseFor } from './region';
+import { plugFuseFor } from '../electrics/region';
 
 const amps = (currentA: number) => `${threeFigures(currentA)} A`;
 

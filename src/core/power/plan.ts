@@ -1,9 +1,9 @@
-import type { Circuit } from '../document/circuit';
-import type { ResolvedBuild } from '../forms/resolved';
+import type { Circuit } from '../location/circuit';
+import type { ResolvedBuild } from '../build/resolvedBuild';
 import type { Part, PartOf } from '../materials/part';
-import { CORDS, type Cord } from './cord';
-import { ohmPerM } from './copper';
-import { REGIONS, type Region } from './region';
+import { CORDS, type Cord } from '../electrics/cord';
+import { ohmPerM } from '../electrics/copper';
+import { REGIONS, type Region } from '../electrics/region';
 import { buildWatts, wattsAtLevel } from './watts';
 
 /** Everything Wire knows about one build, before it is judged. Amperes are r.m.s. */

@@ -1,15 +1,15 @@
 import { nightFerry } from '@/demo/nightFerry';
 import { resolveScene, sceneOf } from '../evaluate/context';
-import type { LampGroup, ResolvedBuild } from '../forms/resolved';
+import type { LampGroup, ResolvedBuild } from '../build/resolvedBuild';
 import type { Bulb } from '../units/bulb';
 import { effectiveBulb } from '../units/effective';
-import { awgAreaMm2, awgDiameterMm, ohmPerM } from './copper';
-import { CORDS, thinnestCordFor } from './cord';
+import { awgAreaMm2, awgDiameterMm, ohmPerM } from '../electrics/copper';
+import { CORDS, thinnestCordFor } from '../electrics/cord';
 import { dimmerFindings } from './dimmerFindings';
 import { boardRiseK, heatFindings, heatW } from './heat';
 import { loadFindings } from './loadFindings';
 import { chainDropV, fullCurrentA, planPower } from './plan';
-import { plugFuseFor, REGIONS } from './region';
+import { plugFuseFor, REGIONS } from '../electrics/region';
 import { buildWatts, cctAtLevel, wattsAtLevel } from './watts';
 
 const document = nightFerry();

@@ -1,5 +1,5 @@
-import type { Shape, View } from '../forms/drawing';
-import { box, circle, line, words, type XY } from '../forms/kit/shapes';
+import type { Shape, View } from '../drawing/drawing';
+import { box, circle, line, words, type XY } from '../drawing/shapes';
 import type { Wire } from './wire';
 
 /** Drawing units of the schematic: a picture of what is joined to what, not of sizes. */

@@ -1,9 +1,11 @@
 import fc from 'fast-check';
-import type { TapeRun } from '../forms/resolved';
-import { ohmPerM } from './copper';
-import { lightAt, solveLadder, TAPE_LOADS } from './ladder';
+import type { TapeRun } from '../build/wiring';
+import { ohmPerM } from '../electrics/copper';
+import { TAPE_LOADS } from '../electrics/tapeLoad';
+import { lightAt, solveLadder } from './ladder';
 import { DIMMEST, evenFeeds, planTape } from './tapePlan';
-import { LEADS_MM2, tapeFindings, type LeadMm2 } from './tapeFindings';
+import { LEADS_MM2, type LeadMm2 } from '../electrics/leads';
+import { tapePowerFindings } from './tapePowerFindings';
 
 const number = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 const run = fc.record({
@@ -16,7 +18,7 @@ const run = fc.record({
   rowsM: fc.array(number(0.2, 4), { minLength: 1, maxLength: 8 }),
   feed: fc.constantFrom('one' as const, 'both' as const, 'rows' as const, 'spaced' as const),
   supplies: fc.integer({ min: 1, max: 4 }),
-  supplyMissing: fc.boolean(),
+  supply: fc.option(fc.constant({ name: 'a supply', voltageV: 24, ratedW: 100 })),
   leadLengthM: number(0.1, 8),
   leadMm2: fc.constantFrom(...(Object.keys(LEADS_MM2).map(Number) as LeadMm2[])),
   connector: fc.constantFrom(
@@ -78,7 +80,7 @@ describe('tape of any kind, fed in any way', () => {
   test('every finding names its limit, its source and its field; every way out is another setting', () => {
     fc.assert(
       fc.property(run, (given) => {
-        for (const finding of tapeFindings(planTape(given), given, [])) {
+        for (const finding of tapePowerFindings(planTape(given), given, [])) {
           expect(finding.source).toBeTruthy();
           expect(finding.where.field).toBeTruthy();
           expect(`${finding.title} ${finding.message}`).not.toMatch(/!|\bsafe\b|NaN|undefined/i);
@@ -94,11 +96,13 @@ describe('tape of any kind, fed in any way', () => {
   test('a thicker lead offered is thick enough', () => {
     fc.assert(
       fc.property(run, (given) => {
-        const lead = tapeFindings(planTape(given), given, []).find(({ id }) => id === 'tape.lead');
+        const lead = tapePowerFindings(planTape(given), given, []).find(
+          ({ id }) => id === 'tape.lead',
+        );
         const [way] = lead?.remedies ?? [];
         if (!way) return;
         const mended = { ...given, leadMm2: way.parameters.leadMm2 as LeadMm2 };
-        const again = tapeFindings(planTape(mended), mended, []).find(
+        const again = tapePowerFindings(planTape(mended), mended, []).find(
           ({ id }) => id === 'tape.lead',
         )!;
         expect(again.severity).not.toBe('stop');

@@ -1,6 +1,7 @@
-import type { TapeRun } from '../forms/resolved';
-import { ohmPerM } from './copper';
-import { solveLadder, type TapeLoad } from './ladder';
+import type { TapeRun } from '../build/wiring';
+import { ohmPerM } from '../electrics/copper';
+import type { TapeLoad } from '../electrics/tapeLoad';
+import { solveLadder } from './ladder';
 
 /** Out-and-back resistance of 10 mm tape with 1 oz copper, Ω/m; narrower tape has less copper [typ]. */
 const LOOP_OHM_PER_M = 0.33;
@@ -150,11 +151,3 @@ export function planTape(run: TapeRun | null): TapePlan | null {
     settled: parts.every(({ settled }) => settled),
   };
 }
-
-/** What each kind of tape section is called. */
-export const TAPE_LOAD_NAMES: Record<TapeLoad, string> = {
-  string: 'diodes with a resistor (common tape)',
-  current: 'a regulator in every section',
-  resistance: 'like a resistor',
-  power: 'constant power',
-};

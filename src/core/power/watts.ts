@@ -1,5 +1,5 @@
 import { filamentAtLevel } from '../colour/incandescent';
-import type { LampGroup } from '../forms/resolved';
+import type { LampGroup } from '../build/resolvedBuild';
 
 /** Watts of one bulb at its group's level: filaments by the IES exponents, LEDs in proportion [typ]. */
 export function wattsAtLevel({ unit, level }: LampGroup): number {

@@ -14,10 +14,11 @@ import { DIMMERS, loadKindOf, LOADS, matchOf } from './dimming';
 import { schematicView } from './schematic';
 import { gateOf } from './wire';
 import { checkProduction } from '../evaluate/checkProduction';
-import { ohmPerM } from './copper';
+import { ohmPerM } from '../electrics/copper';
 import { solveLadder } from './ladder';
 import { evenFeeds, feedsNeeded, loopOhmOf, planTape } from './tapePlan';
-import { CONNECTORS, LEADS_MM2, tapeFindings, type Connector } from './tapeFindings';
+import { CONNECTORS, LEADS_MM2, type Connector } from '../electrics/leads';
+import { tapePowerFindings } from './tapePowerFindings';
 
 const demo = nightFerry();
 const read = (document: Production, id: string): Readouts => {
@@ -108,7 +109,7 @@ describe('tape: feeds, leads, connectors', () => {
       const plan = planTape(run)!;
       expect(plan.mostFeedA).toBeGreaterThan(3);
       expect(plan.mostFeedA).toBeLessThan(5);
-      return tapeFindings(plan, run, []).find(({ id }) => id === 'tape.connector')?.severity;
+      return tapePowerFindings(plan, run, []).find(({ id }) => id === 'tape.connector')?.severity;
     };
     expect(judged('clip')).toBe('stop');
     expect(judged('barrel')).toBeUndefined();

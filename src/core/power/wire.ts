@@ -1,9 +1,10 @@
-import type { ResolvedBuild, TapeRun } from '../forms/resolved';
+import type { TapeRun } from '../build/wiring';
+import type { ResolvedBuild } from '../build/resolvedBuild';
 import type { Finding } from '../findings/finding';
-import type { Circuit } from '../document/circuit';
+import type { Circuit } from '../location/circuit';
 import { loadKindOf, type LoadKind } from './dimming';
 import type { PowerPlan } from './plan';
-import type { Region } from './region';
+import type { Region } from '../electrics/region';
 import type { TapePlan } from './tapePlan';
 
 /** What the Wire station shows of one build besides its findings. Amperes are r.m.s. */

@@ -1,4 +1,4 @@
-import type { Base } from '../units/bulb';
+import type { Base } from '../electrics/caps';
 import { conclusions } from './conclusions';
 import {
   between,

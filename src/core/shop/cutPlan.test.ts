@@ -1,10 +1,10 @@
 import { nightFerry } from '@/demo/nightFerry';
 import { findBuild, resolveScene, sceneOf } from '../evaluate/context';
-import type { Piece } from '../forms/resolved';
+import type { Piece } from '../build/pieces';
 import { clothPiece, rectanglePiece, stickPiece } from '../forms/kit/pieces';
 import type { PartId } from '../ids';
 import type { PartOf } from '../materials/part';
-import { cutCloth } from './cloth';
+import { cutCloth } from '../materials/cloth';
 import { cutFindings } from './cutFindings';
 import {
   lightsPerSheet,

@@ -1,7 +1,7 @@
-import type { ClothPiece, Piece, SheetPiece, StickPiece } from '../forms/resolved';
+import type { ClothPiece, Piece, SheetPiece, StickPiece } from '../build/pieces';
 import type { PartId } from '../ids';
 import type { Part, PartOf } from '../materials/part';
-import { cutCloth, type ClothCut } from './cloth';
+import { cutCloth, type ClothCut } from '../materials/cloth';
 import { nest, type Nesting, type NestOptions, type NestPiece, type Stock } from './nest';
 import { cutSticks, type StickCut } from './sticks';
 

@@ -1,6 +1,6 @@
-import type { Shape, View } from '../forms/drawing';
-import { line, measure, rectangle, view, words, type XY } from '../forms/kit/shapes';
-import type { SheetPiece } from '../forms/resolved';
+import type { Shape, View } from '../drawing/drawing';
+import { line, measure, rectangle, view, words, type XY } from '../drawing/shapes';
+import type { SheetPiece } from '../build/pieces';
 import type { SheetPlan, StickPlan, ClothPlan } from './cutPlan';
 
 /** A piece's shapes laid where the nesting put it; turned a quarter where it lies turned. */

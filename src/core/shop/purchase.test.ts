@@ -1,6 +1,6 @@
 import { nightFerry } from '@/demo/nightFerry';
 import { sceneOf } from '../evaluate/context';
-import type { Need } from '../forms/resolved';
+import type { Need } from '../build/needs';
 import { packsFor, planPurchase } from './purchase';
 
 const demo = nightFerry();

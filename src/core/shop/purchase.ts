@@ -1,4 +1,4 @@
-import type { Need } from '../forms/resolved';
+import type { Need } from '../build/needs';
 import type { BulbId, PartId, UnitId } from '../ids';
 import { HARDWARE, type HardwareId } from '../materials/hardware';
 import type { Measure, Part } from '../materials/part';

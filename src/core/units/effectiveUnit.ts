@@ -1,4 +1,5 @@
 import type { Emission } from '../colour/emission';
+import { SUPPLY_EFFICIENCY } from '../electrics/supply';
 import { sourced, type Origin, type Sourced } from '../origin';
 import { HALOGEN_WORK_LIGHT, type EffectiveUnit } from './effective';
 import type { Unit, UnitOf } from './unit';
@@ -43,9 +44,6 @@ const CLASSES = {
     heatShare: 0.95,
   },
 } as const satisfies Record<string, ClassDefaults>;
-
-/** Share of the supply's input that reaches the tape [typ]. */
-export const SUPPLY_EFFICIENCY = 0.87;
 
 /** A bi-colour tape lights half its diodes at a time unless its driver allows both [handbook 02]. */
 const litShare = (strip: UnitOf<'strip'>): number => (strip.colour === 'bi-colour' ? 0.5 : 1);

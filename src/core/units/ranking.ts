@@ -1,6 +1,6 @@
 import { mired } from '../colour/mired';
 import type { Production } from '../document/production';
-import { CRI_GATE, type Shot } from '../document/shot';
+import { CRI_GATE, type Shot } from '../location/shot';
 import type { Origin } from '../origin';
 import { effectiveBulb, type EffectiveUnit } from './effective';
 import { effectiveTape, effectiveUnit } from './effectiveUnit';

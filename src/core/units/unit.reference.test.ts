@@ -1,13 +1,8 @@
 import { nightFerry } from '@/demo/nightFerry';
 import { packEmitters } from '../light/emitter';
 import { illuminanceLx } from '../light/illuminance';
-import {
-  effectiveTape,
-  effectiveUnit,
-  SUPPLY_EFFICIENCY,
-  tapeLumensPerM,
-  tapeWattsPerM,
-} from './effectiveUnit';
+import { SUPPLY_EFFICIENCY } from '../electrics/supply';
+import { effectiveTape, effectiveUnit, tapeLumensPerM, tapeWattsPerM } from './effectiveUnit';
 import { backwardShare, intensityPerLm, prepareSpread } from './spread';
 import { unitSchema, type Unit, type UnitOf } from './unit';
 import { unitFindings } from './unitSanity';

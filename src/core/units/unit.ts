@@ -1,7 +1,7 @@
 import * as z from 'zod/mini';
 import { range, text, wholeRange } from '../schema';
 import { unitIdSchema } from '../ids';
-import { TAPE_LOADS } from '../power/ladder';
+import { TAPE_LOADS } from '../electrics/tapeLoad';
 import { spectrumSchema } from './spectrum';
 import { spreadSchema } from './spread';
 

@@ -1,5 +1,5 @@
 import type { Production } from '../document/production';
-import type { Shot } from '../document/shot';
+import type { Shot } from '../location/shot';
 import { isoSpeedFor, stopsBetween } from '../light/exposure';
 import { angularSizeDeg } from '../light/softness';
 import { formatMoney, show, showText } from '../quantity';

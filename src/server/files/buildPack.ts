@@ -1,8 +1,9 @@
 import { shotOf } from '@/core/document/blank';
 import type { SimulatedWorkedOut as Readouts } from '@/core/evaluate/simulated';
 import type { Readout } from '@/core/evaluate/readout';
-import type { View } from '@/core/forms/drawing';
-import type { SheetPiece, Step } from '@/core/forms/resolved';
+import type { View } from '@/core/drawing/drawing';
+import type { SheetPiece } from '@/core/build/pieces';
+import type { Step } from '@/core/build/step';
 import { formatMoney, moneyFormatter, show, showText } from '@/core/quantity';
 import { clothView, pieceView, sheetView, sticksView } from '@/core/shop/planView';
 import { amountText } from '@/core/shop/purchase';

@@ -1,5 +1,5 @@
 import { Colors, DxfWriter, Units, point2d, point3d } from '@tarikjabiri/dxf';
-import type { Piece } from '@/core/forms/resolved';
+import type { Piece } from '@/core/build/pieces';
 import { FILE_LAYERS, onLayer, spreadOut, type FileLayer } from './flat';
 
 const COLOURS: Record<FileLayer, number> = {

@@ -2,7 +2,7 @@ import DxfParser from 'dxf-parser';
 import Papa from 'papaparse';
 import { nightFerry } from '@/demo/nightFerry';
 import { evaluateKnown as evaluate } from '@/core/evaluate/testing';
-import type { SheetPiece } from '@/core/forms/resolved';
+import type { SheetPiece } from '@/core/build/pieces';
 import { buildFile, FILE_NAMES } from './buildFile';
 import { spreadOut } from './flat';
 import { PAPERS, POINTS_PER_MM } from './paper';

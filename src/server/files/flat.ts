@@ -1,5 +1,5 @@
-import type { Shape } from '@/core/forms/drawing';
-import type { Piece, SheetPiece } from '@/core/forms/resolved';
+import type { Shape } from '@/core/drawing/drawing';
+import type { Piece, SheetPiece } from '@/core/build/pieces';
 
 /** A flat piece placed on one big plane for a drawing file, lower left corner in metres. */
 export interface PlacedPiece {

@@ -1,4 +1,4 @@
-import type { Layer, Shape, View } from '@/core/forms/drawing';
+import type { Layer, Shape, View } from '@/core/drawing/drawing';
 import { plain, type Pdf } from './paper';
 
 interface Ink {

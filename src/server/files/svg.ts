@@ -1,5 +1,5 @@
-import type { Shape } from '@/core/forms/drawing';
-import type { Piece } from '@/core/forms/resolved';
+import type { Shape } from '@/core/drawing/drawing';
+import type { Piece } from '@/core/build/pieces';
 import { FILE_LAYERS, onLayer, spreadOut, type FileLayer } from './flat';
 
 /** Strokes by layer; a laser cutter's operator maps them once. */

@@ -1,4 +1,4 @@
-import type { Piece, SheetPiece } from '@/core/forms/resolved';
+import type { Piece, SheetPiece } from '@/core/build/pieces';
 import { PAPERS, plain, POINTS_PER_M, POINTS_PER_MM, type Paper, type Pdf } from './paper';
 import { drawShape } from './pdfShapes';
 

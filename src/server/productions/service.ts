@@ -4,7 +4,7 @@ import { blankProduction } from '@/core/document/blank';
 import { DOCUMENT_VERSION, type Production } from '@/core/document/production';
 import { readDocument } from '@/core/document/read';
 import { productionIdSchema } from '@/core/ids';
-import { REGION_IDS } from '@/core/power/region';
+import { REGION_IDS } from '@/core/electrics/region';
 import { accept, type Problem, type Result } from '@/core/result';
 import { nightFerry, typicalStock } from '@/demo/nightFerry';
 import type { ProductionRepository } from './repository';

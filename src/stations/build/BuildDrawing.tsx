@@ -1,6 +1,6 @@
 'use client';
 import { useMemo, useState } from 'react';
-import type { Drawing, View } from '@/core/forms/drawing';
+import type { Drawing, View } from '@/core/drawing/drawing';
 import { editText, show, showText } from '@/core/quantity';
 import { useDevice } from '@/ui/device';
 import type { Grip } from '@/ui/drawing/HandleMark';

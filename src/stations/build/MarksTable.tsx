@@ -1,7 +1,7 @@
 'use client';
 import type { WorkedOut } from '@/core/evaluate/readouts';
-import type { Shape } from '@/core/forms/drawing';
-import type { Piece } from '@/core/forms/resolved';
+import type { Shape } from '@/core/drawing/drawing';
+import type { Piece } from '@/core/build/pieces';
 import { pieceView } from '@/core/shop/planView';
 import { show, showText } from '@/core/quantity';
 import { useDevice } from '@/ui/device';

@@ -1,6 +1,6 @@
 import { TriangleAlert } from 'lucide-react';
 import type { WorkedOut } from '@/core/evaluate/readouts';
-import { STAGES } from '@/core/forms/resolved';
+import { STAGES } from '@/core/build/step';
 
 /** The order of work, stage by stage: what, why, with what, how long, what to check, what can hurt. */
 export default function StepsList({ readouts }: { readouts: WorkedOut }) {

@@ -5,7 +5,7 @@ import { setParameters } from '@/core/document/records';
 import type { Build } from '@/core/document/production';
 import { sceneOf } from '@/core/evaluate/context';
 import { FORMS, readParameters } from '@/core/forms';
-import { changeAccessory, changeParameters } from '@/core/forms/change';
+import { changeAccessory, changeParameters } from '@/core/document/change';
 import type { Field, Range } from '@/core/forms/form';
 import { useProduction, useProductionStore } from '../store/context';
 

@@ -1,7 +1,7 @@
 'use client';
 import type { ClothPlan, CutPlan, SheetPlan, StickPlan } from '@/core/shop/cutPlan';
 import { clothView, sheetView, sticksView } from '@/core/shop/planView';
-import type { View } from '@/core/forms/drawing';
+import type { View } from '@/core/drawing/drawing';
 import { show, showText } from '@/core/quantity';
 import { useDevice } from '@/ui/device';
 import { QUIET_VIEW, ViewDrawing } from '@/ui/drawing/ViewDrawing';

@@ -2,7 +2,7 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
-import { REGION_IDS, REGIONS } from '@/core/power/region';
+import { REGION_IDS, REGIONS } from '@/core/electrics/region';
 import { Dialog } from '@/ui/Dialog';
 import { requestJson } from './request';
 

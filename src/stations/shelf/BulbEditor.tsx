@@ -1,6 +1,7 @@
 'use client';
 import type { Spread } from '@/core/units/spread';
-import { BASES, BULB_KINDS, SOURCED_FIELDS, type Bulb, type SourcedField } from '@/core/units/bulb';
+import { BASES } from '@/core/electrics/caps';
+import { BULB_KINDS, SOURCED_FIELDS, type Bulb, type SourcedField } from '@/core/units/bulb';
 import { labelFindings } from '@/core/units/sanity';
 import { useDevice } from '@/ui/device';
 import { Dialog } from '@/ui/Dialog';

@@ -8,7 +8,7 @@ import {
   Tooltip,
 } from 'chart.js';
 import { cctCss } from '@/core/colour/display';
-import { CRI_GATE, type Shot } from '@/core/document/shot';
+import { CRI_GATE, type Shot } from '@/core/location/shot';
 import { moneyFormatter } from '@/core/quantity';
 import { COLOUR_TOLERANCE_MIRED, rankShelf, type Ranked } from '@/core/units/ranking';
 import { ChartFigure } from '@/ui/ChartFigure';

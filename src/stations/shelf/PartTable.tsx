@@ -2,7 +2,7 @@
 import { DataTable, OpenName, type DataColumn } from '@/ui/DataTable';
 import { HARDWARE } from '@/core/materials/hardware';
 import type { Part } from '@/core/materials/part';
-import { CORDS } from '@/core/power/cord';
+import { CORDS } from '@/core/electrics/cord';
 import { show, showText, type UnitSystem } from '@/core/quantity';
 import { useDevice } from '@/ui/device';
 import { ChoiceField } from '@/ui/fields/ChoiceField';

@@ -4,7 +4,7 @@ import { nanoid } from 'nanoid';
 import type { BalanceAdvice } from '@/core/colour/balance';
 import { EMISSIONS, type Emission } from '@/core/colour/emission';
 import { addRecord, changeRecord, removeRecord } from '@/core/document/edit';
-import type { RoomLight, Shot } from '@/core/document/shot';
+import type { RoomLight, Shot } from '@/core/location/shot';
 import { show, showText } from '@/core/quantity';
 import { useDevice } from '@/ui/device';
 import { ChoiceField } from '@/ui/fields/ChoiceField';

@@ -1,10 +1,9 @@
 import { HARDWARE } from '@/core/materials/hardware';
 import type { Part } from '@/core/materials/part';
-import { CORDS } from '@/core/power/cord';
-import { TAPE_LOADS } from '@/core/power/ladder';
-import { TAPE_LOAD_NAMES } from '@/core/power/tapePlan';
+import { CORDS } from '@/core/electrics/cord';
+import { TAPE_LOADS, TAPE_LOAD_NAMES } from '@/core/electrics/tapeLoad';
 import type { Dimension } from '@/core/quantity';
-import { BASES } from '@/core/units/bulb';
+import { BASES } from '@/core/electrics/caps';
 import { STRIP_COLOURS, type Unit } from '@/core/units/unit';
 
 /** How one field of a shelf record is edited; the editor works from these alone. */

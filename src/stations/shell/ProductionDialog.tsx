@@ -1,11 +1,11 @@
 'use client';
 import { nanoid } from 'nanoid';
 import { Plus, X } from 'lucide-react';
-import type { Circuit } from '@/core/document/circuit';
+import type { Circuit } from '@/core/location/circuit';
 import { freeName } from '@/core/document/records';
 import type { Production } from '@/core/document/production';
 import { circuitIdSchema } from '@/core/ids';
-import { REGION_IDS, REGIONS, type RegionId } from '@/core/power/region';
+import { REGION_IDS, REGIONS, type RegionId } from '@/core/electrics/region';
 import { useDevice } from '@/ui/device';
 import { Dialog } from '@/ui/Dialog';
 import { ChoiceField } from '@/ui/fields/ChoiceField';

@@ -6,7 +6,7 @@ import * as z from 'zod';
 import { addRecord } from '@/core/document/edit';
 import { blankShot } from '@/core/document/blank';
 import { freeName } from '@/core/document/records';
-import { USES, USE_NAMES, type Shot, type Use } from '@/core/document/shot';
+import { USES, USE_NAMES, type Shot, type Use } from '@/core/location/shot';
 import { parseQuantity } from '@/core/quantity';
 import { useDevice } from '@/ui/device';
 import { Dialog } from '@/ui/Dialog';

@@ -1,5 +1,5 @@
 'use client';
-import { CRI_GATE, type Shot } from '@/core/document/shot';
+import { CRI_GATE, type Shot } from '@/core/location/shot';
 import { shotTargetLx } from '@/core/evaluate/light';
 import { isCleanExposure, mainsFlickerHz, nearestCleanShutter } from '@/core/flicker/shutter';
 import { exposureTimeS } from '@/core/light/exposure';

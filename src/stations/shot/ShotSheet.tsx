@@ -1,6 +1,6 @@
 'use client';
 import { useState } from 'react';
-import { USES, USE_NAMES, type Shot } from '@/core/document/shot';
+import { USES, USE_NAMES, type Shot } from '@/core/location/shot';
 import { removeShot } from '@/core/document/records';
 import { lazyPanel } from '@/ui/lazyPanel';
 import { useDevice } from '@/ui/device';

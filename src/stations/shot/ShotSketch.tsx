@@ -1,5 +1,5 @@
 'use client';
-import type { Shot } from '@/core/document/shot';
+import type { Shot } from '@/core/location/shot';
 import { show, showText } from '@/core/quantity';
 import { useDevice } from '@/ui/device';
 

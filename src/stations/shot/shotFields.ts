@@ -1,4 +1,4 @@
-import type { Shot } from '@/core/document/shot';
+import type { Shot } from '@/core/location/shot';
 import type { Dimension } from '@/core/quantity';
 
 /** Measured fields of a shot, in the order a shooter thinks of them. */

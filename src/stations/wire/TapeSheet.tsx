@@ -2,13 +2,8 @@
 import type { Build } from '@/core/document/production';
 import type { Finding } from '@/core/findings/finding';
 import { loopFromEndVolts } from '@/core/power/ladder';
-import {
-  DIMMEST,
-  evenFeeds,
-  loopOhmOf,
-  TAPE_LOAD_NAMES,
-  type TapePart,
-} from '@/core/power/tapePlan';
+import { TAPE_LOAD_NAMES } from '@/core/electrics/tapeLoad';
+import { DIMMEST, evenFeeds, loopOhmOf, type TapePart } from '@/core/power/tapePlan';
 import type { Wire } from '@/core/power/wire';
 import { show, showText, threeFigures } from '@/core/quantity';
 import { useDevice } from '@/ui/device';

@@ -1,4 +1,4 @@
-import type { Dimension } from '@/core/forms/drawing';
+import type { Dimension } from '@/core/drawing/drawing';
 import type { Paper } from './ShapeMark';
 
 /** A dimension line with slashes at its ends and its figure broken into the middle. */

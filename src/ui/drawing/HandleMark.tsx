@@ -1,6 +1,6 @@
 import { useRef } from 'react';
-import type { Handle } from '@/core/forms/drawing';
-import { pulledValue } from '@/core/forms/pull';
+import type { Handle } from '@/core/drawing/drawing';
+import { pulledValue } from '@/core/drawing/pull';
 import type { Range } from '@/core/forms/form';
 import { clamp } from '@/core/tolerance';
 import type { Paper } from './ShapeMark';

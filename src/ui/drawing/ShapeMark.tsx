@@ -1,4 +1,4 @@
-import type { Shape } from '@/core/forms/drawing';
+import type { Shape } from '@/core/drawing/drawing';
 import { INKS } from './inks';
 
 export interface Paper {

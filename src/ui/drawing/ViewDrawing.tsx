@@ -1,6 +1,6 @@
 'use client';
 import { useRef } from 'react';
-import type { View } from '@/core/forms/drawing';
+import type { View } from '@/core/drawing/drawing';
 import { DimensionMark } from './DimensionMark';
 import { HandleMark, type Grip, type HandleMarkProps } from './HandleMark';
 import { ShapeMark, type Paper } from './ShapeMark';

@@ -1,4 +1,4 @@
-import type { Layer } from '@/core/forms/drawing';
+import type { Layer } from '@/core/drawing/drawing';
 
 /** How each layer is inked on screen, as a maker's drawing would be. */
 export const INKS: Record<Layer, React.SVGProps<SVGGElement>> = {

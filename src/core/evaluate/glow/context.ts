@@ -1,6 +1,6 @@
-import type { Circuit } from '../../document/circuit';
-import type { Shot } from '../../document/shot';
-import type { ResolvedBuild } from '../../forms/resolved';
+import type { Circuit } from '../../location/circuit';
+import type { Shot } from '../../location/shot';
+import type { ResolvedBuild } from '../../build/resolvedBuild';
 import { farField, totalLumens, type FarField } from '../../light/farField';
 import { allRound, type LightResult } from '../light';
 import type { Readout } from '../readout';

@@ -7,10 +7,10 @@ import { buildWatts } from '../../power/watts';
 import { fixtureIlluminanceLx, type Fixture } from '../../verdict/fixture';
 import type { Photometry } from '../../formats/photometric';
 import { sampleField } from '../../formats/photometric';
-import type { Shot } from '../../document/shot';
+import type { Shot } from '../../location/shot';
 import { findBuild, resolveScene, sceneOf } from '../context';
 import { allRound, evaluateLight, sourcesOf, type LightResult } from '../light';
-import type { ResolvedBuild } from '../../forms/resolved';
+import type { ResolvedBuild } from '../../build/resolvedBuild';
 
 /** A build worked out down to its sources; null when its form is unknown here. */
 export interface Lit {

@@ -1,7 +1,7 @@
-import type { Drawing, Shape } from '../drawing';
+import type { Drawing, Shape } from '../../drawing/drawing';
 import type { FormContext } from '../form';
 import { partOf } from '../kit/choices';
-import { box, circle, knob, measure, rectangle, view } from '../kit/shapes';
+import { box, circle, knob, measure, rectangle, view } from '../../drawing/shapes';
 import { wiringView } from '../kit/wiringView';
 import { layoutBoard } from './layout';
 import { type BulbBoard } from './parameters';

@@ -1,4 +1,4 @@
-import { CAP_LENGTH_M } from '../../units/bulb';
+import { CAP_LENGTH_M } from '../../electrics/caps';
 import type { Problem } from '../../result';
 import type { FormContext } from '../form';
 import { mm, partOf } from '../kit/choices';

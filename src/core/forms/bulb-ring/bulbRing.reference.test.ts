@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { nightFerry } from '@/demo/nightFerry';
 import { sceneOf } from '../../evaluate/context';
-import { changeParameters } from '../change';
-import { pulledValue } from '../pull';
+import { changeParameters } from '../../document/change';
+import { pulledValue } from '../../drawing/pull';
 import { bulbRing } from '.';
 import { layoutRing, mostSeats, rowRadii, seatSpacing, secondRing } from './layout';
 import { bulbRingDefaults, type BulbRing } from './parameters';

@@ -1,10 +1,10 @@
-import { REGIONS } from '../../power/region';
-import type { Drawing, Shape, View } from '../drawing';
+import { REGIONS } from '../../electrics/region';
+import type { Drawing, Shape, View } from '../../drawing/drawing';
 import type { FormContext } from '../form';
 import { layoutRing, type RingLayout } from './layout';
 import { SINGLE_HOLE_RADIUS_M } from './marks';
 import { partOf } from '../kit/choices';
-import { rectangle } from '../kit/shapes';
+import { rectangle } from '../../drawing/shapes';
 import type { BulbRing } from './parameters';
 
 /** Front, section and wiring of a ring, to scale, in metres. */

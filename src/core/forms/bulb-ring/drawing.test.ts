@@ -1,6 +1,6 @@
 import { nightFerry } from '@/demo/nightFerry';
 import { sceneOf } from '../../evaluate/context';
-import type { Shape, View } from '../drawing';
+import type { Shape, View } from '../../drawing/drawing';
 import { bulbRing } from '.';
 import type { BulbRing } from './parameters';
 

@@ -1,6 +1,7 @@
 import { safeAsin } from '../../tolerance';
 import { bulbsOf } from '../kit/lamps';
-import { CAP_LENGTH_M, type Bulb } from '../../units/bulb';
+import { CAP_LENGTH_M } from '../../electrics/caps';
+import { type Bulb } from '../../units/bulb';
 import type { FormContext } from '../form';
 import type { BulbRing } from './parameters';
 

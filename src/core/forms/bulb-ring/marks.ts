@@ -1,10 +1,11 @@
 import { show, showText } from '../../quantity';
-import type { Shape } from '../drawing';
+import type { Shape } from '../../drawing/drawing';
 import type { FormContext } from '../form';
 import { exactMm } from '../kit/choices';
 import { clothPiece, rectanglePiece, sheetPiece } from '../kit/pieces';
-import { circle, labelled } from '../kit/shapes';
-import type { LayoutFact, Piece } from '../resolved';
+import { circle, labelled } from '../../drawing/shapes';
+import type { Piece } from '../../build/pieces';
+import type { LayoutFact } from '../../build/facts';
 import { secondRing, STOCK_MARGIN_M, type RingLayout } from './layout';
 import { boardAreaM2, cordLengthM, linkLengthM, stockSideM } from './needs';
 import type { BulbRing } from './parameters';

@@ -2,7 +2,7 @@ import type { FormContext } from '../form';
 import { partOf } from '../kit/choices';
 import { bulbMassKg, bulbNeeds } from '../kit/lamps';
 import { fromPart, hardware, mainsNeeds } from '../kit/needs';
-import type { Need } from '../resolved';
+import type { Need } from '../../build/needs';
 import { STOCK_MARGIN_M, type RingLayout } from './layout';
 import type { BulbRing } from './parameters';
 

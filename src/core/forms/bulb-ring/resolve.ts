@@ -1,7 +1,8 @@
 import type { FormContext } from '../form';
 import { bulbLamps, bulbLoads } from '../kit/lamps';
 import { wiringSlots } from '../kit/needs';
-import type { ResolvedBuild, Flammable } from '../resolved';
+import type { Flammable } from '../../build/heat';
+import type { ResolvedBuild } from '../../build/resolvedBuild';
 import type { Control } from '../../light/controls';
 import type { ReflectingSurface } from '../../light/emitter';
 import { FINISHES } from '../../materials/finish';

@@ -1,7 +1,7 @@
-import { REGIONS } from '../../power/region';
+import { REGIONS } from '../../electrics/region';
 import type { FormContext } from '../form';
 import { step } from '../kit/steps';
-import type { Step } from '../resolved';
+import type { Step } from '../../build/step';
 import type { RingLayout } from './layout';
 import type { BulbRing } from './parameters';
 

@@ -1,8 +1,8 @@
-import type { Drawing, Shape } from '../drawing';
+import type { Drawing, Shape } from '../../drawing/drawing';
 import type { FormContext } from '../form';
 import { layerParts } from '../kit/choices';
 import { bulbsOf } from '../kit/lamps';
-import { circle, knob, line, measure, polygon, view } from '../kit/shapes';
+import { circle, knob, line, measure, polygon, view } from '../../drawing/shapes';
 import { wiringView } from '../kit/wiringView';
 import { type ClampLamp } from './parameters';
 

@@ -16,7 +16,7 @@ import { roundRoom } from '../kit/rooms';
 import { checkLamps, finishSteps, step } from '../kit/steps';
 import { mouthMatter } from '../../light/mouth';
 import type { Finding } from '../../findings/finding';
-import type { ResolvedBuild } from '../resolved';
+import type { ResolvedBuild } from '../../build/resolvedBuild';
 import { type ClampLamp } from './parameters';
 import { REFLECTOR, REFLECTOR_MIRROR, NECK, CORD_M, seats, layerC, layerFindings } from './layout';
 

@@ -24,7 +24,7 @@ import {
 } from '../kit/needs';
 import { clothPiece, rectanglePiece, stickPiece } from '../kit/pieces';
 import { boxRoom, wallOf } from '../kit/rooms';
-import { circle, labelled } from '../kit/shapes';
+import { circle, labelled } from '../../drawing/shapes';
 import { checkLamps, cutBoard, finishSteps, markOut, step, wireMains } from '../kit/steps';
 import {
   ballastCount,
@@ -35,7 +35,7 @@ import {
   tubeUnit,
   tubeVa,
 } from '../kit/tubes';
-import type { ResolvedBuild } from '../resolved';
+import type { ResolvedBuild } from '../../build/resolvedBuild';
 import { type Bounce } from './parameters';
 import { layout, problems } from './layout';
 

@@ -1,8 +1,8 @@
-import type { Drawing } from '../drawing';
+import type { Drawing } from '../../drawing/drawing';
 import type { FormContext } from '../form';
 import { layerParts } from '../kit/choices';
 import { bulbsOf } from '../kit/lamps';
-import { circle, knob, line, measure, polygon, rectangle, view } from '../kit/shapes';
+import { circle, knob, line, measure, polygon, rectangle, view } from '../../drawing/shapes';
 import { wiringView } from '../kit/wiringView';
 import { layoutBox } from './layout';
 import { type FoamBox } from './parameters';

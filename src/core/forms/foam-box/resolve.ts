@@ -17,7 +17,7 @@ import { cordMassKg, fromPart, hardware, mainsNeeds, mainsOpen, wiringSlots } fr
 import { boxRoom, wallOf } from '../kit/rooms';
 import { socketFindings } from '../kit/sockets';
 import { checkLamps, cutBoard, finishSteps, markOut, step, wireMains } from '../kit/steps';
-import type { ResolvedBuild } from '../resolved';
+import type { ResolvedBuild } from '../../build/resolvedBuild';
 import { boxProblems, layoutBox } from './layout';
 import { type FoamBox } from './parameters';
 import { seatsOf, boxPieces, directShare } from './shared';

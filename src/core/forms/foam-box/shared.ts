@@ -3,8 +3,8 @@ import type { FormContext } from '../form';
 import { layerParts } from '../kit/choices';
 import { type Seat } from '../kit/lamps';
 import { clothPiece, polygonPiece, rectanglePiece } from '../kit/pieces';
-import { circle, labelled, type XY } from '../kit/shapes';
-import type { Piece } from '../resolved';
+import { circle, labelled, type XY } from '../../drawing/shapes';
+import type { Piece } from '../../build/pieces';
 import { type BoxLayout } from './layout';
 import { type FoamBox } from './parameters';
 

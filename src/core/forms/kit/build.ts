@@ -1,5 +1,6 @@
 import type { FormContext } from '../form';
-import type { Piece, ResolvedBuild, SheetPiece, StickPiece } from '../resolved';
+import type { Piece, SheetPiece, StickPiece } from '../../build/pieces';
+import type { ResolvedBuild } from '../../build/resolvedBuild';
 import { sheetMassKg, stickMassKg } from './pieces';
 
 type Required =

@@ -1,6 +1,6 @@
 import { nightFerry } from '@/demo/nightFerry';
 import { sceneOf } from '../../evaluate/context';
-import { REGIONS } from '../../power/region';
+import { REGIONS } from '../../electrics/region';
 import type { PartId } from '../../ids';
 import { wiringSlots } from './needs';
 import { boardMassKg, fact, resolved } from './build';
@@ -16,7 +16,7 @@ import {
   shapesExtent,
   view,
   words,
-} from './shapes';
+} from '../../drawing/shapes';
 import { finishSteps, step, wireMains } from './steps';
 import { wiringView } from './wiringView';
 

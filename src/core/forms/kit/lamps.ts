@@ -6,7 +6,9 @@ import type { Bulb } from '../../units/bulb';
 import type { Spread } from '../../units/spread';
 import type { Unit } from '../../units/unit';
 import type { FormContext } from '../form';
-import type { LampGroup, Load, Need } from '../resolved';
+import type { Need } from '../../build/needs';
+import type { Load } from '../../build/wiring';
+import type { LampGroup } from '../../build/resolvedBuild';
 import { apparentVa, bulbs } from './needs';
 import type { BulbGroup } from './parameters';
 

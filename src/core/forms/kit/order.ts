@@ -1,5 +1,6 @@
-import type { Shape } from '../drawing';
-import { STAGES, type Piece, type Step } from '../resolved';
+import type { Shape } from '../../drawing/drawing';
+import type { Piece } from '../../build/pieces';
+import { STAGES, type Step } from '../../build/step';
 
 const ofKind = (pieces: readonly Piece[], kind: Piece['kind'] | undefined): string[] =>
   pieces.filter((piece) => piece.kind === kind).map(({ id }) => id);

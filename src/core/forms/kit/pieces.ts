@@ -1,9 +1,9 @@
 import type { PartId } from '../../ids';
-import type { Shape } from '../drawing';
+import type { Shape } from '../../drawing/drawing';
 import type { FormContext } from '../form';
-import type { ClothPiece, SheetPiece, StickPiece } from '../resolved';
+import type { ClothPiece, SheetPiece, StickPiece } from '../../build/pieces';
 import { partOf } from './choices';
-import { polygon, rectangle, shapesExtent, type XY } from './shapes';
+import { polygon, rectangle, shapesExtent, type XY } from '../../drawing/shapes';
 
 interface SheetGiven {
   id: string;

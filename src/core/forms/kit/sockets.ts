@@ -1,6 +1,6 @@
 import type { Finding } from '../../findings/finding';
 import type { PartId } from '../../ids';
-import { CORDS } from '../../power/cord';
+import { CORDS } from '../../electrics/cord';
 import type { FormContext } from '../form';
 import { partOf, stop } from './choices';
 import { bulbsOf } from './lamps';

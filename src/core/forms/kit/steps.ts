@@ -1,6 +1,7 @@
-import { REGIONS } from '../../power/region';
+import { REGIONS } from '../../electrics/region';
 import type { FormContext } from '../form';
-import type { Piece, Stage, Step } from '../resolved';
+import type { Piece } from '../../build/pieces';
+import type { Stage, Step } from '../../build/step';
 
 interface More {
   hazard?: string;

@@ -11,7 +11,7 @@ import {
   type TapeChoice,
   type TapeRows,
 } from './tape';
-import { tapeFindings } from './tapeFindings';
+import { tapeLayingFindings } from './tapeLayingFindings';
 
 const document = nightFerry();
 const { context } = sceneOf(document, document.builds[0]!);
@@ -117,30 +117,14 @@ describe('traps of tape', () => {
     laid = rows(5),
     curve: { radiusM: number } | null = null,
     metal = true,
-  ) => tapeFindings('f', tape, laid, curve, metal, context).map(({ id }) => id);
+  ) => tapeLayingFindings('f', tape, laid, curve, metal, context).map(({ id }) => id);
 
   test('a tape, a fitting supply, five metres: nothing to say', () => {
     expect(ids(chosen())).toEqual([]);
   });
-  test('no supply chosen says which one it takes: 72 W at four fifths is 90 W', () => {
-    const [finding] = tapeFindings('f', chosen({ supply: null }), rows(5), null, true, context);
-    expect(finding).toMatchObject({ id: 'f.no-supply', severity: 'unknown' });
-    expect(finding!.message).toContain('72.0 W at 24 V');
-    expect(finding!.message).toContain('90.0 W');
-  });
-  test('supply volts are not strip volts: a stop either way', () => {
-    expect(ids(chosen({ supply: 'supply-12-60' }))).toContain('f.supply-volts');
-    expect(ids(chosen({ tape: 'tape-12-60-6500' }))).toContain('f.supply-volts');
-  });
-  test('too little supply is split, never joined', () => {
+  test('too much for one supply is shared', () => {
     // 14.4 W/m · 10 m = 144 W on supplies good for 80 W each.
     expect(supplyCount(chosen(), 10, context)).toBe(2);
-    const split = tapeFindings('f', chosen({ feed: 'rows' }), rows(10), null, true, context);
-    expect(split.map(({ id }) => id)).toEqual(['f.supply-split']);
-    expect(split[0]!.message).toContain('Never join their outputs');
-  });
-  test('more than 100 VA from one supply wants a fuse (UL 1310, from memory)', () => {
-    expect(ids(chosen({ supply: 'supply-24-350', feed: 'rows' }), rows(10))).toContain('f.class2');
   });
   test('coated tape in a curve is a stop; straight it is none', () => {
     const coated = chosen({ tape: 'tape-coated-24' });

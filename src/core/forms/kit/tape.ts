@@ -3,15 +3,17 @@ import type { PartId, UnitId } from '../../ids';
 import { effectiveTape, isWhite, tapeWattsPerM } from '../../units/effectiveUnit';
 import type { UnitOf } from '../../units/unit';
 import type { Fill, FormContext } from '../form';
-import { planTape } from '../../power/tapePlan';
 import {
+  CONNECTOR_IDS,
   CONNECTORS,
-  LEADS_MM2,
-  SUPPLY_SHARE,
+  LEAD_SIZES,
   type Connector,
   type LeadMm2,
-} from '../../power/tapeFindings';
-import type { LayoutFact, Load, Need, TapeRun } from '../resolved';
+} from '../../electrics/leads';
+import { SUPPLY_SHARE } from '../../electrics/supply';
+import type { Need } from '../../build/needs';
+import type { LayoutFact } from '../../build/facts';
+import type { Load, TapeRun } from '../../build/wiring';
 import { partOf, unitOf } from './choices';
 import { apparentVa, fromPart, fromUnit, hardware } from './needs';
 import { choice, fillMode, length, part, share, unit } from './parameters';
@@ -82,9 +84,6 @@ function ends(rowsM: readonly number[], wholeM: readonly number[]) {
   const full = reached > 1 - 1e-9;
   return { fullRows: full ? rowsM.length : Math.max(0, last), lastShare: full ? 0 : reached };
 }
-
-const LEAD_SIZES = (Object.keys(LEADS_MM2).map(Number) as LeadMm2[]).toSorted((a, b) => a - b);
-const CONNECTOR_IDS = Object.keys(CONNECTORS) as Connector[];
 
 /** Parameters every form with tape shares. */
 export const tapeParameters = (startM: number) => ({
@@ -173,7 +172,7 @@ export function tapeRun(tape: TapeChoice, rows: TapeRows, context: FormContext):
     leadLengthM: tape.leadLengthM,
     leadMm2: tape.leadMm2,
     connector: tape.connector,
-    supplyMissing: partOf(context, tape.supplyPartId, 'supply') === null,
+    supply: partOf(context, tape.supplyPartId, 'supply'),
     supplyField: 'supplyPartId',
     feedField: 'feed',
     leadField: 'leadMm2',
@@ -203,28 +202,12 @@ export function supplyCount(tape: TapeChoice, usedM: number, context: FormContex
   );
 }
 
-/** Places where a lead from a supply meets the tape. */
-function feedCount(tape: TapeChoice, rows: TapeRows, context: FormContext): number {
-  const supplies = supplyCount(tape, rows.usedM, context);
-  switch (tape.feed) {
-    case 'one':
-      return supplies;
-    case 'both':
-      return 2 * supplies;
-    case 'rows':
-      return rows.rowsM.length;
-    case 'spaced': {
-      const plan = planTape(tapeRun(tape, rows, context));
-      return plan ? plan.parts.reduce((sum, { feedsM }) => sum + feedsM.length, 0) : 0;
-    }
-  }
-}
-
+/** Leads from the supply come later: how many it takes, the wiring works out. */
 export const tapeNeeds = (
   tape: TapeChoice,
   rows: TapeRows,
   joints: number,
-  leadM: number,
+  jumpersM: number,
   context: FormContext,
 ): Need[] => [
   ...fromUnit(tape.stripId, rows.usedM, 'm', 'tape, cut at its marks'),
@@ -235,11 +218,7 @@ export const tapeNeeds = (
     'each at no more than four fifths of its rating',
   ),
   ...hardware('tape-joint', joints, 'where rows and leads join'),
-  ...hardware(
-    'tape-lead',
-    leadM + feedCount(tape, rows, context) * tape.leadLengthM,
-    'leads from the supply, and jumpers',
-  ),
+  ...hardware('tape-lead', jumpersM, 'jumpers'),
 ];
 
 /** Where it ends, what is left of the reel, and which reel on the shelf would fill it. */

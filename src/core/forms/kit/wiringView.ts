@@ -1,7 +1,7 @@
-import { REGIONS } from '../../power/region';
-import type { Shape, View } from '../drawing';
+import { REGIONS } from '../../electrics/region';
+import type { Shape, View } from '../../drawing/drawing';
 import type { FormContext } from '../form';
-import { box, circle, line, shapesExtent, view, words, type XY } from './shapes';
+import { box, circle, line, shapesExtent, view, words, type XY } from '../../drawing/shapes';
 
 interface WiringGiven {
   /** outline of the build as seen from behind */

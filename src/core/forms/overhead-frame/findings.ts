@@ -2,7 +2,7 @@ import type { PartOf } from '../../materials/part';
 import type { FormContext } from '../form';
 import { layerParts, look, mm, notChosen, ok, partOf, stop, typicalLayers } from '../kit/choices';
 import { mainsOpen } from '../kit/needs';
-import { tapeFindings } from '../kit/tapeFindings';
+import { tapeLayingFindings } from '../kit/tapeLayingFindings';
 import { sagM, type FrameLayout } from './layout';
 import type { Overhead } from './parameters';
 
@@ -49,7 +49,7 @@ export function findings(
       ],
       ...mainsOpen(frame),
     ]),
-    ...tapeFindings('overhead', frame, rows, null, false, context),
+    ...tapeLayingFindings('overhead', frame, rows, null, false, context),
     ...typicalLayers('overhead', layers),
     each > frame.pointLimitKg
       ? stop(

@@ -1,7 +1,7 @@
-import type { Drawing } from '../drawing';
+import type { Drawing } from '../../drawing/drawing';
 import type { FormContext, FormDefinition } from '../form';
 import { layerParts } from '../kit/choices';
-import { circle, knob, line, measure, rectangle, view, type XY } from '../kit/shapes';
+import { circle, knob, line, measure, rectangle, view, type XY } from '../../drawing/shapes';
 import { tapeFill } from '../kit/tape';
 import { wiringView } from '../kit/wiringView';
 import { layoutFrame } from './layout';

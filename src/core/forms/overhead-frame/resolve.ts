@@ -1,4 +1,4 @@
-import { cutCloth } from '../../shop/cloth';
+import { cutCloth } from '../../materials/cloth';
 import type { FormContext } from '../form';
 import { fact, resolved } from '../kit/build';
 import { layerOf, layerParts, mm, partOf } from '../kit/choices';
@@ -23,7 +23,8 @@ import { rectangularSkirt, type Control } from '../../light/controls';
 import { mouthMatter } from '../../light/mouth';
 import { OPEN } from '../../light/transport/arrangement';
 import { dotsOf, tapeFacts, tapeLoads, tapeNeeds, tapeRun, tapeUnit } from '../kit/tape';
-import type { Piece, ResolvedBuild } from '../resolved';
+import type { Piece } from '../../build/pieces';
+import type { ResolvedBuild } from '../../build/resolvedBuild';
 import { findings, pointLoadKg, sagOf } from './findings';
 import { layoutFrame, type FrameLayout } from './layout';
 import type { Overhead } from './parameters';

@@ -1,7 +1,7 @@
-import type { Drawing } from '../drawing';
+import type { Drawing } from '../../drawing/drawing';
 import type { FormContext } from '../form';
 import { layerParts } from '../kit/choices';
-import { box, circle, knob, line, measure, polygon, view } from '../kit/shapes';
+import { box, circle, knob, line, measure, polygon, view } from '../../drawing/shapes';
 import { wiringView } from '../kit/wiringView';
 import { type Stack } from './parameters';
 import { layout } from './layout';

@@ -23,10 +23,10 @@ import {
 } from '../kit/needs';
 import { rectanglePiece } from '../kit/pieces';
 import { boxRoom, roundRoom } from '../kit/rooms';
-import { circle, labelled } from '../kit/shapes';
+import { circle, labelled } from '../../drawing/shapes';
 import { checkLamps, cutBoard, finishSteps, step, wireMains } from '../kit/steps';
 import { extraction, mouthMatter } from '../../light/mouth';
-import type { ResolvedBuild } from '../resolved';
+import type { ResolvedBuild } from '../../build/resolvedBuild';
 import { type Stack } from './parameters';
 import { INSIDE, SILVERED_MIRROR, layout, problems } from './layout';
 

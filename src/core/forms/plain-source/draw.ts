@@ -1,6 +1,6 @@
-import type { Drawing } from '../drawing';
+import type { Drawing } from '../../drawing/drawing';
 import type { FormContext } from '../form';
-import { box, circle, knob, measure, view } from '../kit/shapes';
+import { box, circle, knob, measure, view } from '../../drawing/shapes';
 import { wiringView } from '../kit/wiringView';
 import { type Plain } from './parameters';
 import { sourceOf } from './layout';

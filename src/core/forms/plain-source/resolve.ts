@@ -4,7 +4,7 @@ import { look, notChosen } from '../kit/choices';
 import { bulbNeeds } from '../kit/lamps';
 import { apparentVa, fromUnit } from '../kit/needs';
 import { meterIt, step } from '../kit/steps';
-import type { ResolvedBuild } from '../resolved';
+import type { ResolvedBuild } from '../../build/resolvedBuild';
 import { type Plain } from './parameters';
 import { sourceOf } from './layout';
 

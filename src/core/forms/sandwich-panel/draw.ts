@@ -1,7 +1,7 @@
-import type { Drawing } from '../drawing';
+import type { Drawing } from '../../drawing/drawing';
 import type { FormContext } from '../form';
 import { partOf } from '../kit/choices';
-import { circle, knob, line, measure, rectangle, view, type XY } from '../kit/shapes';
+import { circle, knob, line, measure, rectangle, view, type XY } from '../../drawing/shapes';
 import { wiringView } from '../kit/wiringView';
 import { BOLT_RADIUS_M, type Sandwich } from './parameters';
 import { layout, bolts } from './layout';

@@ -1,6 +1,6 @@
 import type { FormContext } from '../form';
 import { mm } from '../kit/choices';
-import { type XY } from '../kit/shapes';
+import { type XY } from '../../drawing/shapes';
 import { cutMarkOf, cutRows, stripOf, tapeWidthOf } from '../kit/tape';
 import type { Problem } from '../../result';
 import { type Sandwich } from './parameters';

@@ -8,7 +8,7 @@ import { pointsAlong, pointsPerRow, unitLamps } from '../kit/lamps';
 import { cordMassKg, hardware, mainsNeeds, mainsOpen, wiringSlots } from '../kit/needs';
 import { rectanglePiece } from '../kit/pieces';
 import { boxRoom, wallOf } from '../kit/rooms';
-import { circle, labelled } from '../kit/shapes';
+import { circle, labelled } from '../../drawing/shapes';
 import {
   checkTape,
   cutBoard,
@@ -20,8 +20,8 @@ import {
   wireMains,
 } from '../kit/steps';
 import { dotsOf, tapeFacts, tapeLoads, tapeNeeds, tapeRun, tapeUnit } from '../kit/tape';
-import { tapeFindings } from '../kit/tapeFindings';
-import type { ResolvedBuild } from '../resolved';
+import { tapeLayingFindings } from '../kit/tapeLayingFindings';
+import type { ResolvedBuild } from '../../build/resolvedBuild';
 import { WASHER_M, BOLT_RADIUS_M, COUNTERSINK_RADIUS_M, type Sandwich } from './parameters';
 import { layout, bolts, problems } from './layout';
 
@@ -196,7 +196,7 @@ export function resolve(panel: Sandwich, context: FormContext): ResolvedBuild {
           ],
           ...mainsOpen(panel),
         ]),
-        ...tapeFindings('sandwich', panel, rows, null, panel.backing === 'metal', context),
+        ...tapeLayingFindings('sandwich', panel, rows, null, panel.backing === 'metal', context),
         ...typicalLayers('sandwich', layers),
         ...(panel.spacerM < panel.rowPitchM
           ? [

@@ -38,9 +38,6 @@ describe('mistakes it catches', () => {
     expect(panel({ spacerM: 0.02 }).ids).toContain('sandwich.hot-spots');
     expect(panel({ spacerM: 0.03 }).ids).not.toContain('sandwich.hot-spots');
   });
-  test('a supply that does not fit the tape', () => {
-    expect(panel({ supplyPartId: 'supply-12-60' }).severity('sandwich.supply-volts')).toBe('stop');
-  });
   test('edges that leave no room, rows that overlap', () => {
     expect(panel({ edgeM: 0.15 }).problems).toContain('edgeM edge');
     expect(panel({ rowPitchM: 0.006 }).problems).toContain('rowPitchM rows_overlap');

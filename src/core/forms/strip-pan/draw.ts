@@ -1,7 +1,7 @@
-import type { Drawing, Shape } from '../drawing';
+import type { Drawing, Shape } from '../../drawing/drawing';
 import type { FormContext } from '../form';
 import { layerParts, partOf } from '../kit/choices';
-import { circle, knob, line, measure, rectangle, view } from '../kit/shapes';
+import { circle, knob, line, measure, rectangle, view } from '../../drawing/shapes';
 import { wiringView } from '../kit/wiringView';
 import { layoutPan } from './layout';
 import { type StripPan } from './parameters';

@@ -8,8 +8,8 @@ import { cordMassKg, fromPart, hardware, mainsNeeds, mainsOpen, wiringSlots } fr
 import { roundRoom, wallOf } from '../kit/rooms';
 import { checkTape, cutBoard, finishSteps, joinTape, layTape, step, wireMains } from '../kit/steps';
 import { dotsOf, tapeFacts, tapeLoads, tapeNeeds, tapeRun, tapeUnit } from '../kit/tape';
-import { tapeFindings } from '../kit/tapeFindings';
-import type { ResolvedBuild } from '../resolved';
+import { tapeLayingFindings } from '../kit/tapeLayingFindings';
+import type { ResolvedBuild } from '../../build/resolvedBuild';
 import { layoutPan, panProblems } from './layout';
 import { type StripPan } from './parameters';
 import { points, directShare, panPieces } from './shared';
@@ -126,7 +126,7 @@ export function resolve(pan: StripPan, context: FormContext): ResolvedBuild {
           ],
           ...mainsOpen(pan),
         ]),
-        ...tapeFindings(
+        ...tapeLayingFindings(
           'strip-pan',
           pan,
           rows,

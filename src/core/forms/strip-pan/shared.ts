@@ -2,8 +2,8 @@ import type { FormContext } from '../form';
 import { exactMm, layerParts } from '../kit/choices';
 import { pointsPerRow } from '../kit/lamps';
 import { clothPiece, rectanglePiece, sheetPiece } from '../kit/pieces';
-import { circle, labelled } from '../kit/shapes';
-import type { Piece } from '../resolved';
+import { circle, labelled } from '../../drawing/shapes';
+import type { Piece } from '../../build/pieces';
 import { type PanLayout } from './layout';
 import { type StripPan } from './parameters';
 

@@ -6,7 +6,7 @@ import { exactMm, look, notChosen, partOf, stopsFor } from '../kit/choices';
 import { unitLamps } from '../kit/lamps';
 import { cordMassKg, fromPart, hardware, mainsNeeds, mainsOpen, wiringSlots } from '../kit/needs';
 import { sheetPiece } from '../kit/pieces';
-import { circle, labelled, line } from '../kit/shapes';
+import { circle, labelled, line } from '../../drawing/shapes';
 import {
   checkTape,
   cutBoard,
@@ -18,8 +18,9 @@ import {
   wireMains,
 } from '../kit/steps';
 import { stripOf, tapeFacts, tapeLoads, tapeNeeds, tapeRun, tapeUnit } from '../kit/tape';
-import { tapeFindings } from '../kit/tapeFindings';
-import type { ResolvedBuild, SheetPiece } from '../resolved';
+import { tapeLayingFindings } from '../kit/tapeLayingFindings';
+import type { SheetPiece } from '../../build/pieces';
+import type { ResolvedBuild } from '../../build/resolvedBuild';
 import { layoutStripRing, stripRingProblems, type StripRingLayout } from './layout';
 import type { StripRing } from './parameters';
 
@@ -199,7 +200,7 @@ function findings(ring: StripRing, layout: StripRingLayout, context: FormContext
       ['board', ring.boardPartId, 'boardPartId', 'board', 'Choose the sheet the ring is cut from.'],
       ...mainsOpen(ring),
     ]),
-    ...tapeFindings(
+    ...tapeLayingFindings(
       'strip-ring',
       ring,
       rows,

@@ -1,7 +1,7 @@
-import type { Drawing } from '../drawing';
+import type { Drawing } from '../../drawing/drawing';
 import type { FormContext } from '../form';
 import { partOf } from '../kit/choices';
-import { box, circle, knob, measure, rectangle, view } from '../kit/shapes';
+import { box, circle, knob, measure, rectangle, view } from '../../drawing/shapes';
 import { hasBallast } from '../kit/tubes';
 import { wiringView } from '../kit/wiringView';
 import { type TubeBank } from './parameters';

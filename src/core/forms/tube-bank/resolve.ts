@@ -13,11 +13,11 @@ import {
   wiringSlots,
 } from '../kit/needs';
 import { rectanglePiece } from '../kit/pieces';
-import { circle, labelled } from '../kit/shapes';
+import { circle, labelled } from '../../drawing/shapes';
 import { checkLamps, cutBoard, finishSteps, markOut, step, wireMains } from '../kit/steps';
 import { ballastCount, tubeFindings, tubePoints, tubeSpread, tubeUnit, tubeVa } from '../kit/tubes';
 import { unearthedMetal } from '../kit/sockets';
-import type { ResolvedBuild } from '../resolved';
+import type { ResolvedBuild } from '../../build/resolvedBuild';
 import { type TubeBank } from './parameters';
 import { layout, rowEnds, problems } from './layout';
 

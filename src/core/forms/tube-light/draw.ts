@@ -1,6 +1,6 @@
-import type { Drawing } from '../drawing';
+import type { Drawing } from '../../drawing/drawing';
 import type { FormContext } from '../form';
-import { circle, knob, line, measure, rectangle, view } from '../kit/shapes';
+import { circle, knob, line, measure, rectangle, view } from '../../drawing/shapes';
 import { wiringView } from '../kit/wiringView';
 import { type TubeLight } from './parameters';
 import { layout } from './layout';

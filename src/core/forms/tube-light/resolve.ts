@@ -6,9 +6,9 @@ import { cordMassKg, hardware, mainsNeeds, mainsOpen, wiringSlots } from '../kit
 import { clothPiece, stickPiece } from '../kit/pieces';
 import { checkTape, finishSteps, joinTape, layTape, step, sticks, wireMains } from '../kit/steps';
 import { dotsOf, tapeFacts, tapeLoads, tapeNeeds, tapeRun, tapeUnit } from '../kit/tape';
-import { tapeFindings } from '../kit/tapeFindings';
+import { tapeLayingFindings } from '../kit/tapeLayingFindings';
 import { linedRoom, lineOf } from './room';
-import type { ResolvedBuild } from '../resolved';
+import type { ResolvedBuild } from '../../build/resolvedBuild';
 import { type TubeLight } from './parameters';
 import { layout, problems } from './layout';
 
@@ -134,7 +134,7 @@ export function resolve(light: TubeLight, context: FormContext): ResolvedBuild {
           ...mainsOpen(light),
         ]),
         ...tubeTooLong(light, context),
-        ...tapeFindings('tube-light', light, rows, null, false, context),
+        ...tapeLayingFindings('tube-light', light, rows, null, false, context),
         ...(liner
           ? []
           : [

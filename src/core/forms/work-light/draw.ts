@@ -1,7 +1,7 @@
 import { doorShapes } from '../../accessories/barnDoors';
-import type { Drawing } from '../drawing';
+import type { Drawing } from '../../drawing/drawing';
 import type { FormContext } from '../form';
-import { box, knob, line, measure, rectangle, view } from '../kit/shapes';
+import { box, knob, line, measure, rectangle, view } from '../../drawing/shapes';
 import { wiringView } from '../kit/wiringView';
 import { type WorkLight } from './parameters';
 import { lampOf, doorsOf } from './layout';

@@ -23,7 +23,7 @@ import { checkLamps, finishSteps, wireMains } from '../kit/steps';
 import { FINISHES } from '../../materials/finish';
 import type { Vector } from '../../light/emitter';
 import { doorPlates } from '../../accessories/barnDoors';
-import type { ResolvedBuild } from '../resolved';
+import type { ResolvedBuild } from '../../build/resolvedBuild';
 import { type WorkLight } from './parameters';
 import { lampOf, doorsOf } from './layout';
 

@@ -1,7 +1,7 @@
 import * as z from 'zod/mini';
 import { range, text } from '../schema';
 import { circuitIdSchema } from '../ids';
-import { REGION_IDS } from '../power/region';
+import { REGION_IDS } from '../electrics/region';
 
 /** One breaker and the sockets behind it; shared by every build plugged into it. */
 export const circuitSchema = z.object({

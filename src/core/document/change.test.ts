@@ -2,7 +2,7 @@ import { nightFerry } from '@/demo/nightFerry';
 import { ACCESSORIES } from '../accessories';
 import { sceneOf } from '../evaluate/context';
 import { changeAccessory, changeParameters } from './change';
-import { FORMS } from './index';
+import { FORMS } from '../forms';
 
 const document = nightFerry();
 const scene = (id: string) => {

@@ -1,7 +1,7 @@
 import type { AccessoryDefinition } from '../accessories/accessory';
 import { accept, type Problem, type Result } from '../result';
-import type { FormContext, FormDefinition } from './form';
-import { readParameters } from './index';
+import type { FormContext, FormDefinition } from '../forms/form';
+import { readParameters } from '../forms/index';
 
 const same = (a: Problem) => (b: Problem) => a.code === b.code && a.path === b.path;
 

@@ -1,4 +1,4 @@
-import type { Dimension, Handle, Layer, Shape, View } from '../drawing';
+import type { Dimension, Handle, Layer, Shape, View } from './drawing';
 
 export type XY = readonly [x: number, y: number];
 

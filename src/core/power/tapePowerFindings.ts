@@ -1,22 +1,12 @@
 import type { Finding } from '../findings/finding';
-import type { TapeRun } from '../forms/resolved';
-import type { Part, PartOf } from '../materials/part';
+import type { TapeRun } from '../build/wiring';
+import type { Part } from '../materials/part';
 import { threeFigures } from '../quantity';
-import { ohmPerM } from './copper';
+import { CONNECTORS, LEADS_MM2, LEAD_SIZES } from '../electrics/leads';
+import { ohmPerM } from '../electrics/copper';
+import { supplyFindings } from './supplyFindings';
 import { DIMMEST, type TapePlan } from './tapePlan';
 
-/** Current each way of joining a lead to tape or supply bears [typ: handbook 05]. */
-export const CONNECTORS = {
-  soldered: { name: 'soldered', limitA: Infinity },
-  terminal: { name: 'screw terminal', limitA: 10 },
-  barrel: { name: 'barrel plug 5.5/2.1 mm', limitA: 5 },
-  clip: { name: 'solderless clip', limitA: 3 },
-} as const;
-export type Connector = keyof typeof CONNECTORS;
-
-/** Copper of two-core leads, mm², and what each carries in free air [std: BS 7671 Table 4F3A; from memory]. */
-export const LEADS_MM2 = { 0.34: 2, 0.5: 3, 0.75: 6, 1: 10, 1.5: 16, 2.5: 25 } as const;
-export type LeadMm2 = keyof typeof LEADS_MM2;
 const LEAD_DROP = 0.03;
 /** Below this the copper of the tape turns as much into heat as its far diodes into light [common practice]. */
 const STARVED = 0.5;
@@ -27,7 +17,7 @@ const amps = (value: number) => `${threeFigures(value)} A`;
 const percent = (share: number) => `${Math.round(share * 100)} %`;
 
 /** Brightness along the tape, its supply, leads and connectors. */
-export function tapeFindings(
+export function tapePowerFindings(
   plan: TapePlan | null,
   run: TapeRun | null,
   parts: readonly Part[],
@@ -35,41 +25,9 @@ export function tapeFindings(
   if (!plan || !run) return [];
   return [
     brightness(plan, run),
-    ...supplyChoice(run, parts),
+    ...supplyFindings(run, parts),
     ...lead(plan, run),
     ...connector(plan, run),
-  ];
-}
-
-/** A supply carries this share of its rating for hours [common practice]. */
-export const SUPPLY_SHARE = 0.8;
-
-/** Which supply of the shelf carries the tape alone, where none is chosen or several share it. */
-function supplyChoice(run: TapeRun, parts: readonly Part[]): Finding[] {
-  if (!run.supplyMissing && run.supplies === 1) return [];
-  const loadW = run.wattsPerM * run.rowsM.reduce((sum, row) => sum + row, 0);
-  const fitting = parts
-    .filter((part): part is PartOf<'supply'> => part.role === 'supply')
-    .filter(({ voltageV, ratedW }) => voltageV === run.voltageV && ratedW * SUPPLY_SHARE >= loadW)
-    .toSorted((a, b) => a.ratedW - b.ratedW);
-  const wantedW = Math.ceil(loadW / SUPPLY_SHARE);
-  return [
-    {
-      id: 'tape.supply',
-      topic: 'tape',
-      severity: run.supplyMissing ? 'unknown' : 'look',
-      title: run.supplyMissing ? 'Which supply' : 'One supply or several',
-      message: fitting[0]
-        ? `${threeFigures(loadW)} W at ${run.voltageV} V: “${fitting[0].name}” carries it alone.`
-        : `${threeFigures(loadW)} W at ${run.voltageV} V: no supply on the shelf carries it alone. Look for one of at least ${wantedW} W, or split the tape; outputs are never joined.`,
-      limit: `${wantedW} W, the load at four fifths of the rating`,
-      source: 'Common practice',
-      where: { drawing: 'supply', field: run.supplyField },
-      remedies: fitting.slice(0, 2).map(({ id, name }) => ({
-        label: `Use “${name}”`,
-        parameters: { [run.supplyField]: id },
-      })),
-    },
   ];
 }
 
@@ -129,13 +87,11 @@ function lead(plan: TapePlan, run: TapeRun): Finding[] {
   const bears = LEADS_MM2[run.leadMm2];
   const where = { drawing: 'supply', field: run.leadField };
   const over = plan.mostFeedA > bears;
-  const thicker = (Object.keys(LEADS_MM2).map(Number) as LeadMm2[])
-    .toSorted((a, b) => a - b)
-    .find(
-      (mm2) =>
-        LEADS_MM2[mm2] >= plan.mostFeedA &&
-        (2 * ohmPerM(mm2) * run.leadLengthM * plan.mostFeedA) / run.voltageV <= LEAD_DROP,
-    );
+  const thicker = LEAD_SIZES.find(
+    (mm2) =>
+      LEADS_MM2[mm2] >= plan.mostFeedA &&
+      (2 * ohmPerM(mm2) * run.leadLengthM * plan.mostFeedA) / run.voltageV <= LEAD_DROP,
+  );
   const remedies =
     thicker === undefined || thicker <= run.leadMm2
       ? []

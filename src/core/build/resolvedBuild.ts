@@ -1,0 +1,62 @@
+import type { Finding } from '../findings/finding';
+import type { Dots } from '../light/ripple';
+import type { Control } from '../light/controls';
+import type { Mouth } from '../light/mouth';
+import type { Emitter, ReflectingSurface } from '../light/emitter';
+import type { EffectiveUnit } from '../units/effective';
+import type { LayoutFact } from './facts';
+import type { Enclosure, Flammable } from './heat';
+import type { Need } from './needs';
+import type { Piece } from './pieces';
+import type { Step } from './step';
+import type { TapeRun, Wiring } from './wiring';
+
+/** Units that are dimmed together. */
+export interface LampGroup {
+  name: string;
+  unit: EffectiveUnit;
+  count: number;
+  /** light level 0…1 */
+  level: number;
+  /** indices into the build's emitters */
+  emitters: readonly number[];
+  /** traps in the unit's own label */
+  labelFindings: readonly Finding[];
+}
+
+/**
+ * The neck of the hourglass: every form becomes this, and every engine reads only this.
+ * Build axes in metres: the light goes to +z, the back of the build lies at z ≤ 0.
+ */
+export interface ResolvedBuild {
+  emitters: Emitter[];
+  surfaces: ReflectingSurface[];
+  /** a closed or covered front through which all light leaves; null for an open array */
+  mouth: Mouth | null;
+  /** what stands in the way of the light outside the mouth */
+  controls: readonly Control[];
+  enclosure: Enclosure | null;
+  groups: LampGroup[];
+  /** where findings about the lamps point */
+  lampsAt: { drawing: string; field: string };
+  wiring: Wiring;
+  /** null where nothing runs on low voltage */
+  tape: TapeRun | null;
+  pieces: Piece[];
+  needs: Need[];
+  steps: Step[];
+  facts: LayoutFact[];
+  findings: Finding[];
+  /** what the subject sees as the source */
+  apparent: { widthM: number; heightM: number };
+  /** neighbouring emitters: centre spacing and one emitter's width */
+  array: { spacingM: number; emitterWidthM: number };
+  /** bare diodes behind layers; null where none could show through */
+  dots: Dots | null;
+  /** plane the shot's distance is measured from */
+  frontM: number;
+  /** things that burn, with the distance from the nearest lamp's glowing centre */
+  flammables: Flammable[];
+  massKg: number;
+  folded: { widthM: number; heightM: number; depthM: number };
+}

@@ -1,0 +1,57 @@
+import type { Connector, LeadMm2 } from '../electrics/leads';
+import type { TapeLoad } from '../electrics/tapeLoad';
+import type { PartId } from '../ids';
+
+/** One mains load, in wiring order. */
+export interface Load {
+  ref: string;
+  /** apparent power P/pf with every dimmer fully up, volt-amperes */
+  apparentVa: number;
+  /** cord from the load before it (from the plug, for the first), metres */
+  cordM: number;
+}
+
+/** The wire that leads to a load has its name from it. */
+export const wireId = ({ ref }: Pick<Load, 'ref'>): string => `wire-${ref}`;
+
+/** A part chosen for a place in the wiring, and the parameter that chooses it. */
+export interface Slot {
+  partId: PartId | null;
+  /** none where the form has no such choice */
+  field?: string;
+}
+
+export interface Wiring {
+  cord: Slot;
+  plug: Slot;
+  dimmer: Slot;
+  loads: Load[];
+}
+
+/** LED tape behind its supply, and how it is fed. */
+export interface TapeRun {
+  voltageV: number;
+  /** with every diode lit that can be */
+  wattsPerM: number;
+  load: TapeLoad;
+  /** of the copper out and back; null for what is typical of its width */
+  loopOhmPerM: number | null;
+  widthM: number;
+  /** diodes of several colours, which fade unevenly */
+  colour: boolean;
+  rowsM: readonly number[];
+  /** at one end, at both, at the start of every row, or evenly at as many places as it needs */
+  feed: 'one' | 'both' | 'rows' | 'spaced';
+  /** how many share it, each at no more than four fifths of its rating */
+  supplies: number;
+  /** one of them; null while none is chosen */
+  supply: { name: string; voltageV: number; ratedW: number } | null;
+  leadLengthM: number;
+  leadMm2: LeadMm2;
+  connector: Connector;
+  /** parameters that change them */
+  supplyField: string;
+  feedField: string;
+  leadField: string;
+  connectorField: string;
+}
