@@ -1,7 +1,7 @@
 import { nightFerry } from '@/demo/nightFerry';
 import { coneBlank } from '../forms/kit/development';
 import { INCH, made } from '../forms/testing';
-import type { Accessory } from '../document/accessory';
+import type { Accessory } from './carried';
 import type { StickPiece } from '../build/pieces';
 import { evaluateKnown as evaluate } from '../evaluate/testing';
 import { changed as afterChange } from '../document/testing';

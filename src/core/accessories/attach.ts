@@ -1,4 +1,4 @@
-import type { Accessory } from '../document/accessory';
+import type { Accessory } from './carried';
 import type { View } from '../drawing/drawing';
 import type { FormContext } from '../forms/form';
 import { orderSteps, withHoles, withPieces } from '../forms/kit/order';

@@ -1,6 +1,6 @@
 import { nightFerry } from '@/demo/nightFerry';
 import { resolveScene, sceneOf } from '../evaluate/context';
-import type { Accessory } from '../document/accessory';
+import type { Accessory } from './carried';
 import type { View } from '../drawing/drawing';
 import { INCH, made } from '../forms/testing';
 import { attachAll } from './attach';

@@ -4,13 +4,18 @@ import { discShape, OPEN, type CavitySurface } from '../light/transport/arrangem
 import { FINISHES } from '../materials/finish';
 import { wallOf } from '../forms/kit/rooms';
 import type { Attachment } from './accessory';
-import type { Hood } from './hood';
 
 const LININGS = {
   foil: FINISHES.foil,
   white: FINISHES['white-emulsion'],
   black: FINISHES['black-paint'],
 } as const;
+
+/** What of a hood the light meets. */
+interface HoodInside {
+  lengthM: number;
+  lining: keyof typeof LININGS;
+}
 
 /** Form factor of a disc of radius a to a coaxial disc of radius b at a distance [std: Howell, C-41]. */
 export function discToDisc(a: number, b: number, distance: number): number {
@@ -24,7 +29,7 @@ export function discToDisc(a: number, b: number, distance: number): number {
  * it only stands in the way.
  */
 export function hoodLight(
-  given: Pick<Hood, 'lengthM' | 'lining'>,
+  given: HoodInside,
   base: ResolvedBuild,
   mouthDiameterM: number,
 ): Pick<Attachment, 'controls' | 'mouth'> {
@@ -46,11 +51,7 @@ export function hoodLight(
   };
 }
 
-function hooded(
-  { lengthM, lining }: Pick<Hood, 'lengthM' | 'lining'>,
-  mouth: Mouth,
-  toRadiusM: number,
-): Mouth {
+function hooded({ lengthM, lining }: HoodInside, mouth: Mouth, toRadiusM: number): Mouth {
   const [front, ...rest] = mouth.room!.surfaces as [CavitySurface, ...CavitySurface[]];
   const fromM = mouth.heightOverBackM;
   const fromRadiusM = mouth.widthM / 2;

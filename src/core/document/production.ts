@@ -7,10 +7,8 @@ import {
   productionIdSchema,
   shotIdSchema,
 } from '../ids';
-import { partSchema } from '../materials/part';
-import { accessorySchema } from './accessory';
-import { bulbSchema } from '../units/bulb';
-import { unitSchema } from '../units/unit';
+import { accessorySchema } from '../accessories/carried';
+import { shelfSchema } from '../shelf/shelf';
 import { fixtureSchema } from '../verdict/fixture';
 import { circuitSchema } from '../location/circuit';
 import { makingSchema, sessionSchema, setupSchema } from './later';
@@ -71,11 +69,7 @@ export const productionSchema = z.object({
   taxIncluded: z.boolean(),
   circuits: list(circuitSchema, 1, 60),
   shots: list(shotSchema, 0, 200),
-  shelf: z.object({
-    bulbs: list(bulbSchema, 0, 1000),
-    units: list(unitSchema, 0, 1000),
-    parts: list(partSchema, 0, 1000),
-  }),
+  shelf: shelfSchema,
   fixtures: list(fixtureSchema, 0, 300),
   builds: list(buildSchema, 0, 300),
   setups: list(setupSchema, 0, 200),

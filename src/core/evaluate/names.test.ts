@@ -1,6 +1,6 @@
 import { nightFerry } from '@/demo/nightFerry';
 import { ACCESSORIES } from '../accessories';
-import { accessorySchema } from '../document/accessory';
+import { accessorySchema } from '../accessories/carried';
 import type { Build, Production } from '../document/production';
 import { FORMS } from '../forms';
 import type { Field } from '../forms/form';

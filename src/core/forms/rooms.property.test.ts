@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { nightFerry } from '../../demo/nightFerry';
 import { attachAll } from '../accessories/attach';
-import { accessorySchema } from '../document/accessory';
+import { accessorySchema } from '../accessories/carried';
 import { findBuild, sceneOf } from '../evaluate/context';
 import { roomOf } from '../evaluate/readouts';
 import { discToDisc } from '../accessories/hoodLight';

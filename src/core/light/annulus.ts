@@ -1,5 +1,6 @@
 import { backwardShare, prepareSpread, spreadKey } from '../units/spread';
-import type { AnnulusSurface, Emitter } from './emitter';
+import type { AnnulusSurface } from './surfaces';
+import type { Emitter } from './emitter';
 
 const AZIMUTHS = 48;
 const PATCHES_AROUND = 32;

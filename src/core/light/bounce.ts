@@ -1,7 +1,6 @@
 import { prepareControls, type Control } from './controls';
 import { packEmitters, type Emitter } from './emitter';
 import { illuminanceLx } from './illuminance';
-import type { Mouth } from './mouth';
 
 /** Lamps that light a surface instead of the subject; in the surface's axes, it faces +z. */
 export interface Bounce {
@@ -9,6 +8,13 @@ export interface Bounce {
   /** doors and flags at the lamps */
   controls: readonly Control[];
   reflectance: number;
+}
+
+/** The lit surface: a rectangle across the axis, and its plane over the build's back. */
+export interface LitSurface {
+  widthM: number;
+  heightM: number;
+  heightOverBackM: number;
 }
 
 /** Patches along each side of the lit surface. */
@@ -19,7 +25,7 @@ const PATCHES = 16;
  * lamps throw past the surface is lost.
  * @returns patches of flux ρ·E·A; each patch is lit as at its middle
  */
-export function bouncePatches(mouth: Mouth, bounce: Bounce): Emitter[] {
+export function bouncePatches(mouth: LitSurface, bounce: Bounce): Emitter[] {
   const field = packEmitters(bounce.lamps, prepareControls(bounce.controls));
   const [w, h] = [mouth.widthM / PATCHES, mouth.heightM / PATCHES];
   const patches = Array.from({ length: PATCHES * PATCHES }, (_, k): Emitter => {

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { passes, prepareControls, rectangularSkirt, type Control } from './controls';
-import { packEmitters, type Emitter, type Vector } from './emitter';
+import type { Vector } from './vector';
+import { packEmitters, type Emitter } from './emitter';
 import { illuminanceLx } from './illuminance';
 
 const through = (control: Control, from: Vector, to: Vector) =>

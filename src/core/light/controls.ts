@@ -1,4 +1,5 @@
-import type { ReflectingSurface, Vector } from './emitter';
+import type { Vector } from './vector';
+import type { ReflectingSurface } from './surfaces';
 import { areaVector, cross, dot, minus } from './vector';
 
 // Bound by name: where globals are guarded a look-up of `Math` costs more than the root itself.
@@ -107,10 +108,10 @@ export const boardControls = (surfaces: readonly ReflectingSurface[]): Control[]
           kind: 'plate',
           name: 'board',
           points: [
-            [-surface.widthM / 2, -surface.depthM / 2, surface.heightM],
-            [surface.widthM / 2, -surface.depthM / 2, surface.heightM],
-            [surface.widthM / 2, surface.depthM / 2, surface.heightM],
-            [-surface.widthM / 2, surface.depthM / 2, surface.heightM],
+            [-surface.widthM / 2, -surface.lengthM / 2, surface.heightM],
+            [surface.widthM / 2, -surface.lengthM / 2, surface.heightM],
+            [surface.widthM / 2, surface.lengthM / 2, surface.heightM],
+            [-surface.widthM / 2, surface.lengthM / 2, surface.heightM],
           ],
         },
   );

@@ -1,10 +1,9 @@
 import { prepareSpread, type Spread } from '../units/spread';
 import type { Passage } from './controls';
+import type { Vector } from './vector';
 
 // Bound by name: where globals are guarded a look-up of `Math` costs more than the root itself.
 const { floor, min } = Math;
-
-export type Vector = readonly [x: number, y: number, z: number];
 
 /** A simulated distribution of a mouth's patches, to the front only: cd per lumen at equal steps of cos θ from 0 to 1. */
 export interface SpreadTable {
@@ -25,26 +24,6 @@ export interface Emitter {
 export interface Source extends Omit<Emitter, 'spread'> {
   spread: Spread | SpreadTable;
 }
-
-/** A ring in the plane z = heightM, facing +z, that gives light back evenly by Lambert's law. */
-export interface AnnulusSurface {
-  kind: 'annulus';
-  innerRadiusM: number;
-  outerRadiusM: number;
-  heightM: number;
-  reflectance: number;
-}
-
-/** A rectangle round the axis in the plane z = heightM, facing +z, reflecting by Lambert's law. */
-export interface RectangleSurface {
-  kind: 'rectangle';
-  widthM: number;
-  depthM: number;
-  heightM: number;
-  reflectance: number;
-}
-
-export type ReflectingSurface = AnnulusSurface | RectangleSurface;
 
 /**
  * Emitters laid out for the kernel, ten numbers each:

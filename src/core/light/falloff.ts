@@ -1,4 +1,5 @@
-import type { EmitterField, Vector } from './emitter';
+import type { Vector } from './vector';
+import type { EmitterField } from './emitter';
 import { illuminanceLx } from './illuminance';
 
 export interface FallOffPoint {

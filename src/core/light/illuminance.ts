@@ -1,4 +1,5 @@
-import { STRIDE, tableAt, type EmitterField, type Vector } from './emitter';
+import type { Vector } from './vector';
+import { STRIDE, tableAt, type EmitterField } from './emitter';
 
 // Bound to this module: bundlers read an imported name off its module at every use, millions of times here.
 const PER_EMITTER = STRIDE;

@@ -204,10 +204,10 @@ describe('a lit rectangle gives back', () => {
     luminousFluxLm: 1000,
     spread: { class: 'omni' } as const,
   };
-  const board = (widthM: number, depthM: number, reflectance: number) => ({
+  const board = (widthM: number, lengthM: number, reflectance: number) => ({
     kind: 'rectangle' as const,
     widthM,
-    depthM,
+    lengthM,
     heightM: 0,
     reflectance,
   });

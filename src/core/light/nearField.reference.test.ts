@@ -1,5 +1,6 @@
 import { bouncePatches } from './bounce';
-import { packEmitters, type Emitter, type Vector } from './emitter';
+import type { Vector } from './vector';
+import { packEmitters, type Emitter } from './emitter';
 import { farField, totalLumens } from './farField';
 import { illuminanceLx } from './illuminance';
 import type { Mouth } from './mouth';

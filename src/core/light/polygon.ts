@@ -1,4 +1,4 @@
-import type { Vector } from './emitter';
+import type { Vector } from './vector';
 
 /**
  * Illuminance from an even Lambertian polygon of luminance L at a point of given unit normal, exact:

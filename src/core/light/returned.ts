@@ -1,10 +1,6 @@
 import { annulusReturn } from './annulus';
-import {
-  packEmitters,
-  type Emitter,
-  type RectangleSurface,
-  type ReflectingSurface,
-} from './emitter';
+import type { RectangleSurface, ReflectingSurface } from './surfaces';
+import { packEmitters, type Emitter } from './emitter';
 import { illuminanceLx } from './illuminance';
 
 /** Patches along the longer side, and the most points along a side of each. */
@@ -29,15 +25,16 @@ export function returnedLight(
  * that no more comes than was sent.
  */
 function rectangleReturn(emitters: readonly Emitter[], surface: RectangleSurface): Emitter[] {
-  const { widthM, depthM, heightM, reflectance } = surface;
+  const { widthM, lengthM, heightM, reflectance } = surface;
   const field = packEmitters(emitters);
-  const columns = widthM >= depthM ? PATCHES : Math.max(2, Math.round((PATCHES * widthM) / depthM));
-  const rows = widthM >= depthM ? Math.max(2, Math.round((PATCHES * depthM) / widthM)) : PATCHES;
-  const [w, d] = [widthM / columns, depthM / rows];
+  const columns =
+    widthM >= lengthM ? PATCHES : Math.max(2, Math.round((PATCHES * widthM) / lengthM));
+  const rows = widthM >= lengthM ? Math.max(2, Math.round((PATCHES * lengthM) / widthM)) : PATCHES;
+  const [w, d] = [widthM / columns, lengthM / rows];
   const nearestM = Math.min(...emitters.map(({ positionM }) => positionM[2] - heightM));
   const points = Math.min(MOST_POINTS, Math.max(1, Math.ceil((2 * Math.max(w, d)) / nearestM)));
   const lit = Array.from({ length: columns * rows }, (_, k) => {
-    const [x, y] = [(k % columns) * w - widthM / 2, Math.floor(k / columns) * d - depthM / 2];
+    const [x, y] = [(k % columns) * w - widthM / 2, Math.floor(k / columns) * d - lengthM / 2];
     let sum = 0;
     for (let p = 0; p < points * points; p++) {
       const at = [

@@ -1,4 +1,4 @@
-import type { Vector } from './emitter';
+export type Vector = readonly [x: number, y: number, z: number];
 
 export const dot = (a: Vector, b: Vector): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
 export const plus = (a: Vector, b: Vector): Vector => [a[0] + b[0], a[1] + b[1], a[2] + b[2]];

@@ -1,4 +1,5 @@
-import type { Source, Vector } from '../light/emitter';
+import type { Vector } from '../light/vector';
+import type { Source } from '../light/emitter';
 
 /** A few sources that stand for many: each in the middle of those it stands for, with their extent. */
 export interface Cluster {

@@ -1,5 +1,6 @@
 import { prepareControls, type Control } from '../light/controls';
-import { packEmitters, type EmitterField, type Source, type Vector } from '../light/emitter';
+import type { Vector } from '../light/vector';
+import { packEmitters, type EmitterField, type Source } from '../light/emitter';
 import { illuminanceLx } from '../light/illuminance';
 import { clusters, type Cluster } from './clusters';
 

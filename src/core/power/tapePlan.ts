@@ -1,6 +1,5 @@
 import type { TapeRun } from '../build/wiring';
 import { ohmPerM } from '../electrics/copper';
-import type { TapeLoad } from '../electrics/tapeLoad';
 import { solveLadder } from './ladder';
 
 /** Out-and-back resistance of 10 mm tape with 1 oz copper, Ω/m; narrower tape has less copper [typ]. */

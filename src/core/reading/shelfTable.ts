@@ -1,4 +1,4 @@
-import type { Production } from '../document/production';
+import type { Shelf } from '../shelf/shelf';
 import type { Columns } from './readTable';
 
 /** Headings of the shelf as a table; reading them back finds the same fields. */
@@ -31,7 +31,7 @@ const cell = (value: string | number | null | undefined): Cell => value ?? '';
  * Every bulb and unit of the shelf as rows under their headings, for a spreadsheet.
  * @param minorDigits decimals of the production's money
  */
-export function shelfTable({ bulbs, units }: Production['shelf'], minorDigits: number): Cell[][] {
+export function shelfTable({ bulbs, units }: Shelf, minorDigits: number): Cell[][] {
   const price = (minor: number) => (minor / 10 ** minorDigits).toFixed(minorDigits);
   return [
     [...HEADINGS],

@@ -1,4 +1,3 @@
-import type { Production } from '../document/production';
 import type { Shot } from '../location/shot';
 import { isoSpeedFor, stopsBetween } from '../light/exposure';
 import { angularSizeDeg } from '../light/softness';
@@ -49,7 +48,7 @@ export function compare(
   contender: Contender,
   fixture: Fixture,
   shot: Shot,
-  { currency }: Pick<Production, 'currency'>,
+  { currency }: { currency: string },
 ): Comparison {
   const fixtureLx = fixtureIlluminanceLx(fixture, shot.distanceM);
   const across = Math.min(fixture.frontWidthM, fixture.frontHeightM);
@@ -115,7 +114,7 @@ function sentenceOf(
   found: Omit<Comparison, 'sentence'>,
   fixture: Fixture,
   shot: Shot,
-  currency: Production['currency'],
+  currency: string,
 ): string {
   const place = `At ${showText(show(shot.distanceM, 'length', 'metric'))}`;
   const name = `your ${contender.formName.toLowerCase()}`;

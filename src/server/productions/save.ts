@@ -4,7 +4,7 @@ import { DOCUMENT_FORMAT, DOCUMENT_VERSION, type Production } from '@/core/docum
 import { validateProduction } from '@/core/document/read';
 import { accept, type Problem, type Result } from '@/core/result';
 import type { ProductionRepository, TakenEdit } from './repository';
-import type { Stored } from './service';
+import type { Stored } from './stored';
 
 /** Edits in one request; a browser with more sends them in several. */
 export const MOST_EDITS = 500;

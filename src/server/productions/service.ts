@@ -8,6 +8,7 @@ import { REGION_IDS } from '@/core/electrics/region';
 import { accept, type Problem, type Result } from '@/core/result';
 import { nightFerry, typicalStock } from '@/demo/nightFerry';
 import type { ProductionRepository } from './repository';
+import type { Stored } from './stored';
 import { movedOn, saveEdits, type SaveOutcome, type SaveRequest } from './save';
 
 export const createSchema = z.object({
@@ -21,12 +22,6 @@ export const sinceSchema = z.object({
   revision: z.number().int().min(0),
   edits: z.array(z.string().min(1).max(40)).max(5000),
 });
-
-/** A production as it is handed out: of the newest version, whatever lies in the table. */
-export interface Stored {
-  revision: number;
-  document: Production;
-}
 
 /** A stored production that this version cannot read. It is kept as it is. */
 export class UnreadableProduction extends Error {

@@ -2,7 +2,7 @@
 import { Plus, X } from 'lucide-react';
 import { nanoid } from 'nanoid';
 import { ACCESSORIES } from '@/core/accessories';
-import { accessorySchema } from '@/core/document/accessory';
+import { accessorySchema } from '@/core/accessories/carried';
 import { addRecord, removeRecord } from '@/core/document/edit';
 import type { Build } from '@/core/document/production';
 import { Dialog } from '@/ui/Dialog';

@@ -10,7 +10,7 @@ import {
 import { cctCss } from '@/core/colour/display';
 import { CRI_GATE, type Shot } from '@/core/location/shot';
 import { moneyFormatter } from '@/core/quantity';
-import { COLOUR_TOLERANCE_MIRED, rankShelf, type Ranked } from '@/core/units/ranking';
+import { COLOUR_TOLERANCE_MIRED, rankShelf, type Ranked } from '@/core/shelf/ranking';
 import { ChartFigure } from '@/ui/ChartFigure';
 import { axisIn, useChart } from '@/ui/useChart';
 import { useWorkplace } from '../shell/useWorkplace';

@@ -1,5 +1,5 @@
 import { produce } from 'immer';
-import { accessorySchema } from '../../document/accessory';
+import { accessorySchema } from '../../accessories/carried';
 import type { Build, Production } from '../../document/production';
 import { ACCESSORIES } from '../../accessories';
 import { FORMS } from '../../forms';

@@ -50,7 +50,7 @@ export function resolve(board: BulbBoard, context: FormContext): ResolvedBuild {
         {
           kind: 'rectangle',
           widthM: w,
-          depthM: h,
+          lengthM: h,
           heightM: 0,
           reflectance: FINISHES[board.finish].reflectance,
         },

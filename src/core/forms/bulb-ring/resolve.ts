@@ -4,7 +4,7 @@ import { wiringSlots } from '../kit/needs';
 import type { Flammable } from '../../build/heat';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
 import type { Control } from '../../light/controls';
-import type { ReflectingSurface } from '../../light/emitter';
+import type { ReflectingSurface } from '../../light/surfaces';
 import { FINISHES } from '../../materials/finish';
 import { ringFindings } from './findings';
 import { layoutRing, type RingLayout } from './layout';

@@ -1,4 +1,5 @@
-import type { Emitter, Vector } from '../../light/emitter';
+import type { Vector } from '../../light/vector';
+import type { Emitter } from '../../light/emitter';
 import { effectiveBulb, type EffectiveUnit } from '../../units/effective';
 import { labelFindings } from '../../units/sanity';
 import { unitFindings } from '../../units/unitSanity';

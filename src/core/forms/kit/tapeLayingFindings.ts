@@ -1,9 +1,8 @@
 import type { Finding } from '../../findings/finding';
 import { threeFigures } from '../../quantity';
 import { tapeWattsPerM } from '../../units/effectiveUnit';
-import type { UnitOf } from '../../units/unit';
 import type { FormContext } from '../form';
-import { look, mm, partOf, stop } from './choices';
+import { look, mm, stop } from './choices';
 import { stripOf, type TapeChoice, type TapeRows } from './tape';
 
 const HOT_TAPE_W_PER_M = 10;

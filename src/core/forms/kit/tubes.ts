@@ -1,6 +1,6 @@
 import type { Finding } from '../../findings/finding';
 import type { PartId, UnitId } from '../../ids';
-import type { Vector } from '../../light/emitter';
+import type { Vector } from '../../light/vector';
 import { effectiveUnit } from '../../units/effectiveUnit';
 import type { Spread } from '../../units/spread';
 import type { UnitOf } from '../../units/unit';

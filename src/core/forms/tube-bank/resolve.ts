@@ -71,7 +71,7 @@ export function resolve(bank: TubeBank, context: FormContext): ResolvedBuild {
         {
           kind: 'rectangle',
           widthM: backWidthM,
-          depthM: backHeightM,
+          lengthM: backHeightM,
           heightM: 0,
           reflectance: FINISHES[bank.finish].reflectance,
         },

@@ -1,4 +1,5 @@
-import type { Emitter, Vector } from '../../light/emitter';
+import type { Vector } from '../../light/vector';
+import type { Emitter } from '../../light/emitter';
 import { mouthMatter, type Layer } from '../../light/mouth';
 import type { Arrangement, CavitySurface, WallMatter } from '../../light/transport/arrangement';
 import type { UnitOf } from '../../units/unit';

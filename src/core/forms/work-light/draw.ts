@@ -1,4 +1,4 @@
-import { doorShapes } from '../../accessories/barnDoors';
+import { doorShapes } from '../kit/doors';
 import type { Drawing } from '../../drawing/drawing';
 import type { FormContext } from '../form';
 import { box, knob, line, measure, rectangle, view } from '../../drawing/shapes';

@@ -1,4 +1,4 @@
-import { type Doors } from '../../accessories/barnDoors';
+import { type Doors } from '../kit/doors';
 import type { FormContext } from '../form';
 import { unitOf } from '../kit/choices';
 import { type WorkLight } from './parameters';

@@ -1,6 +1,6 @@
 import type { ParameterMigrations } from '../form';
 import { renamed } from '../kit/migrate';
-import { doorParameters } from '../../accessories/barnDoors';
+import { doorParameters } from '../kit/doors';
 import {
   choice,
   defineParameters,

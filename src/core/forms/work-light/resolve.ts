@@ -1,10 +1,4 @@
-import {
-  doorFacts,
-  doorFindings,
-  doorNeeds,
-  doorPieces,
-  doorSteps,
-} from '../../accessories/barnDoors';
+import { doorFacts, doorFindings, doorNeeds, doorPieces, doorSteps } from '../kit/doors';
 import { effectiveUnit } from '../../units/effectiveUnit';
 import type { FormContext } from '../form';
 import { fact, resolved } from '../kit/build';
@@ -21,8 +15,8 @@ import {
 } from '../kit/needs';
 import { checkLamps, finishSteps, wireMains } from '../kit/steps';
 import { FINISHES } from '../../materials/finish';
-import type { Vector } from '../../light/emitter';
-import { doorPlates } from '../../accessories/barnDoors';
+import type { Vector } from '../../light/vector';
+import { doorPlates } from '../kit/doors';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
 import { type WorkLight } from './parameters';
 import { lampOf, doorsOf } from './layout';

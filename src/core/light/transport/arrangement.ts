@@ -1,4 +1,5 @@
-import type { Emitter, Vector } from '../emitter';
+import type { Vector } from '../vector';
+import type { Emitter } from '../emitter';
 
 /**
  * The few shapes every closed build is made of; metres, build axes. Cones turn about the z or the y axis, a

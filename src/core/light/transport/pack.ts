@@ -1,5 +1,6 @@
 import { prepareSpread, QUANTILES, quantilesOf, type Spread } from '../../units/spread';
-import type { Emitter, Vector } from '../emitter';
+import type { Vector } from '../vector';
+import type { Emitter } from '../emitter';
 import { areaVector, cross, dot, minus, scaled, unit } from '../vector';
 import {
   FULL_SPREAD_DEG,

@@ -1,4 +1,5 @@
-import type { Emitter, Vector } from '../emitter';
+import type { Vector } from '../vector';
+import type { Emitter } from '../emitter';
 import type { Spread } from '../../units/spread';
 import {
   discShape,

@@ -1,9 +1,9 @@
 import { mired } from '../colour/mired';
-import type { Production } from '../document/production';
+import type { Shelf } from './shelf';
 import { CRI_GATE, type Shot } from '../location/shot';
 import type { Origin } from '../origin';
-import { effectiveBulb, type EffectiveUnit } from './effective';
-import { effectiveTape, effectiveUnit } from './effectiveUnit';
+import { effectiveBulb, type EffectiveUnit } from '../units/effective';
+import { effectiveTape, effectiveUnit } from '../units/effectiveUnit';
 
 /** A light-giving record with what it is compared by. Tape counts by the metre. */
 export interface Ranked {
@@ -66,7 +66,7 @@ function ranked(
  * @param neededLm lumens the light must send for the shot; null when no light is chosen yet
  */
 export function rankShelf(
-  { bulbs, units }: Production['shelf'],
+  { bulbs, units }: Shelf,
   shot: Shot | null,
   neededLm: number | null,
 ): Ranked[] {
