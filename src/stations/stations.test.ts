@@ -1,6 +1,6 @@
 import type { Transported } from '@/core/light/transport/result';
 import { stopsCss, stopsRgb } from './glow/stopsColour';
-import { KnownRooms } from './shell/useTransport';
+import { KnownCavities } from './shell/useTransport';
 import { turned } from './shell/turned';
 import { nightFerry } from '@/demo/nightFerry';
 import { validateProduction } from '@/core/document/read';
@@ -158,7 +158,7 @@ test('pointing and tray groups are session state', () => {
 describe('rooms known to the page', () => {
   const found = (photons: number) => ({ photons }) as Transported;
   test('a coarser result never takes the place of a finer one', () => {
-    const known = new KnownRooms();
+    const known = new KnownCavities();
     known.keep('a', found(1000));
     known.keep('a', found(5000));
     known.keep('a', found(2000));
@@ -166,7 +166,7 @@ describe('rooms known to the page', () => {
     expect(known.get('b')).toBeNull();
   });
   test('the oldest go when there are many', () => {
-    const known = new KnownRooms();
+    const known = new KnownCavities();
     for (let k = 0; k < 250; k++) known.keep(`room ${k}`, found(1));
     expect(known.get('room 0')).toBeNull();
     expect(known.get('room 49')).toBeNull();

@@ -1,6 +1,6 @@
 import { nightFerry } from '@/demo/nightFerry';
 import { coneBlank } from '../forms/kit/development';
-import { INCH, made } from '../forms/testing';
+import { INCH, demoBuild } from '../forms/testing';
 import type { Accessory } from './carried';
 import type { StickPiece } from '../build/pieces';
 import { evaluateKnown as evaluate } from '../evaluate/testing';
@@ -14,7 +14,7 @@ const on = (
   over: Record<string, unknown> = {},
   formOver: Record<string, unknown> = {},
 ) => {
-  const { resolved, context } = made(buildId, formOver);
+  const { resolved, context } = demoBuild(buildId, formOver);
   const accessory = ACCESSORIES.get(kind)!;
   const parameters = { ...(accessory.defaults() as object), ...over };
   const attached = accessory.attach(parameters, resolved, context);
@@ -194,7 +194,7 @@ describe('pulley set', () => {
 });
 
 describe('carrying', () => {
-  const { resolved, context } = made('clerk-pan');
+  const { resolved, context } = demoBuild('clerk-pan');
   const accessory = (
     id: string,
     kind: string,

@@ -2,7 +2,7 @@ import { nightFerry } from '@/demo/nightFerry';
 import { resolveScene, sceneOf } from '../evaluate/context';
 import type { Accessory } from './carried';
 import type { View } from '../drawing/drawing';
-import { INCH, made } from '../forms/testing';
+import { INCH, demoBuild } from '../forms/testing';
 import { attachAll } from './attach';
 import { ACCESSORIES } from './index';
 
@@ -107,7 +107,7 @@ const extent = ({ bounds: [left, bottom, right, top] }: View): number =>
   Math.min(right - left, top - bottom);
 
 describe('barn doors on a 60 × 60 cm front', () => {
-  const { resolved, context } = made('cabin-box');
+  const { resolved, context } = demoBuild('cabin-box');
   const doors = ACCESSORIES.get('barn-doors')!;
   const attach = (over: Record<string, unknown> = {}) =>
     doors.attach(

@@ -1,5 +1,5 @@
 import { fact } from '../forms/kit/build';
-import { stop } from '../forms/kit/choices';
+import { stop } from '../forms/kit/findingWriters';
 import { defineParameters, length, part } from '../forms/kit/parameters';
 import { rectanglePiece, sheetMassKg } from '../forms/kit/pieces';
 import { knob, line, measure, rectangle, view } from '../drawing/shapes';

@@ -1,5 +1,5 @@
 import { fact } from '../forms/kit/build';
-import { stop } from '../forms/kit/choices';
+import { stop } from '../forms/kit/findingWriters';
 import { coneBlank, type ConeBlank } from '../forms/kit/development';
 import { hardware } from '../forms/kit/needs';
 import { choice, defineParameters, length, part } from '../forms/kit/parameters';

@@ -2,7 +2,7 @@ import type { ResolvedBuild } from '../build/resolvedBuild';
 import type { Mouth } from '../light/mouth';
 import { discShape, OPEN, type CavitySurface } from '../light/transport/arrangement';
 import { FINISHES } from '../materials/finish';
-import { wallOf } from '../forms/kit/rooms';
+import { wallOf } from '../forms/kit/cavities';
 import type { Attachment } from './accessory';
 
 const LININGS = {

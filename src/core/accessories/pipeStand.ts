@@ -1,5 +1,7 @@
 import { fact } from '../forms/kit/build';
-import { look, mm, partOf, stop } from '../forms/kit/choices';
+import { partOf } from '../forms/kit/lookup';
+import { look, stop } from '../forms/kit/findingWriters';
+import { mm } from '../quantity';
 import { hardware } from '../forms/kit/needs';
 import { count, defineParameters, length, part } from '../forms/kit/parameters';
 import { stickMassKg, stickPiece } from '../forms/kit/pieces';

@@ -1,5 +1,5 @@
 import { fact } from '../forms/kit/build';
-import { look, ok, stop } from '../forms/kit/choices';
+import { look, ok, stop } from '../forms/kit/findingWriters';
 import { hardware } from '../forms/kit/needs';
 import { count, defineParameters, length } from '../forms/kit/parameters';
 import { box, circle, knob, line, measure, view } from '../drawing/shapes';

@@ -1,5 +1,5 @@
 import { boardMassKg, fact } from '../forms/kit/build';
-import { notChosen } from '../forms/kit/choices';
+import { notChosen } from '../forms/kit/findingWriters';
 import { hardware } from '../forms/kit/needs';
 import { choice, count, defineParameters, length, part } from '../forms/kit/parameters';
 import { stickPiece } from '../forms/kit/pieces';

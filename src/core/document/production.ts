@@ -57,6 +57,7 @@ export const buildSchema = z.object({
   note: note(4000),
 });
 export type Build = z.infer<typeof buildSchema>;
+export type BuildParameters = Build['parameters'];
 
 /** The user's document. Everything is SI; money is in minor units of `currency`. */
 export const productionSchema = z.object({

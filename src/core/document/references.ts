@@ -1,12 +1,10 @@
 import { ACCESSORIES } from '../accessories';
 import { FORMS } from '../forms';
 import type { Field, Ref } from '../forms/form';
-import type { Build, Production } from './production';
+import type { Build, Production, BuildParameters } from './production';
 
 /** What becomes of a reference: another id, or null for an empty place. */
 export type MapReference = (ref: Ref, id: string) => string | null;
-
-type Parameters = Build['parameters'];
 
 /**
  * Parameters with every reference their definitions tell of put through `map`. Values are never
@@ -14,9 +12,9 @@ type Parameters = Build['parameters'];
  */
 export function mapParameters(
   fields: readonly Field[],
-  parameters: Parameters,
+  parameters: BuildParameters,
   map: MapReference,
-): Parameters {
+): BuildParameters {
   const next = { ...parameters };
   for (const field of fields) {
     if (!('ref' in field)) continue;
@@ -29,7 +27,7 @@ export function mapParameters(
   return next;
 }
 
-function mapGroup(group: Parameters[string], map: MapReference): Parameters[string] {
+function mapGroup(group: BuildParameters[string], map: MapReference): BuildParameters[string] {
   if (typeof group !== 'object' || group === null || Array.isArray(group)) return group;
   const { bulbId } = group;
   return typeof bulbId === 'string' ? { ...group, bulbId: map('bulb', bulbId) } : group;

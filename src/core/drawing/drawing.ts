@@ -1,11 +1,11 @@
 /** Layers say what a line means at the bench; screens and files style them. */
-export type Layer =
+export type PenLayer =
   'cut' | 'score' | 'drill' | 'mark' | 'part' | 'cord' | 'tape' | 'glass' | 'hidden' | 'centre';
 
 interface Inked {
   /** of a hole, so that it can be ticked off and spoken of */
   id?: string;
-  layer: Layer;
+  layer: PenLayer;
   /** what the shape belongs to; findings point at it */
   ref?: string;
   /** what it is, for lists */
@@ -20,7 +20,7 @@ export type Shape =
   | (Inked & { kind: 'text'; x: number; y: number; text: string; anchor?: 'start' | 'middle' });
 
 /** A measured distance between two points, drawn beside them. */
-export interface Dimension {
+export interface DimensionLine {
   from: readonly [number, number];
   to: readonly [number, number];
   /** how far beside the line the figure stands; the sign picks the side */
@@ -49,7 +49,7 @@ export interface View {
   /** left, bottom, right, top in metres */
   bounds: readonly [number, number, number, number];
   shapes: Shape[];
-  dimensions: Dimension[];
+  dimensions: DimensionLine[];
   handles: Handle[];
 }
 

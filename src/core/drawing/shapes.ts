@@ -1,8 +1,8 @@
-import type { Dimension, Handle, Layer, Shape, View } from './drawing';
+import type { DimensionLine, Handle, PenLayer, Shape, View } from './drawing';
 
 export type XY = readonly [x: number, y: number];
 
-export const circle = (x: number, y: number, r: number, layer: Layer, ref?: string): Shape => ({
+export const circle = (x: number, y: number, r: number, layer: PenLayer, ref?: string): Shape => ({
   kind: 'circle',
   x,
   y,
@@ -11,14 +11,14 @@ export const circle = (x: number, y: number, r: number, layer: Layer, ref?: stri
   ref,
 });
 
-export const line = (points: readonly XY[], layer: Layer, ref?: string): Shape => ({
+export const line = (points: readonly XY[], layer: PenLayer, ref?: string): Shape => ({
   kind: 'polyline',
   points,
   layer,
   ref,
 });
 
-export const polygon = (points: readonly XY[], layer: Layer, ref?: string): Shape => ({
+export const polygon = (points: readonly XY[], layer: PenLayer, ref?: string): Shape => ({
   kind: 'polyline',
   points,
   closed: true,
@@ -32,7 +32,7 @@ export const rectangle = (
   y1: number,
   x2: number,
   y2: number,
-  layer: Layer,
+  layer: PenLayer,
   ref?: string,
 ): Shape =>
   polygon(
@@ -47,10 +47,10 @@ export const rectangle = (
   );
 
 /** Rectangle of a size round a middle. */
-export const box = (x: number, y: number, w: number, h: number, layer: Layer, ref?: string) =>
+export const box = (x: number, y: number, w: number, h: number, layer: PenLayer, ref?: string) =>
   rectangle(x - w / 2, y - h / 2, x + w / 2, y + h / 2, layer, ref);
 
-export const words = (x: number, y: number, text: string, layer: Layer = 'mark'): Shape => ({
+export const words = (x: number, y: number, text: string, layer: PenLayer = 'mark'): Shape => ({
   kind: 'text',
   x,
   y,
@@ -62,7 +62,7 @@ export const words = (x: number, y: number, text: string, layer: Layer = 'mark')
 export const labelled = (shape: Shape, label: string): Shape => ({ ...shape, label });
 
 /** A dimension whose figure is the distance between its ends. */
-export const measure = (from: XY, to: XY, offsetM: number, label: string): Dimension => ({
+export const measure = (from: XY, to: XY, offsetM: number, label: string): DimensionLine => ({
   from,
   to,
   offsetM,
@@ -124,7 +124,7 @@ export function extentOf(points: readonly XY[]): Extent {
 export const shapesExtent = (shapes: readonly Shape[]): Extent => extentOf(shapes.flatMap(reach));
 
 /** Ends of a dimension line: its offset lies to the left of the way from one end to the other. */
-function dimensionEnds({ from, to, offsetM }: Dimension): XY[] {
+function dimensionEnds({ from, to, offsetM }: DimensionLine): XY[] {
   const long = Math.hypot(to[0] - from[0], to[1] - from[1]) || 1;
   const nx = (-(to[1] - from[1]) / long) * offsetM;
   const ny = ((to[0] - from[0]) / long) * offsetM;
@@ -139,7 +139,7 @@ export function view(
   id: string,
   title: string,
   shapes: Shape[],
-  dimensions: Dimension[] = [],
+  dimensions: DimensionLine[] = [],
   handles: Handle[] = [],
 ): View {
   const { left, bottom, right, top } = extentOf([

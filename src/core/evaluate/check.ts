@@ -19,7 +19,7 @@ import { lightFindings } from './lightFindings';
 import type { Readout } from './readout';
 
 /** What the engines worked out for a build, before it is judged. */
-interface Worked {
+interface OwnResults {
   light: LightResult;
   plan: PowerPlan;
   tape: TapePlan | null;
@@ -39,7 +39,7 @@ interface Judged {
 export function findingsOf(
   { build, shot, circuit, parts }: Judged,
   resolved: ResolvedBuild,
-  { light, plan, tape, cuts, flicker }: Worked,
+  { light, plan, tape, cuts, flicker }: OwnResults,
 ): Finding[] {
   return collectFindings(
     build.shotId === null ? [NO_SHOT] : [],

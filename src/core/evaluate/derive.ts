@@ -22,7 +22,7 @@ import { resolveWith, shelfOf, type Resolution } from './context';
 import { Keep, type Lookup } from './keep';
 import { evaluateLight, type LightResult } from './light';
 import type { Readout } from './readout';
-import { roomOf, type Room } from './readouts';
+import { cavityOf, type CavityModel } from './readouts';
 import { DesignViews } from './views';
 
 /** How finely light is worked out; a neighbour is asked for less than what is looked at. */
@@ -30,7 +30,7 @@ export interface LightAsked {
   /** cells along each side of the evenness grid, 2…64 */
   gridCells?: number;
   /** what the transport engine has found for a room so far */
-  transported?: (room: Room) => Transported | null;
+  transported?: (room: CavityModel) => Transported | null;
   /** efficiency over estimate when this build's room was last simulated */
   estimateScale?: number;
 }
@@ -147,9 +147,9 @@ export class Derivations {
     );
   }
 
-  room(document: Production, build: Build): Room | null {
+  room(document: Production, build: Build): CavityModel | null {
     const found = this.resolve(document, build);
-    return found && this.kept(document, build, 'room', [found], () => roomOf(found.resolved));
+    return found && this.kept(document, build, 'room', [found], () => cavityOf(found.resolved));
   }
 
   /** Amperes a build draws from its circuit, every copy fully up. */

@@ -19,7 +19,7 @@ import type { LightResult } from './light';
 import { evennessRung, lightRung, softnessRung, stopsRung } from './lightRungs';
 import type { Readouts, WorkedOut } from './readouts';
 
-export type { Readouts, Room, UnknownForm, WorkedOut } from './readouts';
+export type { Readouts, CavityModel, UnknownForm, WorkedOut } from './readouts';
 
 export interface EvaluateOptions extends LightAsked {
   /** kept between evaluations, so that what has not changed is not worked out again */

@@ -30,7 +30,7 @@ export interface WorkedOut {
   /** what the Glow station says; null unless it is asked for, or without light */
   glow: Glow | null;
   /** the closed room behind the build's mouth, for the transport engine; null when there is none */
-  room: Room | null;
+  room: CavityModel | null;
   /** what the Wire station says */
   wire: Wire;
   /** share of the lamps' light that gets out: told at once, and simulated; null for an open array */
@@ -65,13 +65,13 @@ export interface UnknownForm {
 export type Readouts = WorkedOut | UnknownForm;
 
 /** A room as the transport engine takes it, under a key of its content. */
-export interface Room {
+export interface CavityModel {
   key: string;
   arrangement: Arrangement;
 }
 
 /** The room of a lit build with one. */
-export function roomOf({ mouth, emitters }: ResolvedBuild): Room | null {
+export function cavityOf({ mouth, emitters }: ResolvedBuild): CavityModel | null {
   const arrangement = mouth?.room;
   if (!arrangement || !emitters.some(({ luminousFluxLm }) => luminousFluxLm > 0)) return null;
   return { key: arrangementKey(arrangement), arrangement };

@@ -1,11 +1,9 @@
-import type { Build, Production } from '../document/production';
+import type { Build, Production, BuildParameters } from '../document/production';
 import { mired } from '../colour/mired';
 import type { BuildId, CircuitId, ShotId } from '../ids';
 import type { Field, FormContext, FormDefinition } from '../forms/form';
 import { supplyFindings } from '../power/supplyFindings';
 import { findBuild, resolveScene, sceneOf } from './context';
-
-type Parameters = Build['parameters'];
 
 /** How bad a design is, for choosing parts: stops first, then open questions, then colour. */
 function penalty(document: Production, buildId: string): number {
@@ -49,7 +47,7 @@ export const begunBuild = (
   form: Pick<FormDefinition, 'id' | 'name'>,
   shotId: string,
   circuitId: string,
-  parameters: Parameters,
+  parameters: BuildParameters,
 ): Build => ({
   id: 'starter' as BuildId,
   name: form.name,
@@ -74,17 +72,17 @@ export function starterParameters(
   document: Production,
   shotId: string,
   circuitId = document.circuits[0]!.id as string,
-): Parameters {
+): BuildParameters {
   const alone = (parameters: unknown): Production => ({
     ...document,
-    builds: [begunBuild(form, shotId, circuitId, parameters as Parameters)],
+    builds: [begunBuild(form, shotId, circuitId, parameters as BuildParameters)],
   });
-  let best = form.defaults() as Parameters;
+  let best = form.defaults() as BuildParameters;
   for (const field of form.fields) {
     let lowest = Infinity;
-    let chosen: Parameters | null = null;
+    let chosen: BuildParameters | null = null;
     for (const value of candidates(field, document)) {
-      const tried = { ...best, [field.parameter]: value } as Parameters;
+      const tried = { ...best, [field.parameter]: value } as BuildParameters;
       const cost = penalty(alone(tried), 'starter');
       if (cost < lowest) [lowest, chosen] = [cost, tried];
     }
@@ -99,10 +97,10 @@ export function starterParameters(
  */
 export function carriedOver(
   form: FormDefinition,
-  from: Parameters,
-  starter: Parameters,
+  from: BuildParameters,
+  starter: BuildParameters,
   context: FormContext,
-): { parameters: Parameters; kept: string[] } {
+): { parameters: BuildParameters; kept: string[] } {
   let parameters = starter;
   const kept: string[] = [];
   for (const { parameter } of form.fields) {

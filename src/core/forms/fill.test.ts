@@ -6,7 +6,7 @@ import { findBuild, resolveScene, sceneOf } from '../evaluate/context';
 import { lightMargin } from '../evaluate/light';
 import { filledParameters } from './fill';
 import { FORMS } from './index';
-import { made } from './testing';
+import { demoBuild } from './testing';
 
 const document = nightFerry();
 const withMode = (buildId: string, fillMode: string, more: Record<string, unknown> = {}) => {
@@ -100,18 +100,18 @@ test('more is asked than fits: all that fit, and the light is said to be short',
 });
 
 test('a form without a count, and a mode of a form’s own, pass through', () => {
-  const box = made('cabin-box');
+  const box = demoBuild('cabin-box');
   expect(filledParameters(box.form as never, box.parameters, box.context, () => 0)).toBe(
     box.parameters,
   );
-  const ring = made('clerk-ring', { fillMode: 'gap' });
+  const ring = demoBuild('clerk-ring', { fillMode: 'gap' });
   expect(filledParameters(ring.form as never, ring.parameters, ring.context, () => 0)).toBe(
     ring.parameters,
   );
 });
 
 test('the search needs few looks and always ends, whatever the light does', () => {
-  const { form, parameters, context } = made('clerk-ring', { fillMode: 'target' });
+  const { form, parameters, context } = demoBuild('clerk-ring', { fillMode: 'target' });
   fc.assert(
     fc.property(fc.func(fc.double({ min: 0, max: 5, noNaN: true })), (light) => {
       let looks = 0;
@@ -128,7 +128,7 @@ test('the search needs few looks and always ends, whatever the light does', () =
 });
 
 test('no light at all asks for all that fit', () => {
-  const { form, parameters, context } = made('clerk-ring', { fillMode: 'target' });
+  const { form, parameters, context } = demoBuild('clerk-ring', { fillMode: 'target' });
   const answer = filledParameters(form as never, parameters, context, () => 0) as {
     socketCount: number;
   };

@@ -53,7 +53,7 @@ export type Field =
   /** lamps dealt out in groups; each names one under `bulbId` */
   | (FieldBase & { kind: 'groups'; ref: 'bulb' });
 
-export interface Range {
+export interface Limits {
   min: number;
   max: number;
 }
@@ -101,7 +101,7 @@ export interface FormDefinition<P = unknown> {
   /** What cannot be made at all with these parameters; path names the parameter. */
   problems: (parameters: P, context: FormContext) => Problem[];
   /** Where a handle or an arrow key must stop, by parameter. */
-  limits: (parameters: P, context: FormContext) => Record<string, Range>;
+  limits: (parameters: P, context: FormContext) => Record<string, Limits>;
   resolve: (parameters: P, context: FormContext) => ResolvedBuild;
   draw: (parameters: P, context: FormContext) => Drawing;
 }

@@ -7,7 +7,7 @@ import type { Field, FormDefinition } from './form';
 import type { ClothPiece, SheetPiece, StickPiece } from '../build/pieces';
 
 /** A demo build with some parameters changed, resolved, with what tests ask of it. For tests only. */
-export function made(buildId: string, over: Record<string, unknown> = {}) {
+export function demoBuild(buildId: string, over: Record<string, unknown> = {}) {
   const document = nightFerry();
   const build = findBuild(document, buildId)!;
   const { context } = sceneOf(document, build);

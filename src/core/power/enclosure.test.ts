@@ -1,11 +1,11 @@
-import { made } from '../forms/testing';
+import { demoBuild } from '../forms/testing';
 import type { ResolvedBuild } from '../build/resolvedBuild';
 import { effectiveBulb } from '../units/effective';
 import { effectiveUnit } from '../units/effectiveUnit';
 import type { UnitOf } from '../units/unit';
 import { enclosureC, heatFindings } from './heat';
 
-const { resolved: box, document } = made('cabin-box');
+const { resolved: box, document } = demoBuild('cabin-box');
 const bulb = (id: string) => effectiveBulb(document.shelf.bulbs.find((each) => each.id === id)!);
 const halogen = effectiveUnit(
   document.shelf.units.find(({ id }) => id === 'work-halogen-400') as UnitOf<'work-light'>,

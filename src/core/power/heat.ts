@@ -1,15 +1,13 @@
 import type { Finding } from '../findings/finding';
 import type { Enclosure, Flammable } from '../build/heat';
 import type { ResolvedBuild } from '../build/resolvedBuild';
-import { show, showText } from '../quantity';
+import { mm } from '../quantity';
 import { buildWatts, wattsAtLevel } from './watts';
 
 /** Free-air heat transfer of one face, W/(m²·K) [common practice estimate, handbook 05]. */
 const FACE_W_PER_M2_K = 8;
 /** Share of radiant heat a painted board keeps [typ]. */
 const ABSORBED = 0.5;
-
-const mm = (metres: number) => showText(show(metres, 'length', 'metric'));
 
 /** Heat given off as dimmed now, W: each group's watts times its class's share [typ]. */
 export function heatW(resolved: ResolvedBuild): number {

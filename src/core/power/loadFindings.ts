@@ -1,12 +1,10 @@
 import type { Finding } from '../findings/finding';
 import type { ResolvedBuild } from '../build/resolvedBuild';
 import type { Part } from '../materials/part';
-import { threeFigures } from '../quantity';
+import { threeFigures, amps } from '../quantity';
 import { CORDS, thinnestCordFor } from '../electrics/cord';
 import type { PowerPlan } from './plan';
 import { plugFuseFor } from '../electrics/region';
-
-const amps = (currentA: number) => `${threeFigures(currentA)} A`;
 
 /** Circuit, cord, drop, plug and inrush: what the current may and may not do. */
 export function loadFindings(

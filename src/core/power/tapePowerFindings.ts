@@ -1,7 +1,7 @@
 import type { Finding } from '../findings/finding';
 import type { TapeRun } from '../build/wiring';
 import type { Part } from '../materials/part';
-import { threeFigures } from '../quantity';
+import { threeFigures, amps, percent } from '../quantity';
 import { CONNECTORS, LEADS_MM2, LEAD_SIZES } from '../electrics/leads';
 import { ohmPerM } from '../electrics/copper';
 import { supplyFindings } from './supplyFindings';
@@ -12,9 +12,6 @@ const LEAD_DROP = 0.03;
 const STARVED = 0.5;
 /** A class 2 output gives no more current than this: 100 VA, and 8 A [std: UL 1310; from memory]. */
 const CLASS2_A = 8;
-
-const amps = (value: number) => `${threeFigures(value)} A`;
-const percent = (share: number) => `${Math.round(share * 100)} %`;
 
 /** Brightness along the tape, its supply, leads and connectors. */
 export function tapePowerFindings(

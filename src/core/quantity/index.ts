@@ -3,3 +3,4 @@ export * from './format';
 export * from './money';
 export * from './parse';
 export { parseNumber } from './number';
+export * from './words';

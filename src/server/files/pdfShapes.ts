@@ -1,4 +1,4 @@
-import type { Layer, Shape, View } from '@/core/drawing/drawing';
+import type { PenLayer, Shape, View } from '@/core/drawing/drawing';
 import { plain, type Pdf } from './paper';
 
 interface Ink {
@@ -6,7 +6,7 @@ interface Ink {
   colour: string;
   dash?: [number, number];
 }
-const INKS: Record<Layer, Ink> = {
+const INKS: Record<PenLayer, Ink> = {
   cut: { width: 1.1, colour: '#1c160e' },
   score: { width: 0.7, colour: '#1c160e', dash: [5, 3] },
   drill: { width: 0.5, colour: '#1c160e' },

@@ -1,6 +1,6 @@
 import { Derivations } from '@/core/evaluate/derive';
 import { signedState } from '@/core/evaluate/signedState';
-import { threeFigures } from '@/core/quantity';
+import { threeFigures, amps } from '@/core/quantity';
 import { schematicView } from '@/core/power/schematic';
 import { gateOf, LOOK_OVER, type Wire } from '@/core/power/wire';
 import { lengthText, MARGIN, page, type Pack } from './packPage';
@@ -48,7 +48,6 @@ export function safetyPage(pack: Pack): void {
 }
 
 function electrical(wire: Wire): string[][] {
-  const amps = (value: number) => `${threeFigures(value)} A`;
   return [
     [
       'Everything fully up',

@@ -1,11 +1,11 @@
 /** Lets so many through in a stretch of time and then asks to wait; one for the whole server. */
-export interface Gate {
+export interface RateLimit {
   /** seconds to wait, 0 when it may pass */
   waitS: () => number;
 }
 
 /** @param now  milliseconds, handed in so that tests need not wait */
-export function gate(most: number, withinMs: number, now: () => number = Date.now): Gate {
+export function rateLimit(most: number, withinMs: number, now: () => number = Date.now): RateLimit {
   let passed: number[] = [];
   return {
     waitS: () => {

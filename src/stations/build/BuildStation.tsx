@@ -47,7 +47,7 @@ function BuildSheet({ build, readouts }: AtHand) {
         {sheet === 'steps' && <StepsList readouts={readouts} />}
         {sheet === 'photographs' && <PhotographsSheet build={build} />}
       </Sheets>
-      <Tray form={form} findings={readouts.findings} filled={readouts.parameters} />
+      <Tray form={form} findings={readouts.findings} solvedParameters={readouts.parameters} />
     </div>
   );
 }

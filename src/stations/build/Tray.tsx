@@ -15,13 +15,13 @@ interface TrayProps {
   form: BuildForm;
   findings: readonly Finding[];
   /** parameters with what the fill mode worked out */
-  filled: Record<string, unknown>;
+  solvedParameters: Record<string, unknown>;
   /** begins shut, where the sheet above wants the room */
   startsShut?: boolean;
 }
 
 /** Drawers under the drawing: one for each group a maker would name. */
-export function Tray({ form, findings, filled, startsShut = false }: TrayProps) {
+export function Tray({ form, findings, solvedParameters, startsShut = false }: TrayProps) {
   const { pointed } = useSession();
   const [shut, setShut] = useState(startsShut);
   const { fields } = form;
@@ -70,7 +70,7 @@ export function Tray({ form, findings, filled, startsShut = false }: TrayProps) 
           {visible.map((field) => (
             <TrayField key={field.parameter} field={field} form={form} findings={findings} />
           ))}
-          <Filled form={form} group={open} filled={filled} />
+          <Filled form={form} group={open} solvedParameters={solvedParameters} />
         </div>
       )}
     </section>
@@ -81,12 +81,16 @@ const applies = ({ when }: Field, form: BuildForm) =>
   !when || form.values[when.parameter] === when.is;
 
 /** The number a fill mode came to, where a field would otherwise be. */
-function Filled({ form, group, filled }: Pick<TrayProps, 'form' | 'filled'> & { group: string }) {
+function Filled({
+  form,
+  group,
+  solvedParameters,
+}: Pick<TrayProps, 'form' | 'solvedParameters'> & { group: string }) {
   const { units } = useDevice();
   const { fill } = form.form;
   const field = fill && form.fields.find(({ parameter }) => parameter === fill.parameter);
   if (field?.kind !== 'quantity' || field.group !== group || applies(field, form)) return null;
-  const value = filled[field.parameter] as number;
+  const value = solvedParameters[field.parameter] as number;
   if (form.values.fillMode === 'gap') return null;
   return (
     <p data-filled className="self-center text-sm">

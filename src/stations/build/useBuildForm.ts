@@ -2,14 +2,12 @@
 import { useMemo } from 'react';
 import { ACCESSORIES } from '@/core/accessories';
 import { setParameters } from '@/core/document/records';
-import type { Build } from '@/core/document/production';
+import type { Build, BuildParameters } from '@/core/document/production';
 import { sceneOf } from '@/core/evaluate/context';
 import { FORMS, readParameters } from '@/core/forms';
 import { changeAccessory, changeParameters } from '@/core/document/change';
-import type { Field, Range } from '@/core/forms/form';
+import type { Field, Limits } from '@/core/forms/form';
 import { useProduction, useProductionStore } from '../store/context';
-
-export type Parameters = Build['parameters'];
 
 /** An accessory's fields as the tray shows them: parameters wear its id, drawers its name. */
 function accessoryFields(build: Build): Field[] {
@@ -27,7 +25,7 @@ function accessoryFields(build: Build): Field[] {
   });
 }
 
-const accessoryValues = (build: Build): Parameters =>
+const accessoryValues = (build: Build): BuildParameters =>
   Object.fromEntries(
     build.accessories.flatMap(({ id, parameters }) =>
       Object.entries(parameters).map(([name, value]) => [`${id}.${name}`, value]),
@@ -49,7 +47,7 @@ export function useBuildForm(build: Build) {
       fields.find((field) => field.parameter === parameter)?.label ?? parameter;
 
     /** Own parameters are judged by the form, those with an id before them by their accessory. */
-    const judged = (changes: Parameters) => {
+    const judged = (changes: BuildParameters) => {
       const [name] = Object.keys(changes);
       const [owner, own] = (name ?? '').split('.');
       if (!own) return changeParameters(form, build.parameters, changes, context);
@@ -64,9 +62,9 @@ export function useBuildForm(build: Build) {
       form,
       context,
       fields,
-      values: { ...build.parameters, ...accessoryValues(build) } as Parameters,
+      values: { ...build.parameters, ...accessoryValues(build) } as BuildParameters,
       /** the field's own range, narrowed by the other parameters */
-      rangeOf: (field: Extract<Field, { kind: 'quantity' }>): Range => {
+      rangeOf: (field: Extract<Field, { kind: 'quantity' }>): Limits => {
         const limit = limits[field.parameter];
         return {
           min: Math.max(field.min, limit?.min ?? field.min),
@@ -74,7 +72,7 @@ export function useBuildForm(build: Build) {
         };
       },
       /** Takes a change, or says why it cannot be made. */
-      commit: (changes: Parameters): string | null => {
+      commit: (changes: BuildParameters): string | null => {
         const checked = judged(changes);
         if (!checked.ok) return checked.problems[0]!.message;
         const names = Object.keys(changes).map(labelOf).join(', ');
@@ -83,7 +81,7 @@ export function useBuildForm(build: Build) {
           .change(`${names} of ${build.name}`, setParameters(build.id, changes));
       },
       /** Shows a change while a handle is held; what cannot be made is not shown. */
-      preview: (changes: Parameters): void => {
+      preview: (changes: BuildParameters): void => {
         if (!judged(changes).ok) return;
         store.getState().preview(setParameters(build.id, changes));
       },

@@ -2,7 +2,7 @@
 import type { ClothPlan, CutPlan, SheetPlan, StickPlan } from '@/core/shop/cutPlan';
 import { clothView, sheetView, sticksView } from '@/core/shop/planView';
 import type { View } from '@/core/drawing/drawing';
-import { show, showText } from '@/core/quantity';
+import { show, showText, percent } from '@/core/quantity';
 import { useDevice } from '@/ui/device';
 import { QUIET_VIEW, ViewDrawing } from '@/ui/drawing/ViewDrawing';
 
@@ -46,7 +46,6 @@ export default function Layouts({ cuts, copies, perSheet }: LayoutsProps) {
   );
 }
 
-const percent = (share: number) => `${Math.round(share * 100)} %`;
 const plural = (count: number, noun: string) => `${count} ${noun}${count === 1 ? '' : 's'}`;
 
 function Sheets({ plan, copies, lights }: { plan: SheetPlan; copies: number; lights?: number }) {

@@ -75,7 +75,12 @@ function GlowSheet({ build, readouts }: AtHand) {
           </p>
         )}
       </Sheets>
-      <Tray form={form} findings={readouts.findings} filled={readouts.parameters} startsShut />
+      <Tray
+        form={form}
+        findings={readouts.findings}
+        solvedParameters={readouts.parameters}
+        startsShut
+      />
     </div>
   );
 }

@@ -1,6 +1,6 @@
 'use client';
 import { useEffect, useMemo, useState } from 'react';
-import type { Room } from '@/core/evaluate/evaluate';
+import type { CavityModel } from '@/core/evaluate/evaluate';
 import type { Transported } from '@/core/light/transport/result';
 import { READOUT_RUN } from '@/core/light/transport/run';
 import { lightHands } from '@/workers/pool';
@@ -15,7 +15,7 @@ export const SEED = READOUT_RUN.seed;
 export const PHOTONS = { readouts: READOUT_RUN.photons, map: 4_000_000 } as const;
 
 /** Results by room, for this page; the newest last. */
-export class KnownRooms {
+export class KnownCavities {
   private readonly rooms = new Map<string, Transported>();
 
   /** how far the estimate was off when each build was last simulated */
@@ -35,7 +35,7 @@ export class KnownRooms {
 }
 
 export interface TransportState {
-  known: KnownRooms;
+  known: KnownCavities;
   /** changes whenever there is something new to read */
   told: number;
   /** share of the wanted photons that is done; 1 when there is nothing to do */
@@ -44,9 +44,9 @@ export interface TransportState {
 
 /** Keeps the room of the build on screen simulated, to so many photons. */
 export function useTransport(photons: number) {
-  const [known] = useState(() => new KnownRooms());
+  const [known] = useState(() => new KnownCavities());
   const [told, setTold] = useState(0);
-  const [room, setRoom] = useState<Room | null>(null);
+  const [room, setRoom] = useState<CavityModel | null>(null);
 
   const key = room?.key ?? null;
   useEffect(() => {

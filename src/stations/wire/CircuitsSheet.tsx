@@ -14,14 +14,12 @@ import { useMemo } from 'react';
 import { moveToCircuit } from '@/core/document/records';
 import { circuitLoads, type CircuitLoad } from '@/core/evaluate/circuitLoads';
 import type { Build } from '@/core/document/production';
-import { threeFigures } from '@/core/quantity';
+import { amps } from '@/core/quantity';
 import { SeverityMark } from '@/ui/Severity';
 import { useSession } from '../shell/Workbench';
 import { useProduction } from '../store/context';
 import { useEdits } from '../store/useEdits';
 import { useWorkplace } from '../shell/useWorkplace';
-
-const amps = (value: number) => `${threeFigures(value)} A`;
 
 /** Every breaker with what hangs on it; a light is dragged, or sent by its list, to another. */
 export default function CircuitsSheet() {

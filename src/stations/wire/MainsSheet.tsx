@@ -2,7 +2,7 @@
 import type { Build } from '@/core/document/production';
 import type { WorkedOut } from '@/core/evaluate/readouts';
 import { SEVERITIES } from '@/core/findings/finding';
-import { show, showText, threeFigures } from '@/core/quantity';
+import { show, showText, threeFigures, amps } from '@/core/quantity';
 import { schematicView } from '@/core/power/schematic';
 import { ofStation } from '@/core/findings/finding';
 import type { Wire } from '@/core/power/wire';
@@ -11,7 +11,6 @@ import { QUIET_VIEW, ViewDrawing } from '@/ui/drawing/ViewDrawing';
 import { FindingItem } from '../shell/FindingItem';
 import { Row } from './Row';
 
-const amps = (value: number) => `${threeFigures(value)} A`;
 const watts = (value: number) => `${threeFigures(value)} W`;
 
 interface MainsSheetProps {

@@ -53,7 +53,12 @@ function WireSheet({ build, readouts }: AtHand) {
         {sheet === 'dimming' && <DimmingSheet wire={wire} ways={readouts.alternatives} />}
         {sheet === 'gate' && <GateSheet build={build} findings={readouts.findings} />}
       </Sheets>
-      <Tray form={form} findings={readouts.findings} filled={readouts.parameters} startsShut />
+      <Tray
+        form={form}
+        findings={readouts.findings}
+        solvedParameters={readouts.parameters}
+        startsShut
+      />
     </div>
   );
 }

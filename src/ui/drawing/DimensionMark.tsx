@@ -1,4 +1,4 @@
-import type { Dimension } from '@/core/drawing/drawing';
+import type { DimensionLine } from '@/core/drawing/drawing';
 import type { Paper } from './ShapeMark';
 
 /** A dimension line with slashes at its ends and its figure broken into the middle. */
@@ -7,7 +7,7 @@ export function DimensionMark({
   paper,
   text,
 }: {
-  dimension: Dimension;
+  dimension: DimensionLine;
   paper: Paper;
   text: string;
 }) {

@@ -1,14 +1,14 @@
 import { useRef } from 'react';
 import type { Handle } from '@/core/drawing/drawing';
 import { pulledValue } from '@/core/drawing/pull';
-import type { Range } from '@/core/forms/form';
+import type { Limits } from '@/core/forms/form';
 import { clamp } from '@/core/tolerance';
 import type { Paper } from './ShapeMark';
 
 export interface Grip {
   value: number;
   valueText: string;
-  range: Range;
+  range: Limits;
   step: number;
 }
 

@@ -1,7 +1,7 @@
-import type { Layer } from '@/core/drawing/drawing';
+import type { PenLayer } from '@/core/drawing/drawing';
 
 /** How each layer is inked on screen, as a maker's drawing would be. */
-export const INKS: Record<Layer, React.SVGProps<SVGGElement>> = {
+export const INKS: Record<PenLayer, React.SVGProps<SVGGElement>> = {
   cut: { stroke: 'var(--ink)', strokeWidth: 2.2, fill: 'none' },
   drill: { stroke: 'var(--ink)', strokeWidth: 0.8, fill: 'none' },
   score: { stroke: 'var(--ink)', strokeWidth: 1, fill: 'none', strokeDasharray: '10 5' },

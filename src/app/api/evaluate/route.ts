@@ -4,7 +4,7 @@ import { evaluate } from '@/core/evaluate/evaluate';
 import { evaluateSimulated } from '@/core/evaluate/simulated';
 import { answering, problemAnswer } from '@/server/http/answer';
 import { withBody } from '@/server/http/body';
-import { gate } from '@/server/http/rate';
+import { rateLimit } from '@/server/http/rate';
 
 /** A run of this many photons holds the server for about a second. */
 const MOST_PHOTONS = 1_000_000;
@@ -18,7 +18,7 @@ const requestSchema = z.object({
   seed: z.number().int().min(0).max(2_147_483_647).optional(),
 });
 
-const simulations = gate(60, 60_000);
+const simulations = rateLimit(60, 60_000);
 
 /** The same readouts as on screen, for scripts: document in, numbers out, nothing stored. */
 export const POST = (request: Request) =>

@@ -2,7 +2,7 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { cache } from 'react';
 import { currentProductions } from '@/server/productions/current';
-import { Workbench } from '@/stations/entry';
+import { Workbench } from '@/stations/lazyStations';
 
 const load = cache(async (id: string) => (await currentProductions()).find(id));
 

@@ -9,7 +9,7 @@ import type { Transported } from '../../light/transport/result';
 import { relativeExitance } from '../../light/transport/result';
 import { MAP_CELLS } from '../../light/transport/pack';
 import { findBuild } from '../context';
-import { roomOf } from '../readouts';
+import { cavityOf } from '../readouts';
 import { litBuild } from './scene';
 
 /** Light of one way to have the build, short enough for a row. */
@@ -31,7 +31,7 @@ const SMALL_MAP = 8;
 /** The run of a build's room; null for an open array, or a room that cannot be followed. */
 export function runFor(document: Production, buildId: string, run: Run): Transported | null {
   const lit = litBuild(document, buildId, null);
-  const room = lit && roomOf(lit.resolved);
+  const room = lit && cavityOf(lit.resolved);
   return room && cannotRun(room.arrangement, run) === null ? simulate(room.arrangement, run) : null;
 }
 

@@ -1,7 +1,7 @@
-import { made } from '../testing';
+import { demoBuild } from '../testing';
 import { placesAlong, smallestGap } from './layout';
 
-const board = (over: Record<string, unknown> = {}) => made('sky-board', over);
+const board = (over: Record<string, unknown> = {}) => demoBuild('sky-board', over);
 
 describe('places along a board', () => {
   test('even: ends inset, equal steps', () => {

@@ -1,11 +1,11 @@
 import type { Drawing, Shape } from '../../drawing/drawing';
 import type { FormContext } from '../form';
-import { partOf } from '../kit/choices';
+import { partOf } from '../kit/lookup';
 import { box, circle, knob, measure, rectangle, view } from '../../drawing/shapes';
 import { wiringView } from '../kit/wiringView';
 import { layoutBoard } from './layout';
 import { type BulbBoard } from './parameters';
-import { standing } from './shared';
+import { standing } from './place';
 
 export function draw(board: BulbBoard, context: FormContext): Drawing {
   const layout = layoutBoard(board, context);

@@ -1,7 +1,8 @@
 import { CAP_LENGTH_M } from '../../electrics/caps';
 import type { Problem } from '../../result';
 import type { FormContext } from '../form';
-import { mm, partOf } from '../kit/choices';
+import { partOf } from '../kit/lookup';
+import { mm } from '../../quantity';
 import { bulbsOf } from '../kit/lamps';
 import type { BulbBoard } from './parameters';
 

@@ -2,8 +2,10 @@ import { rectangularSkirt } from '../../light/controls';
 import { FINISHES } from '../../materials/finish';
 import type { Shape } from '../../drawing/drawing';
 import type { FormContext } from '../form';
-import { fact, resolved } from '../kit/build';
-import { exactMm, look, mm, notChosen, partOf, stopsFor } from '../kit/choices';
+import { fact, completeBuild } from '../kit/build';
+import { partOf } from '../kit/lookup';
+import { look, notChosen, stopsFor } from '../kit/findingWriters';
+import { exactMm, mm } from '../../quantity';
 import { socketFindings, unearthedMetal } from '../kit/sockets';
 import { bulbLamps, bulbLoads, bulbMassKg, bulbNeeds, bulbsOf } from '../kit/lamps';
 import { cordMassKg, fromPart, hardware, mainsNeeds, mainsOpen, wiringSlots } from '../kit/needs';
@@ -14,7 +16,7 @@ import type { SheetPiece } from '../../build/pieces';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
 import { boardProblems, layoutBoard, type BoardLayout } from './layout';
 import { type BulbBoard } from './parameters';
-import { DRILL_M, standing } from './shared';
+import { DRILL_M, standing } from './place';
 
 const FLAGS = {
   none: [],
@@ -43,7 +45,7 @@ export function resolve(board: BulbBoard, context: FormContext): ResolvedBuild {
   const [w, h] = upright ? [board.boardWidthM, board.lengthM] : [board.lengthM, board.boardWidthM];
   const pieces = boardPieces(board, layout, context);
   const flagged = board.flags !== 'none';
-  return resolved(
+  return completeBuild(
     {
       ...bulbLamps(board.groups, seats, context),
       surfaces: [

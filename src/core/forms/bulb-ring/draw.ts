@@ -3,7 +3,7 @@ import type { Drawing, Shape, View } from '../../drawing/drawing';
 import type { FormContext } from '../form';
 import { layoutRing, type RingLayout } from './layout';
 import { SINGLE_HOLE_RADIUS_M } from './marks';
-import { partOf } from '../kit/choices';
+import { partOf } from '../kit/lookup';
 import { rectangle } from '../../drawing/shapes';
 import type { BulbRing } from './parameters';
 

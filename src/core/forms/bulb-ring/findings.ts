@@ -1,16 +1,14 @@
 import type { Finding } from '../../findings/finding';
 import { FINISHES } from '../../materials/finish';
-import { show, showText } from '../../quantity';
+import { mm } from '../../quantity';
 import type { FormContext } from '../form';
 import { bulbsOf } from '../kit/lamps';
 import type { RingLayout } from './layout';
 import { ringProblems } from './limits';
-import { partOf } from '../kit/choices';
+import { partOf } from '../kit/lookup';
 import { socketFindings, unearthedMetal } from '../kit/sockets';
 import { stockSideM } from './needs';
 import type { BulbRing } from './parameters';
-
-const mm = (metres: number) => showText(show(metres, 'length', 'metric'));
 
 /** Mistakes of this form: what cannot be made, what is not chosen, what does not fit. */
 export function ringFindings(ring: BulbRing, context: FormContext, layout: RingLayout): Finding[] {

@@ -1,13 +1,11 @@
-import { showText, show } from '../../quantity';
+import { mm } from '../../quantity';
 import type { Problem } from '../../result';
-import type { FormContext, Range } from '../form';
+import type { FormContext, Limits } from '../form';
 import { layoutRing, mostSeats, rowRadii, seatSpacing } from './layout';
 import type { BulbRing } from './parameters';
 
 /** The hole left in the middle must let a hand through to the wiring. */
 const SMALLEST_HOLE_M = 0.04;
-
-const mm = (metres: number) => showText(show(metres, 'length', 'metric'));
 
 /** Widest ring on a board: half the diameter less half the smallest hole. */
 const widestRing = (outerDiameterM: number) => outerDiameterM / 2 - SMALLEST_HOLE_M / 2;
@@ -67,7 +65,7 @@ function overlap(ring: BulbRing, count: number, seatM: number): Problem {
 }
 
 /** Where handles and arrow keys stop, given all the other parameters. */
-export function ringLimits(ring: BulbRing, context: FormContext): Record<string, Range> {
+export function ringLimits(ring: BulbRing, context: FormContext): Record<string, Limits> {
   const seat = seatWidth(ring, context);
   const { footprintM } = layoutRing(ring, context);
   const count = ring.fillMode === 'gap' ? 1 : ring.socketCount;

@@ -1,7 +1,7 @@
 import { show, showText } from '../../quantity';
 import type { Shape } from '../../drawing/drawing';
 import type { FormContext } from '../form';
-import { exactMm } from '../kit/choices';
+import { exactMm } from '../../quantity';
 import { clothPiece, rectanglePiece, sheetPiece } from '../kit/pieces';
 import { circle, labelled } from '../../drawing/shapes';
 import type { Piece } from '../../build/pieces';

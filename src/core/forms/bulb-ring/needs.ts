@@ -1,5 +1,5 @@
 import type { FormContext } from '../form';
-import { partOf } from '../kit/choices';
+import { partOf } from '../kit/lookup';
 import { bulbMassKg, bulbNeeds } from '../kit/lamps';
 import { fromPart, hardware, mainsNeeds } from '../kit/needs';
 import type { Need } from '../../build/needs';

@@ -1,7 +1,7 @@
-import { made } from '../testing';
+import { demoBuild } from '../testing';
 import { layerC } from './layout';
 
-const lamp = (over: Record<string, unknown> = {}) => made('counter-lamp', over);
+const lamp = (over: Record<string, unknown> = {}) => demoBuild('counter-lamp', over);
 const bulb = (bulbId: string) => ({ groups: [{ bulbId, level: 1 }] });
 
 describe('film on a lamp (handbook 03 and 05)', () => {

@@ -1,6 +1,6 @@
 import type { Drawing, Shape } from '../../drawing/drawing';
 import type { FormContext } from '../form';
-import { layerParts } from '../kit/choices';
+import { layerParts } from '../kit/lookup';
 import { bulbsOf } from '../kit/lamps';
 import { circle, knob, line, measure, polygon, view } from '../../drawing/shapes';
 import { wiringView } from '../kit/wiringView';

@@ -1,5 +1,6 @@
 import type { FormContext } from '../form';
-import { layerParts, look, ok, stop } from '../kit/choices';
+import { layerParts } from '../kit/lookup';
+import { look, ok, stop } from '../kit/findingWriters';
 import { bulbsOf, type Seat } from '../kit/lamps';
 import { isFilament } from '../../units/effective';
 import type { Finding } from '../../findings/finding';

@@ -1,18 +1,12 @@
 import type { FormContext } from '../form';
-import { fact, resolved } from '../kit/build';
-import {
-  exactMm,
-  layerOf,
-  layerParts,
-  notChosen,
-  partOf,
-  stop,
-  typicalLayers,
-} from '../kit/choices';
+import { fact, completeBuild } from '../kit/build';
+import { layerOf, layerParts, partOf } from '../kit/lookup';
+import { notChosen, stop, typicalLayers } from '../kit/findingWriters';
+import { exactMm } from '../../quantity';
 import { bulbLamps, bulbLoads, bulbMassKg, bulbNeeds, bulbsOf } from '../kit/lamps';
 import { fromPart, hardware, wiringSlots } from '../kit/needs';
 import { clothPiece } from '../kit/pieces';
-import { roundRoom } from '../kit/rooms';
+import { roundCavity } from '../kit/cavities';
 import { checkLamps, finishSteps, step } from '../kit/steps';
 import { mouthMatter } from '../../light/mouth';
 import type { Finding } from '../../findings/finding';
@@ -58,7 +52,7 @@ export function resolve(lamp: ClampLamp, context: FormContext): ResolvedBuild {
       : [];
   });
   const lamps = bulbLamps(lamp.groups, places, context);
-  return resolved(
+  return completeBuild(
     {
       ...lamps,
       mouth: {
@@ -68,7 +62,7 @@ export function resolve(lamp: ClampLamp, context: FormContext): ResolvedBuild {
         heightOverBackM: lamp.depthM + lamp.standoffM,
         layers: layers.map(layerOf),
         cavity: { areaM2: mouthM2 + wallM2, mouthM2, reflectance: REFLECTOR },
-        room: roundRoom(
+        room: roundCavity(
           {
             baseRadiusM: radius * NECK,
             mouthRadiusM: radius,

@@ -1,9 +1,9 @@
 import { evaluateKnown as evaluate } from '../../evaluate/testing';
 import { changed as afterChange } from '../../document/testing';
 import { extraction } from '../../light/mouth';
-import { made } from '../testing';
+import { demoBuild } from '../testing';
 
-const bounce = (over: Record<string, unknown> = {}) => made('cabin-bounce', over);
+const bounce = (over: Record<string, unknown> = {}) => demoBuild('cabin-bounce', over);
 
 test('two tubes, mirrored, shining into the board', () => {
   const { resolved, fact } = bounce();
@@ -40,7 +40,7 @@ test('about one to two stops below bare tubes (common practice)', () => {
     const found = evaluate(changed, 'cabin-bounce');
     return found.ok ? found.value.rungs[0]!.value! : NaN;
   };
-  const bank = made('sky-bank').parameters;
+  const bank = demoBuild('sky-bank').parameters;
   const bare = lux({
     form: 'tube-bank',
     parameters: {

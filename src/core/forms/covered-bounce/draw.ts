@@ -1,6 +1,6 @@
 import type { Drawing } from '../../drawing/drawing';
 import type { FormContext } from '../form';
-import { layerParts } from '../kit/choices';
+import { layerParts } from '../kit/lookup';
 import { box, circle, knob, line, measure, rectangle, view } from '../../drawing/shapes';
 import { hasBallast } from '../kit/tubes';
 import { wiringView } from '../kit/wiringView';

@@ -1,17 +1,10 @@
 import { mouthMatter, stackLayers } from '../../light/mouth';
 import { FINISHES } from '../../materials/finish';
 import type { FormContext } from '../form';
-import { fact, resolved } from '../kit/build';
-import {
-  exactMm,
-  layerOf,
-  layerParts,
-  look,
-  notChosen,
-  partOf,
-  stopsFor,
-  typicalLayers,
-} from '../kit/choices';
+import { fact, completeBuild } from '../kit/build';
+import { layerOf, layerParts, partOf } from '../kit/lookup';
+import { look, notChosen, stopsFor, typicalLayers } from '../kit/findingWriters';
+import { exactMm } from '../../quantity';
 import { unitLamps } from '../kit/lamps';
 import {
   cordMassKg,
@@ -23,7 +16,7 @@ import {
   wiringSlots,
 } from '../kit/needs';
 import { clothPiece, rectanglePiece, stickPiece } from '../kit/pieces';
-import { boxRoom, wallOf } from '../kit/rooms';
+import { boxCavity, wallOf } from '../kit/cavities';
 import { circle, labelled } from '../../drawing/shapes';
 import { checkLamps, cutBoard, finishSteps, markOut, step, wireMains } from '../kit/steps';
 import {
@@ -88,7 +81,7 @@ export function resolve(bounce: Bounce, context: FormContext): ResolvedBuild {
   };
   const cordM = bounce.tailLengthM + bounce.heightM;
   const lamps = unitLamps(tubeUnit(tube), tube, tubes, bounce.level, spread, points);
-  return resolved(
+  return completeBuild(
     {
       ...lamps,
       mouth: {
@@ -106,7 +99,7 @@ export function resolve(bounce: Bounce, context: FormContext): ResolvedBuild {
               sidesM2 * stackLayers(layers.map(layerOf)).backReflectance) /
             (faceM2 + sidesM2),
         },
-        room: boxRoom(
+        room: boxCavity(
           {
             back: [bounce.widthM, bounce.heightM],
             front: [bounce.widthM, bounce.heightM],

@@ -1,12 +1,12 @@
 import type { Drawing } from '../../drawing/drawing';
 import type { FormContext } from '../form';
-import { layerParts } from '../kit/choices';
+import { layerParts } from '../kit/lookup';
 import { bulbsOf } from '../kit/lamps';
 import { circle, knob, line, measure, polygon, rectangle, view } from '../../drawing/shapes';
 import { wiringView } from '../kit/wiringView';
 import { layoutBox } from './layout';
 import { type FoamBox } from './parameters';
-import { seatsOf } from './shared';
+import { seatsOf } from './rays';
 
 export function draw(box: FoamBox, context: FormContext): Drawing {
   const layout = layoutBox(box);

@@ -1,7 +1,7 @@
 import { extraction } from '../../light/mouth';
-import { INCH, made } from '../testing';
+import { INCH, demoBuild } from '../testing';
 
-const box = (over: Record<string, unknown> = {}) => made('cabin-box', over);
+const box = (over: Record<string, unknown> = {}) => demoBuild('cabin-box', over);
 
 describe('from a 36 in sheet with two 12 in wings, inset 2½ in (common practice)', () => {
   const flat = box({

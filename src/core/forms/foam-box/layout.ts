@@ -1,5 +1,5 @@
 import type { FormContext } from '../form';
-import { mm } from '../kit/choices';
+import { mm } from '../../quantity';
 import { frustum, type Frustum } from '../kit/development';
 import { bulbsOf } from '../kit/lamps';
 import type { Problem } from '../../result';

@@ -1,26 +1,20 @@
 import { FINISHES } from '../../materials/finish';
 import type { FormContext } from '../form';
 import { mouthMatter } from '../../light/mouth';
-import { fact, resolved } from '../kit/build';
-import {
-  exactMm,
-  layerOf,
-  layerParts,
-  look,
-  notChosen,
-  partOf,
-  stopsFor,
-  typicalLayers,
-} from '../kit/choices';
+import { fact, completeBuild } from '../kit/build';
+import { layerOf, layerParts, partOf } from '../kit/lookup';
+import { look, notChosen, stopsFor, typicalLayers } from '../kit/findingWriters';
+import { exactMm } from '../../quantity';
 import { bulbLamps, bulbLoads, bulbMassKg, bulbNeeds, bulbsOf } from '../kit/lamps';
 import { cordMassKg, fromPart, hardware, mainsNeeds, mainsOpen, wiringSlots } from '../kit/needs';
-import { boxRoom, wallOf } from '../kit/rooms';
+import { boxCavity, wallOf } from '../kit/cavities';
 import { socketFindings } from '../kit/sockets';
 import { checkLamps, cutBoard, finishSteps, markOut, step, wireMains } from '../kit/steps';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
 import { boxProblems, layoutBox } from './layout';
 import { type FoamBox } from './parameters';
-import { seatsOf, boxPieces, directShare } from './shared';
+import { seatsOf, directShare } from './rays';
+import { boxPieces } from './pieces';
 
 export function resolve(box: FoamBox, context: FormContext): ResolvedBuild {
   const layout = layoutBox(box);
@@ -37,7 +31,7 @@ export function resolve(box: FoamBox, context: FormContext): ResolvedBuild {
   const sheet = partOf(context, box.boardPartId, 'sheet');
   const limits = [...layers.map(({ limitC }) => limitC), sheet?.burns === 'foam' ? 70 : 120];
   const lamps = bulbLamps(box.groups, seats, context);
-  return resolved(
+  return completeBuild(
     {
       ...lamps,
       mouth: {
@@ -51,7 +45,7 @@ export function resolve(box: FoamBox, context: FormContext): ResolvedBuild {
           mouthM2: frontM2,
           reflectance: FINISHES[box.finish].reflectance,
         },
-        room: boxRoom(
+        room: boxCavity(
           {
             back: [layout.backWidthM, layout.backHeightM],
             front: [box.frontWidthM, box.frontHeightM],

@@ -18,7 +18,7 @@ type Required =
   | 'folded';
 
 /** A resolved build with what most forms leave empty; `extraKg` is everything but board and stick. */
-export function resolved(
+export function completeBuild(
   given: Pick<ResolvedBuild, Required> & Partial<ResolvedBuild>,
   extraKg: number,
   context: FormContext,

@@ -1,5 +1,5 @@
 import { fact } from './build';
-import { look, stop } from './choices';
+import { look, stop } from './findingWriters';
 import { doorLeaf } from './development';
 import { hardware } from './needs';
 import { choice, degrees, length, part } from './parameters';

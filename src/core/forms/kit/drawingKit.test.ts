@@ -3,7 +3,7 @@ import { sceneOf } from '../../evaluate/context';
 import { REGIONS } from '../../electrics/region';
 import type { PartId } from '../../ids';
 import { wiringSlots } from './needs';
-import { boardMassKg, fact, resolved } from './build';
+import { boardMassKg, fact, completeBuild } from './build';
 import { polygonAreaM2, polygonPiece, rectanglePiece, sheetPiece, stickPiece } from './pieces';
 import {
   box,
@@ -179,7 +179,7 @@ describe('the wiring view', () => {
 
 test('a resolved build leaves empty what most forms leave empty, and weighs board and the rest', () => {
   const sheet = rectanglePiece('a', 'A', id('mdf-6'), 1, 1, context);
-  const build = resolved(
+  const build = completeBuild(
     {
       emitters: [],
       groups: [],

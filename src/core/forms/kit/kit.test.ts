@@ -2,7 +2,8 @@ import { nightFerry } from '@/demo/nightFerry';
 import { sceneOf } from '../../evaluate/context';
 import { HARDWARE_IDS } from '../../materials/hardware';
 import type { PartId } from '../../ids';
-import { layerOf, layerParts, notChosen, partOf, stopsFor, typicalLayers, unitOf } from './choices';
+import { layerOf, layerParts, partOf, unitOf } from './lookup';
+import { notChosen, stopsFor, typicalLayers } from './findingWriters';
 import {
   apparentVa,
   cordMassKg,

@@ -2,7 +2,7 @@ import type { BulbId, PartId, UnitId } from '../../ids';
 import { HARDWARE, type HardwareId } from '../../materials/hardware';
 import type { FormContext } from '../form';
 import type { Need } from '../../build/needs';
-import { partOf } from './choices';
+import { partOf } from './lookup';
 
 const CORD_ALLOWANCE = 1.05;
 

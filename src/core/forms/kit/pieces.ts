@@ -2,7 +2,7 @@ import type { PartId } from '../../ids';
 import type { Shape } from '../../drawing/drawing';
 import type { FormContext } from '../form';
 import type { ClothPiece, SheetPiece, StickPiece } from '../../build/pieces';
-import { partOf } from './choices';
+import { partOf } from './lookup';
 import { polygon, rectangle, shapesExtent, type XY } from '../../drawing/shapes';
 
 interface SheetGiven {

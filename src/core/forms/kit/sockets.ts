@@ -2,7 +2,8 @@ import type { Finding } from '../../findings/finding';
 import type { PartId } from '../../ids';
 import { CORDS } from '../../electrics/cord';
 import type { FormContext } from '../form';
-import { partOf, stop } from './choices';
+import { partOf } from './lookup';
+import { stop } from './findingWriters';
 import { bulbsOf } from './lamps';
 import type { BulbGroup } from './parameters';
 

@@ -14,7 +14,7 @@ import { SUPPLY_SHARE } from '../../electrics/supply';
 import type { Need } from '../../build/needs';
 import type { LayoutFact } from '../../build/facts';
 import type { Load, TapeRun } from '../../build/wiring';
-import { partOf, unitOf } from './choices';
+import { partOf, unitOf } from './lookup';
 import { apparentVa, fromPart, fromUnit, hardware } from './needs';
 import { choice, fillMode, length, part, share, unit } from './parameters';
 

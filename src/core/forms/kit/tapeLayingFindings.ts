@@ -2,7 +2,8 @@ import type { Finding } from '../../findings/finding';
 import { threeFigures } from '../../quantity';
 import { tapeWattsPerM } from '../../units/effectiveUnit';
 import type { FormContext } from '../form';
-import { look, mm, stop } from './choices';
+import { look, stop } from './findingWriters';
+import { mm } from '../../quantity';
 import { stripOf, type TapeChoice, type TapeRows } from './tape';
 
 const HOT_TAPE_W_PER_M = 10;

@@ -5,7 +5,9 @@ import { effectiveUnit } from '../../units/effectiveUnit';
 import type { Spread } from '../../units/spread';
 import type { UnitOf } from '../../units/unit';
 import type { FormContext } from '../form';
-import { look, mm, partOf, stop, unitOf } from './choices';
+import { partOf, unitOf } from './lookup';
+import { look, stop } from './findingWriters';
+import { mm } from '../../quantity';
 import { pointsAlong } from './lamps';
 import { apparentVa } from './needs';
 

@@ -1,6 +1,8 @@
 import type { PartOf } from '../../materials/part';
 import type { FormContext } from '../form';
-import { layerParts, look, mm, notChosen, ok, partOf, stop, typicalLayers } from '../kit/choices';
+import { layerParts, partOf } from '../kit/lookup';
+import { look, notChosen, ok, stop, typicalLayers } from '../kit/findingWriters';
+import { mm } from '../../quantity';
 import { mainsOpen } from '../kit/needs';
 import { tapeLayingFindings } from '../kit/tapeLayingFindings';
 import { sagM, type FrameLayout } from './layout';

@@ -1,6 +1,6 @@
 import type { Drawing } from '../../drawing/drawing';
 import type { FormContext, FormDefinition } from '../form';
-import { layerParts } from '../kit/choices';
+import { layerParts } from '../kit/lookup';
 import { circle, knob, line, measure, rectangle, view, type XY } from '../../drawing/shapes';
 import { tapeFill } from '../kit/tape';
 import { wiringView } from '../kit/wiringView';

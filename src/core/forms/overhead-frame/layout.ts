@@ -1,6 +1,6 @@
 import type { PartOf } from '../../materials/part';
 import type { FormContext } from '../form';
-import { partOf } from '../kit/choices';
+import { partOf } from '../kit/lookup';
 import { cutMarkOf, cutRows, stripOf } from '../kit/tape';
 import type { Overhead } from './parameters';
 

@@ -1,9 +1,9 @@
 import type { PartOf } from '../../materials/part';
-import { made } from '../testing';
+import { demoBuild } from '../testing';
 import { sagM, secondMoment } from './layout';
 
 const frame = (over: Record<string, unknown> = {}) =>
-  made('deck-sky', { fillMode: 'count', tapeLengthM: 60, ...over });
+  demoBuild('deck-sky', { fillMode: 'count', tapeLengthM: 60, ...over });
 const pipe = (over: Partial<PartOf<'stick'>> = {}) => {
   const { context } = frame();
   return { ...(context.part('pipe-alu-25' as never) as PartOf<'stick'>), ...over };

@@ -1,7 +1,8 @@
 import { cutCloth } from '../../materials/cloth';
 import type { FormContext } from '../form';
-import { fact, resolved } from '../kit/build';
-import { layerOf, layerParts, mm, partOf } from '../kit/choices';
+import { fact, completeBuild } from '../kit/build';
+import { layerOf, layerParts, partOf } from '../kit/lookup';
+import { mm } from '../../quantity';
 import { pointsAlong, pointsPerRow, unitLamps } from '../kit/lamps';
 import { cordMassKg, hardware, mainsNeeds, wiringSlots } from '../kit/needs';
 import { clothPiece, stickMassKg, stickPiece } from '../kit/pieces';
@@ -18,7 +19,7 @@ import {
   warmChecks,
   wireMains,
 } from '../kit/steps';
-import { BLACK, boxRoom } from '../kit/rooms';
+import { BLACK, boxCavity } from '../kit/cavities';
 import { rectangularSkirt, type Control } from '../../light/controls';
 import { mouthMatter } from '../../light/mouth';
 import { OPEN } from '../../light/transport/arrangement';
@@ -69,7 +70,7 @@ export function resolveFrame(frame: Overhead, context: FormContext): ResolvedBui
     { class: 'lambert' },
     points,
   );
-  return resolved(
+  return completeBuild(
     {
       ...lamps,
       mouth: layers.length
@@ -80,7 +81,7 @@ export function resolveFrame(frame: Overhead, context: FormContext): ResolvedBui
             heightOverBackM: frame.clothDropM,
             layers: layers.map(layerOf),
             cavity: null,
-            room: boxRoom(
+            room: boxCavity(
               {
                 back: [frame.widthM, frame.heightM],
                 front: [frame.widthM, frame.heightM],

@@ -1,5 +1,6 @@
 import type { FormContext } from '../form';
-import { mm, unitOf } from '../kit/choices';
+import { unitOf } from '../kit/lookup';
+import { mm } from '../../quantity';
 import type { Problem } from '../../result';
 import { type Stack } from './parameters';
 

@@ -1,7 +1,7 @@
 import { extraction } from '../../light/mouth';
-import { made } from '../testing';
+import { demoBuild } from '../testing';
 
-const stack = (over: Record<string, unknown> = {}) => made('booth-stack', over);
+const stack = (over: Record<string, unknown> = {}) => demoBuild('booth-stack', over);
 
 test('panels stand over one another, from three on in two columns', () => {
   const places = (panelCount: number) =>

@@ -1,15 +1,8 @@
 import { effectiveUnit } from '../../units/effectiveUnit';
 import type { FormContext } from '../form';
-import { fact, resolved } from '../kit/build';
-import {
-  layerOf,
-  layerParts,
-  look,
-  notChosen,
-  partOf,
-  stopsFor,
-  typicalLayers,
-} from '../kit/choices';
+import { fact, completeBuild } from '../kit/build';
+import { layerOf, layerParts, partOf } from '../kit/lookup';
+import { look, notChosen, stopsFor, typicalLayers } from '../kit/findingWriters';
 import { unitLamps } from '../kit/lamps';
 import {
   apparentVa,
@@ -22,7 +15,7 @@ import {
   wiringSlots,
 } from '../kit/needs';
 import { rectanglePiece } from '../kit/pieces';
-import { boxRoom, roundRoom } from '../kit/rooms';
+import { boxCavity, roundCavity } from '../kit/cavities';
 import { circle, labelled } from '../../drawing/shapes';
 import { checkLamps, cutBoard, finishSteps, step, wireMains } from '../kit/steps';
 import { extraction, mouthMatter } from '../../light/mouth';
@@ -59,7 +52,7 @@ export function resolve(stack: Stack, context: FormContext): ResolvedBuild {
   const baseRadiusM = Math.min(across / 2, Math.hypot(stackW, stackH) / 2 + 0.02);
   const room =
     stack.boxShape === 'disc'
-      ? roundRoom(
+      ? roundCavity(
           {
             baseRadiusM,
             mouthRadiusM: across / 2,
@@ -69,7 +62,7 @@ export function resolve(stack: Stack, context: FormContext): ResolvedBuild {
           },
           lamps.emitters,
         )
-      : boxRoom(
+      : boxCavity(
           {
             back: [Math.min(across, stackW + 0.04), Math.min(across, stackH + 0.04)],
             front: [across, across],
@@ -97,7 +90,7 @@ export function resolve(stack: Stack, context: FormContext): ResolvedBuild {
   } as const;
   const va = lampUnit ? apparentVa(lampUnit.wattsW.value, lampUnit.powerFactor.value) : 0;
   const cordM = stack.tailLengthM + 0.3 * stack.panelCount;
-  return resolved(
+  return completeBuild(
     {
       ...lamps,
       mouth,

@@ -2,7 +2,7 @@ import { effectiveUnit } from '../../units/effectiveUnit';
 import type { EffectiveUnit } from '../../units/effective';
 import type { Spread } from '../../units/spread';
 import type { FormContext } from '../form';
-import { unitOf } from '../kit/choices';
+import { unitOf } from '../kit/lookup';
 import { bulbLamps, unitLamps, type Lamps } from '../kit/lamps';
 import { tubePoints, tubeSpread } from '../kit/tubes';
 import { type Plain } from './parameters';

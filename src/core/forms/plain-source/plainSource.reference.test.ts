@@ -1,7 +1,7 @@
 import { evaluateKnown as evaluate } from '../../evaluate/testing';
-import { made } from '../testing';
+import { demoBuild } from '../testing';
 
-const plain = (over: Record<string, unknown> = {}) => made('dusk-window', over);
+const plain = (over: Record<string, unknown> = {}) => demoBuild('dusk-window', over);
 
 describe('a window', () => {
   test('Φ = π·L·A of a Lambertian opening', () => {

@@ -1,6 +1,6 @@
 import type { FormContext } from '../form';
-import { fact, resolved } from '../kit/build';
-import { look, notChosen } from '../kit/choices';
+import { fact, completeBuild } from '../kit/build';
+import { look, notChosen } from '../kit/findingWriters';
 import { bulbNeeds } from '../kit/lamps';
 import { apparentVa, fromUnit } from '../kit/needs';
 import { meterIt, step } from '../kit/steps';
@@ -13,7 +13,7 @@ export function resolve(plain: Plain, context: FormContext): ResolvedBuild {
   const unitNow = lamps.groups[0]?.unit ?? null;
   const isWindow = plain.source === 'window';
   const chosen = lamps.groups.length > 0;
-  return resolved(
+  return completeBuild(
     {
       ...lamps,
       // An opening as large as a window is summed from patches, not taken for a point.

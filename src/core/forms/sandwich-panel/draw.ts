@@ -1,6 +1,6 @@
 import type { Drawing } from '../../drawing/drawing';
 import type { FormContext } from '../form';
-import { partOf } from '../kit/choices';
+import { partOf } from '../kit/lookup';
 import { circle, knob, line, measure, rectangle, view, type XY } from '../../drawing/shapes';
 import { wiringView } from '../kit/wiringView';
 import { BOLT_RADIUS_M, type Sandwich } from './parameters';

@@ -2,12 +2,14 @@ import { FINISHES } from '../../materials/finish';
 import type { FormContext } from '../form';
 import { mouthMatter } from '../../light/mouth';
 import { OPEN } from '../../light/transport/arrangement';
-import { fact, resolved } from '../kit/build';
-import { layerOf, layerParts, look, mm, notChosen, stopsFor, typicalLayers } from '../kit/choices';
+import { fact, completeBuild } from '../kit/build';
+import { layerOf, layerParts } from '../kit/lookup';
+import { look, notChosen, stopsFor, typicalLayers } from '../kit/findingWriters';
+import { mm } from '../../quantity';
 import { pointsAlong, pointsPerRow, unitLamps } from '../kit/lamps';
 import { cordMassKg, hardware, mainsNeeds, mainsOpen, wiringSlots } from '../kit/needs';
 import { rectanglePiece } from '../kit/pieces';
-import { boxRoom, wallOf } from '../kit/rooms';
+import { boxCavity, wallOf } from '../kit/cavities';
 import { circle, labelled } from '../../drawing/shapes';
 import {
   checkTape,
@@ -70,7 +72,7 @@ export function resolve(panel: Sandwich, context: FormContext): ResolvedBuild {
     { class: 'lambert' },
     points,
   );
-  return resolved(
+  return completeBuild(
     {
       ...lamps,
       mouth: {
@@ -85,7 +87,7 @@ export function resolve(panel: Sandwich, context: FormContext): ResolvedBuild {
           mouthM2: frontM2,
           reflectance: (frontM2 * FINISHES[panel.finish].reflectance) / (frontM2 + sidesM2),
         },
-        room: boxRoom(
+        room: boxCavity(
           {
             back: [panel.widthM, panel.heightM],
             front: [panel.widthM, panel.heightM],

@@ -1,7 +1,7 @@
-import { made } from '../testing';
+import { demoBuild } from '../testing';
 
 const panel = (over: Record<string, unknown> = {}) =>
-  made('stamp-panel', { fillMode: 'count', tapeLengthM: 5, ...over });
+  demoBuild('stamp-panel', { fillMode: 'count', tapeLengthM: 5, ...over });
 
 describe('layout of a 60 × 30 cm panel', () => {
   test('rows: (300 − 2 × 30 − 10)/30 + 1 = 8, each 540 mm down to a mark of 50 mm', () => {

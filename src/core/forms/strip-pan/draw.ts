@@ -1,6 +1,6 @@
 import type { Drawing, Shape } from '../../drawing/drawing';
 import type { FormContext } from '../form';
-import { layerParts, partOf } from '../kit/choices';
+import { layerParts, partOf } from '../kit/lookup';
 import { circle, knob, line, measure, rectangle, view } from '../../drawing/shapes';
 import { wiringView } from '../kit/wiringView';
 import { layoutPan } from './layout';

@@ -1,18 +1,20 @@
 import { FINISHES } from '../../materials/finish';
 import type { FormContext } from '../form';
 import { mouthMatter } from '../../light/mouth';
-import { fact, resolved } from '../kit/build';
-import { layerOf, layerParts, look, notChosen, stopsFor, typicalLayers } from '../kit/choices';
+import { fact, completeBuild } from '../kit/build';
+import { layerOf, layerParts } from '../kit/lookup';
+import { look, notChosen, stopsFor, typicalLayers } from '../kit/findingWriters';
 import { unitLamps } from '../kit/lamps';
 import { cordMassKg, fromPart, hardware, mainsNeeds, mainsOpen, wiringSlots } from '../kit/needs';
-import { roundRoom, wallOf } from '../kit/rooms';
+import { roundCavity, wallOf } from '../kit/cavities';
 import { checkTape, cutBoard, finishSteps, joinTape, layTape, step, wireMains } from '../kit/steps';
 import { dotsOf, tapeFacts, tapeLoads, tapeNeeds, tapeRun, tapeUnit } from '../kit/tape';
 import { tapeLayingFindings } from '../kit/tapeLayingFindings';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
 import { layoutPan, panProblems } from './layout';
 import { type StripPan } from './parameters';
-import { points, directShare, panPieces } from './shared';
+import { points, directShare } from './rays';
+import { panPieces } from './pieces';
 
 export function resolve(pan: StripPan, context: FormContext): ResolvedBuild {
   const layout = layoutPan(pan, context);
@@ -32,7 +34,7 @@ export function resolve(pan: StripPan, context: FormContext): ResolvedBuild {
     { class: 'lambert' },
     points(pan, layout),
   );
-  return resolved(
+  return completeBuild(
     {
       ...lamps,
       mouth: {
@@ -46,7 +48,7 @@ export function resolve(pan: StripPan, context: FormContext): ResolvedBuild {
           mouthM2,
           reflectance: FINISHES[pan.finish].reflectance,
         },
-        room: roundRoom(
+        room: roundCavity(
           {
             baseRadiusM: layout.radiusM,
             mouthRadiusM: layout.radiusM,

@@ -1,7 +1,7 @@
 import { extraction } from '../../light/mouth';
-import { INCH, made } from '../testing';
+import { INCH, demoBuild } from '../testing';
 
-const pan = (over: Record<string, unknown> = {}) => made('clerk-pan', over);
+const pan = (over: Record<string, unknown> = {}) => demoBuild('clerk-pan', over);
 
 describe('a pan of 14 × 3 in (common practice)', () => {
   const size = { diameterM: 14 * INCH, depthM: 3 * INCH, clampGapM: 0 };

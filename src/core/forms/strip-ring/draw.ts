@@ -1,6 +1,6 @@
 import type { Drawing, Shape } from '../../drawing/drawing';
 import type { FormContext } from '../form';
-import { partOf } from '../kit/choices';
+import { partOf } from '../kit/lookup';
 import { circle, knob, measure, rectangle, view } from '../../drawing/shapes';
 import { wiringView } from '../kit/wiringView';
 import { layoutStripRing } from './layout';

@@ -1,8 +1,10 @@
 import type { Emitter } from '../../light/emitter';
 import { FINISHES } from '../../materials/finish';
 import type { FormContext } from '../form';
-import { fact, resolved } from '../kit/build';
-import { exactMm, look, notChosen, partOf, stopsFor } from '../kit/choices';
+import { fact, completeBuild } from '../kit/build';
+import { partOf } from '../kit/lookup';
+import { look, notChosen, stopsFor } from '../kit/findingWriters';
+import { exactMm } from '../../quantity';
 import { unitLamps } from '../kit/lamps';
 import { cordMassKg, fromPart, hardware, mainsNeeds, mainsOpen, wiringSlots } from '../kit/needs';
 import { sheetPiece } from '../kit/pieces';
@@ -46,7 +48,7 @@ export function resolveStripRing(ring: StripRing, context: FormContext): Resolve
   const joints = ring.feed === 'one' ? 1 : ring.feed === 'both' ? 2 : rows.rowsM.length;
   const extraKg =
     rows.usedM * (strip?.massKgPerM ?? 0.02) + cordMassKg(ring, ring.tailLengthM, context);
-  return resolved(
+  return completeBuild(
     {
       ...lamps,
       surfaces: [

@@ -1,6 +1,6 @@
-import { INCH, made } from '../testing';
+import { INCH, demoBuild } from '../testing';
 
-const ring = (over: Record<string, unknown> = {}) => made('lens-ring', over);
+const ring = (over: Record<string, unknown> = {}) => demoBuild('lens-ring', over);
 
 describe('5 m of tape on a ring of 40 cm outside and about 30 cm inside', () => {
   test('gives about 4½ rows (common practice)', () => {

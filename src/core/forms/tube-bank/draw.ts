@@ -1,6 +1,6 @@
 import type { Drawing } from '../../drawing/drawing';
 import type { FormContext } from '../form';
-import { partOf } from '../kit/choices';
+import { partOf } from '../kit/lookup';
 import { box, circle, knob, measure, rectangle, view } from '../../drawing/shapes';
 import { hasBallast } from '../kit/tubes';
 import { wiringView } from '../kit/wiringView';

@@ -1,5 +1,5 @@
 import type { FormContext } from '../form';
-import { mm } from '../kit/choices';
+import { mm } from '../../quantity';
 import { TUBE_DIAMETER_M, TUBE_LENGTH_M, tubeOf } from '../kit/tubes';
 import type { Problem } from '../../result';
 import { type TubeBank } from './parameters';

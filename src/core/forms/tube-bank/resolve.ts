@@ -1,7 +1,8 @@
 import { FINISHES } from '../../materials/finish';
 import type { FormContext } from '../form';
-import { fact, resolved } from '../kit/build';
-import { notChosen, partOf, stopsFor } from '../kit/choices';
+import { fact, completeBuild } from '../kit/build';
+import { partOf } from '../kit/lookup';
+import { notChosen, stopsFor } from '../kit/findingWriters';
 import { unitLamps } from '../kit/lamps';
 import {
   cordMassKg,
@@ -64,7 +65,7 @@ export function resolve(bank: TubeBank, context: FormContext): ResolvedBuild {
       : []),
   ];
   const cordM = bank.tailLengthM + bank.tubeCount * bank.pitchM;
-  return resolved(
+  return completeBuild(
     {
       ...unitLamps(tubeUnit(tube), tube, tubes, bank.level, spread, points),
       surfaces: [

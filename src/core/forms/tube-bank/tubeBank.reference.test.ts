@@ -1,8 +1,8 @@
 import { packEmitters } from '../../light/emitter';
 import { illuminanceLx } from '../../light/illuminance';
-import { made } from '../testing';
+import { demoBuild } from '../testing';
 
-const bank = (over: Record<string, unknown> = {}) => made('sky-bank', over);
+const bank = (over: Record<string, unknown> = {}) => demoBuild('sky-bank', over);
 
 describe('four 4-ft tubes side by side', () => {
   test('housing: four pitches and two edges by a tube and two edges', () => {

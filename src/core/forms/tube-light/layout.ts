@@ -1,5 +1,5 @@
 import type { FormContext } from '../form';
-import { mm } from '../kit/choices';
+import { mm } from '../../quantity';
 import { cutMarkOf, cutRows, stripOf, tapeWidthOf } from '../kit/tape';
 import type { Problem } from '../../result';
 import { type TubeLight } from './parameters';

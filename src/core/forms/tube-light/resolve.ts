@@ -1,13 +1,15 @@
 import type { FormContext } from '../form';
-import { fact, resolved } from '../kit/build';
-import { exactMm, layerOf, look, mm, notChosen, partOf, stopsFor } from '../kit/choices';
+import { fact, completeBuild } from '../kit/build';
+import { layerOf, partOf } from '../kit/lookup';
+import { look, notChosen, stopsFor } from '../kit/findingWriters';
+import { exactMm, mm } from '../../quantity';
 import { unitLamps } from '../kit/lamps';
 import { cordMassKg, hardware, mainsNeeds, mainsOpen, wiringSlots } from '../kit/needs';
 import { clothPiece, stickPiece } from '../kit/pieces';
 import { checkTape, finishSteps, joinTape, layTape, step, sticks, wireMains } from '../kit/steps';
 import { dotsOf, tapeFacts, tapeLoads, tapeNeeds, tapeRun, tapeUnit } from '../kit/tape';
 import { tapeLayingFindings } from '../kit/tapeLayingFindings';
-import { linedRoom, lineOf } from './room';
+import { linedCavity, lineOf } from './cavity';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
 import { type TubeLight } from './parameters';
 import { layout, problems } from './layout';
@@ -30,7 +32,7 @@ export function resolve(light: TubeLight, context: FormContext): ResolvedBuild {
   const dot = 1 / (strip?.ledsPerM ?? 60);
   const linerW = Math.PI * light.insideDiameterM * light.linerTurns + light.overlapM;
   const wallM2 = Math.PI * light.insideDiameterM * light.tubeLengthM;
-  return resolved(
+  return completeBuild(
     {
       ...lamps,
       mouth: liner
@@ -42,7 +44,7 @@ export function resolve(light: TubeLight, context: FormContext): ResolvedBuild {
             layers,
             // What the liner sends back crosses the tube and meets it again.
             cavity: { areaM2: wallM2, mouthM2: wallM2, reflectance: 1 },
-            room: linedRoom(light, lit, strip, layers, lamps.emitters),
+            room: linedCavity(light, lit, strip, layers, lamps.emitters),
             directShare: 1,
           }
         : null,

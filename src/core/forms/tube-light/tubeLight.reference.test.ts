@@ -1,8 +1,8 @@
 import { extraction } from '../../light/mouth';
-import { made } from '../testing';
+import { demoBuild } from '../testing';
 
 const light = (over: Record<string, unknown> = {}) =>
-  made('corridor-line', { fillMode: 'count', tapeLengthM: 10, ...over });
+  demoBuild('corridor-line', { fillMode: 'count', tapeLengthM: 10, ...over });
 
 describe('a metre and a half of tube, Ø 40 mm inside', () => {
   test('strand: 1500 − 2 × 15 = 1470 mm, cut at a mark: 1450', () => {

@@ -1,6 +1,6 @@
 import { type Doors } from '../kit/doors';
 import type { FormContext } from '../form';
-import { unitOf } from '../kit/choices';
+import { unitOf } from '../kit/lookup';
 import { type WorkLight } from './parameters';
 
 export const lampOf = (light: WorkLight, context: FormContext) =>

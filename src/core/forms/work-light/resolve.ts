@@ -1,8 +1,8 @@
 import { doorFacts, doorFindings, doorNeeds, doorPieces, doorSteps } from '../kit/doors';
 import { effectiveUnit } from '../../units/effectiveUnit';
 import type { FormContext } from '../form';
-import { fact, resolved } from '../kit/build';
-import { look, notChosen, stop } from '../kit/choices';
+import { fact, completeBuild } from '../kit/build';
+import { look, notChosen, stop } from '../kit/findingWriters';
 import { unitLamps } from '../kit/lamps';
 import {
   apparentVa,
@@ -46,7 +46,7 @@ export function resolve(light: WorkLight, context: FormContext): ResolvedBuild {
   const doors = doorsOf(light);
   const plates = doorPlates(doors, light.faceWidthM, light.faceHeightM, 0);
   const hot = lamp?.lamp === 'halogen';
-  return resolved(
+  return completeBuild(
     {
       ...lamps,
       // Bounced, all the light leaves by the lit patch, a Lambertian surface.

@@ -1,6 +1,6 @@
-import { INCH, made } from '../testing';
+import { INCH, demoBuild } from '../testing';
 
-const light = (over: Record<string, unknown> = {}) => made('corridor-work', over);
+const light = (over: Record<string, unknown> = {}) => demoBuild('corridor-work', over);
 
 describe('leaves for a 6½ in lamp (common practice)', () => {
   const doors = light({

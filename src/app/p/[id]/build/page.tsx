@@ -1,4 +1,4 @@
-import { BuildStation } from '@/stations/entry';
+import { BuildStation } from '@/stations/lazyStations';
 
 export default function BuildPage() {
   return <BuildStation />;

@@ -1,4 +1,4 @@
-import { CutStation } from '@/stations/entry';
+import { CutStation } from '@/stations/lazyStations';
 
 export default function CutPage() {
   return <CutStation />;

@@ -1,4 +1,4 @@
-import { GlowStation } from '@/stations/entry';
+import { GlowStation } from '@/stations/lazyStations';
 
 export default function GlowPage() {
   return <GlowStation />;

@@ -1,4 +1,4 @@
-import { ShelfStation } from '@/stations/entry';
+import { ShelfStation } from '@/stations/lazyStations';
 
 export default function ShelfPage() {
   return <ShelfStation />;

@@ -1,4 +1,4 @@
-import { ShotStation } from '@/stations/entry';
+import { ShotStation } from '@/stations/lazyStations';
 
 export default function ShotPage() {
   return <ShotStation />;

@@ -1,4 +1,4 @@
-import { VerdictStation } from '@/stations/entry';
+import { VerdictStation } from '@/stations/lazyStations';
 
 export default function VerdictPage() {
   return <VerdictStation />;

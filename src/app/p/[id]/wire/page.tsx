@@ -1,4 +1,4 @@
-import { WireStation } from '@/stations/entry';
+import { WireStation } from '@/stations/lazyStations';
 
 export default function WirePage() {
   return <WireStation />;

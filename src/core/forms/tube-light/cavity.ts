@@ -24,7 +24,7 @@ export function lineOf({ insideDiameterM, strands }: TubeLight, litM: number) {
  * The lined tube, its axis being y: the liner all round is the mouth. One strand lies against the
  * wall, two stand back to back in the middle; tape and caps take their share.
  */
-export function linedRoom(
+export function linedCavity(
   light: TubeLight,
   litM: number,
   strip: UnitOf<'strip'> | null,

@@ -1,34 +1,6 @@
 import type { Finding } from '../../findings/finding';
-import type { Layer } from '../../light/mouth';
-import type { PartId, UnitId } from '../../ids';
-import type { PartOf, Role } from '../../materials/part';
-import { show, showText } from '../../quantity';
+import type { PartOf } from '../../materials/part';
 import type { Problem } from '../../result';
-import type { Category, UnitOf } from '../../units/unit';
-import type { FormContext } from '../form';
-
-/** A length as findings and marks write it. */
-export const mm = (metres: number): string => showText(show(metres, 'length', 'metric'));
-/** To a tenth of a millimetre, for marking out. */
-export const exactMm = (metres: number): string => `${Number((metres * 1000).toFixed(1))} mm`;
-
-export function partOf<R extends Role>(
-  context: FormContext,
-  id: PartId | null,
-  role: R,
-): PartOf<R> | null {
-  const part = context.part(id);
-  return part?.role === role ? (part as PartOf<R>) : null;
-}
-
-export function unitOf<C extends Category>(
-  context: FormContext,
-  id: UnitId | null,
-  category: C,
-): UnitOf<C> | null {
-  const unit = context.unit(id);
-  return unit?.category === category ? (unit as UnitOf<C>) : null;
-}
 
 /** What cannot be made at all stops the build until it changes. */
 export const stopsFor = (form: string, problems: readonly Problem[], drawing: string): Finding[] =>
@@ -85,26 +57,6 @@ const writer =
 export const look = writer('look');
 export const stop = writer('stop');
 export const ok = writer('ok');
-
-export interface LayerIds {
-  layer1PartId: PartId | null;
-  layer2PartId: PartId | null;
-  layer3PartId: PartId | null;
-}
-
-export const layerParts = (ids: LayerIds, context: FormContext): PartOf<'diffusion'>[] =>
-  [ids.layer1PartId, ids.layer2PartId, ids.layer3PartId].flatMap(
-    (id) => partOf(context, id, 'diffusion') ?? [],
-  );
-
-export const layerOf = (part: PartOf<'diffusion'>): Layer => ({
-  name: part.name,
-  transmittance: part.transmittance,
-  backReflectance: part.backReflectance,
-  spreadDeg: part.spreadDeg,
-  shiftMired: part.shiftMired,
-  limitC: part.limitC,
-});
 
 /** The table of layers is typical and says so, with the two-minute test that settles it. */
 export const typicalLayers = (form: string, layers: readonly PartOf<'diffusion'>[]): Finding[] => {

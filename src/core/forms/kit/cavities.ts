@@ -23,7 +23,7 @@ export const BLACK: WallMatter = { kind: 'wall', reflectance: 0.05, mirrorShare:
 export type Matter = WallMatter | LayerMatter;
 
 /** A round pan or reflector: base, wall from the base's radius to the mouth's, and the mouth. */
-export function roundRoom(
+export function roundCavity(
   given: {
     baseRadiusM: number;
     mouthRadiusM: number;
@@ -69,7 +69,7 @@ export function roundRoom(
 }
 
 /** A box with rectangles for back and front; each of its parts may be of another matter. */
-export function boxRoom(
+export function boxCavity(
   given: {
     back: readonly [widthM: number, heightM: number];
     front: readonly [widthM: number, heightM: number];

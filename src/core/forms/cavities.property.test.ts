@@ -3,7 +3,7 @@ import { nightFerry } from '../../demo/nightFerry';
 import { attachAll } from '../accessories/attach';
 import { accessorySchema } from '../accessories/carried';
 import { findBuild, sceneOf } from '../evaluate/context';
-import { roomOf } from '../evaluate/readouts';
+import { cavityOf } from '../evaluate/readouts';
 import { discToDisc } from '../accessories/hoodLight';
 import { cannotRun, simulate } from '../light/transport/run';
 import type { CavitySurface } from '../light/transport/arrangement';
@@ -29,7 +29,7 @@ function made(id: string, over: Record<string, unknown>, carried: [string, objec
 
 /** Nothing flies off: what was sent went out, or was taken. */
 function expectClosed(resolved: ResolvedBuild) {
-  const room = roomOf(resolved)!;
+  const room = cavityOf(resolved)!;
   expect(cannotRun(room.arrangement, RUN)).toBeNull();
   const found = simulate(room.arrangement, RUN);
   const taken = found.absorbed.reduce((sum, { share }) => sum + share, 0);
@@ -182,7 +182,7 @@ describe('what each surface is', () => {
   });
   test('a bounced lamp has no room but a lit surface, an open lamp neither', () => {
     const bounced = made('corridor-work', { aim: 'bounce' });
-    expect(roomOf(bounced)).toBeNull();
+    expect(cavityOf(bounced)).toBeNull();
     expect(bounced.mouth!.bounce!.lamps).toHaveLength(16);
     expect(bounced.controls).toEqual([]);
     const direct = made('corridor-work', { aim: 'direct' });

@@ -1,26 +1,11 @@
 import { DEGREES_PER_RADIAN } from '../../tolerance';
 import type { FormContext } from '../form';
-import { layerParts } from '../kit/choices';
-import { type Seat } from '../kit/lamps';
+import { layerParts } from '../kit/lookup';
 import { clothPiece, polygonPiece, rectanglePiece } from '../kit/pieces';
 import { circle, labelled, type XY } from '../../drawing/shapes';
 import type { Piece } from '../../build/pieces';
 import { type BoxLayout } from './layout';
 import { type FoamBox } from './parameters';
-
-/** One lamp, or several side by side behind the hole. */
-export function seatsOf(box: FoamBox): Seat[] {
-  const spread = box.groups.length > 1 ? box.holeDiameterM / 2 : 0;
-  return box.groups.map((_, k) => ({
-    positionM: [
-      box.groups.length > 1 ? (k / (box.groups.length - 1) - 0.5) * spread : 0,
-      0,
-      box.lampInM,
-    ] as const,
-    axis: [0, 0, 1] as const,
-    group: k,
-  }));
-}
 
 /** Trapezoid with its back edge at the bottom. */
 export const trapezoid = (backM: number, frontM: number, slantM: number): XY[] => [
@@ -80,11 +65,4 @@ export function boxPieces(box: FoamBox, layout: BoxLayout, context: FormContext)
       ),
     ),
   ];
-}
-
-/** Bare flux that reaches the mouth: solid angle of the front seen from the lamp, for an even bulb. */
-export function directShare(box: FoamBox, { depthM }: BoxLayout): number {
-  const h = Math.max(0.01, depthM - box.lampInM);
-  const [a, b] = [box.frontWidthM / 2, box.frontHeightM / 2];
-  return Math.atan((a * b) / (h * Math.hypot(a, b, h))) / Math.PI;
 }
