@@ -1,6 +1,6 @@
 // The transport kernel of src/core/light/transport, for the benchmark's comparison only: the same
 // generator, the same shapes and the same draws in the same order, so that the counts agree too.
-// Usage: transport PHOTONS   (the standard pan of handbook 11; prints seconds, escaped, absorbed)
+// Usage: transport PHOTONS   (the standard pan of docs/model/transport.md; prints seconds, escaped, absorbed)
 #include <chrono>
 #include <cmath>
 #include <cstdint>

@@ -28,7 +28,7 @@ const on = (
 };
 
 describe('pipe stand', () => {
-  test('2 × 10 in, 4 × 7 in and 2 × 24 in (handbook check value)', () => {
+  test('2 × 10 in, 4 × 7 in and 2 × 24 in (docs/model/forms.md, “Accessories”)', () => {
     const { pieces } = on('clerk-pan', 'pipe-stand', {
       pipePartId: 'pipe-20',
       uprightM: 24 * INCH,
@@ -111,7 +111,7 @@ describe('hood', () => {
 });
 
 describe('grid', () => {
-  test('cut-off atan(cell/depth), open area (1 − t/cell)² (handbook 04)', () => {
+  test('cut-off atan(cell/depth), open area (1 − t/cell)² (docs/model/light.md)', () => {
     const { fact } = on('cabin-box', 'grid', {
       boardPartId: 'foam-core-5',
       cellM: 0.05,

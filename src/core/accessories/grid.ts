@@ -17,7 +17,7 @@ type Grid = ReturnType<typeof defaults>;
 /** Strips to draw; more would be a grey patch. */
 const MOST_STRIPS = 400;
 
-/** Crossed strips in front: the light is seen only within atan(cell/depth) [handbook 04]. */
+/** Crossed strips in front: the light is seen only within atan(cell/depth) [docs/model/light.md]. */
 export const grid: AccessoryDefinition<Grid> = {
   id: 'grid',
   name: 'Grid',

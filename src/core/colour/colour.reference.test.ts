@@ -87,7 +87,7 @@ test('mired and clashes (common practice)', () => {
   expect(mired(5000)).toBe(200);
   expect(mired(mired(3200))).toBeCloseTo(3200, 9);
   expect([5, 15, -40, 100].map(clashOf)).toEqual(['unseen', 'slight', 'visible', 'obvious']);
-  // Both ends of the handbook's ranges: < 10, 10–25, 25–60, > 60.
+  // Both ends of the ranges of docs/model/light.md: < 10, 10–25, 25–60, > 60.
   expect([9.99, 10, 25, 25.01, 60, 60.01].map(clashOf)).toEqual([
     'unseen',
     'slight',
@@ -98,7 +98,7 @@ test('mired and clashes (common practice)', () => {
   ]);
 });
 
-// Worked example of handbook 04: 60 W, 800 lm, 2800 K at 20 % light → V 0.623, ≈ 28 W, ≈ 2295 K.
+// Worked example of docs/model/light.md: 60 W, 800 lm, 2800 K at 20 % light → V 0.623, ≈ 28 W, ≈ 2295 K.
 test('IES incandescent exponents', () => {
   const dim = filamentAtLevel(0.2);
   expect(dim.voltageRatio).toBeCloseTo(0.623, 3);

@@ -30,7 +30,7 @@ describe('typical spectra', () => {
     expect(found.special[8]).toBeLessThan(30);
     expect(colourFigures(phosphorLed(4000, 95)).special[8]).toBeGreaterThan(found.special[8]! + 40);
   });
-  test('white from red, green and blue renders poorly whatever it says (handbook 02)', () => {
+  test('white from red, green and blue renders poorly whatever it says (docs/model/units.md)', () => {
     for (const cctK of [3200, 5600]) expect(colourFigures(colourLed(cctK)).ra).toBeLessThan(50);
   });
   test('fluorescent between the three-band lamps of CIE 15', () => {
@@ -154,7 +154,7 @@ describe('light from several sources', () => {
     expect(found.mixedK).toBeGreaterThan(2700);
     expect(found.mixedK).toBeLessThan(4000);
   });
-  test('a filament hotter than the balance is dimmed to it: 2800 K to 2295 K at 20 % (handbook 04)', () => {
+  test('a filament hotter than the balance is dimmed to it: 2800 K to 2295 K at 20 % (docs/model/light.md)', () => {
     const found = balanceAdvice([light({ cctK: 2800, filament: true })], 2295)!;
     expect(found.sources[0]!.dimTo).toBeCloseTo(0.2, 2);
   });

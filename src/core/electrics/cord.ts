@@ -29,7 +29,7 @@ const metric = (areaMm2: number, limitA: number, earthed: boolean): Cord => ({
   source: BS,
 });
 
-/** Flexible cords and the current each may carry, uncoiled, in free air [handbook 05]. */
+/** Flexible cords and the current each may carry, uncoiled, in free air [docs/model/power.md]. */
 export const CORDS = {
   'awg18-2': awg(18, 10, false),
   'awg16-2': awg(16, 13, false),

@@ -52,7 +52,7 @@ const american: Region = {
   plugFusesA: [],
 };
 
-/** Mains regions and how their wires are told apart [handbook 05]. */
+/** Mains regions and how their wires are told apart [docs/model/power.md]. */
 export const REGIONS: Record<RegionId, Region> = {
   'na-120-60': american,
   'eu-230-50': european('230 V, 50 Hz'),

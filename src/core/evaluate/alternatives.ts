@@ -14,7 +14,7 @@ export interface Alternative {
 
 /** Less than this over the target needs no remedy. */
 const ENOUGH_STOPS = 0.2;
-/** Transmittance of tracing paper [typ: handbook 02]. */
+/** Transmittance of tracing paper [typ: docs/model/units.md]. */
 const TRACING_PAPER = 0.45;
 
 /**

@@ -1,6 +1,6 @@
 import { cleanShutters, isCleanExposure, mainsFlickerHz, nearestCleanShutter } from './shutter';
 
-// Handbook 04: 24 fps with 50 Hz → 172.8°, 24 fps with 60 Hz → 144°, 25 fps with 60 Hz → 150°.
+// docs/model/light.md, “Flicker”: 24 fps with 50 Hz → 172.8°, 24 fps with 60 Hz → 144°, 25 fps with 60 Hz → 150°.
 test.each([
   [24, 50, 172.8],
   [24, 60, 144],

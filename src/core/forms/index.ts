@@ -18,7 +18,7 @@ import { tubeLight } from './tube-light';
 import { workLight } from './work-light';
 
 /**
- * The registry, in the handbook's order. Definitions keep their own parameter type inside their
+ * The registry, in the order of docs/model/forms.md. Definitions keep their own parameter type inside their
  * folder; from outside they are reached only through `readParameters`, which is what makes the cast
  * sound.
  */

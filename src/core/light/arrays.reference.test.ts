@@ -28,7 +28,7 @@ function curvature(emitters: Emitter[], planeM: number): number {
 
 /**
  * Maximally flat spacings over a parallel plane, I = I0·cos^m θ and the receiver's cosine counted
- * (handbook 04; the same as Moreno and others, Applied Optics 45 (2006) 2265; from memory).
+ * (docs/model/light.md; the same as Moreno and others, Applied Optics 45 (2006) 2265; from memory).
  */
 describe('maximally flat LED arrays', () => {
   const h = 0.05;
@@ -108,7 +108,7 @@ describe('no light is made or lost', () => {
     },
   );
   test.each<Spread>([{ class: 'omni' }, { class: 'tube' }])(
-    'a long line of %j: Φ′/(2π·h), whatever its law (handbook 04: long line)',
+    'a long line of %j: Φ′/(2π·h), whatever its law (docs/model/light.md: long line)',
     (spread) => {
       const [pitch, h] = [0.01, 0.5];
       const line = Array.from({ length: 12_001 }, (_, k) =>

@@ -21,7 +21,7 @@ export interface LitSurface {
 const PATCHES = 16;
 
 /**
- * Two-step transport: the surface gives back ρ·E(x) by Lambert's law [handbook 04, bounce]. What the
+ * Two-step transport: the surface gives back ρ·E(x) by Lambert's law [docs/model/light.md, “Bounce”]. What the
  * lamps throw past the surface is lost.
  * @returns patches of flux ρ·E·A; each patch is lit as at its middle
  */

@@ -71,7 +71,7 @@ describe('a hood', () => {
   });
 });
 
-describe('a grid (handbook 04: visible only within atan(cell/depth), open area on the axis)', () => {
+describe('a grid (docs/model/light.md: visible only within atan(cell/depth), open area on the axis)', () => {
   const grid: Control = {
     kind: 'grid',
     name: 'grid',

@@ -64,7 +64,7 @@ export function passes(passages: readonly Passage[], a: Vector, b: Vector): numb
   return share;
 }
 
-/** A convex plane plate blocks the ways that cross it [shadow plane, handbook 04]. */
+/** A convex plane plate blocks the ways that cross it [shadow plane, docs/model/light.md]. */
 function plate(points: readonly Vector[]): Passage {
   const normal = areaVector(points);
   const [nx, ny, nz] = normal;
@@ -143,7 +143,7 @@ function round({
 
 /**
  * A grid of square cells passes its open area on the axis and nothing beyond atan(cell/depth) on either
- * axis; in between the walls of a cell shade it evenly: (1 − depth·tan/cell) each way [handbook 04].
+ * axis; in between the walls of a cell shade it evenly: (1 − depth·tan/cell) each way [docs/model/light.md].
  */
 function grid({ zM, cellM, depthM, openShare }: Extract<Control, { kind: 'grid' }>): Passage {
   const ratio = depthM / cellM;

@@ -65,8 +65,8 @@ function reach(anglesDeg: readonly number[], cd: readonly number[], levelCd: num
 }
 
 /**
- * Lumens a field sends out, by zonal sums over the sphere: Σ I·2π(cos θ1 − cos θ2) [handbook 07, polar
- * sweep], so that what doors and grids take is not in it.
+ * Lumens a field sends out, by zonal sums over the sphere: Σ I·2π(cos θ1 − cos θ2)
+ * [docs/model/light.md, “Polar sums”], so that what doors and grids take is not in it.
  * @param zones, planes  steps from pole to pole and round
  */
 export function totalLumens(field: EmitterField, sizeM: number, zones = 36, planes = 12): number {

@@ -182,7 +182,7 @@ describe('the board as a Lambertian annulus', () => {
 });
 
 describe('softness', () => {
-  test('reference marks of handbook 04: sun 0.53°, globe 3.4°, dome 41°', () => {
+  test('reference marks of docs/model/light.md: sun 0.53°, globe 3.4°, dome 41°', () => {
     expect(angularSizeDeg(1.3914e9, 1.496e11)).toBeCloseTo(0.53, 2);
     expect(angularSizeDeg(0.06, 1)).toBeCloseTo(3.4, 1);
     expect(angularSizeDeg(0.9, 1.2)).toBeCloseTo(41.1, 1);

@@ -27,7 +27,7 @@ const mouth = (over: Partial<Mouth> = {}): Mouth => ({
   ...over,
 });
 
-describe('layers with air between (handbook 02, adding rule)', () => {
+describe('layers with air between (docs/model/units.md, “Layers”)', () => {
   test('none passes all', () => {
     expect(stackLayers([])).toEqual({
       transmittance: 1,
@@ -76,7 +76,7 @@ describe('extraction', () => {
       12,
     );
   });
-  test('a lossless cavity lets all out, whatever its layers and shape (handbook 11)', () => {
+  test('a lossless cavity lets all out, whatever its layers and shape (docs/model/transport.md)', () => {
     for (const layers of [[], [layer(0.4, 0.6)], [layer(0.7, 0.3), layer(0.5, 0.5)]])
       for (const directShare of [0, 0.3, 1])
         expect(
@@ -96,7 +96,7 @@ describe('extraction', () => {
       ),
     ).toBeCloseTo(0.37, 12);
   });
-  test('sphere with a cap port: η = τ·f/(1 − f·ρd − (1−f)·ρ) for light that first meets the wall (handbook 11)', () => {
+  test('sphere with a cap port: η = τ·f/(1 − f·ρd − (1−f)·ρ) for light that first meets the wall (docs/model/transport.md)', () => {
     // The estimate starts one bounce later than the sphere's sum: divided by ρ they are the same.
     const [f, rho, tau, back] = [0.2, 0.92, 0.6, 0.34];
     const area = Math.PI * 0.15 ** 2;
@@ -113,7 +113,7 @@ describe('extraction', () => {
     expect(found / sphere).toBeGreaterThan(0.85);
     expect(found / sphere).toBeLessThan(1.1);
   });
-  test('the worked pan of handbook 11 within a tenth: simulated η 0.7626 with, 0.9045 without a sheet', () => {
+  test('the worked pan of docs/model/transport.md within a tenth: simulated η 0.7626 with, 0.9045 without a sheet', () => {
     const [R, H] = [0.15, 0.08];
     const discM2 = Math.PI * R * R;
     const pan = {

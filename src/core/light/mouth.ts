@@ -44,7 +44,7 @@ export interface Cavity {
 
 /**
  * Several layers with air between, from the lamps outwards:
- * τ12 = τ1·τ2/(1 − ρ1·ρ2), ρ12 = ρ1 + τ1²·ρ2/(1 − ρ1·ρ2) [handbook 02, adding rule].
+ * τ12 = τ1·τ2/(1 − ρ1·ρ2), ρ12 = ρ1 + τ1²·ρ2/(1 − ρ1·ρ2) [docs/model/units.md, “Layers”].
  */
 export function stackLayers(layers: readonly Layer[]) {
   return layers.reduce(
@@ -54,7 +54,7 @@ export function stackLayers(layers: readonly Layer[]) {
         transmittance: (stack.transmittance * layer.transmittance) / between,
         backReflectance:
           stack.backReflectance + (stack.transmittance ** 2 * layer.backReflectance) / between,
-        // Spreads of sheets one behind the other add like errors do [handbook 11].
+        // Spreads of sheets one behind the other add like errors do [docs/model/transport.md].
         spreadDeg: Math.hypot(stack.spreadDeg, layer.spreadDeg),
         shiftMired: stack.shiftMired + layer.shiftMired,
       };
@@ -76,7 +76,7 @@ export function mouthMatter(layers: readonly Layer[]): LayerMatter {
 }
 
 /**
- * Share of the lamps' light that leaves by the mouth, 0…1; the instant estimate of handbook 04:
+ * Share of the lamps' light that leaves by the mouth, 0…1; the instant estimate of docs/model/light.md:
  * p = f/(1 − ρ(1−f)); a = f0 + (1−f0)·ρ·p; η = τ·a/(1 − ρd·ρ·p), f the mouth's share of the cavity's
  * area. Freely hung layers pass η = f0·τ.
  */

@@ -111,7 +111,7 @@ export function spreadTable(zonesCdPerLm: readonly number[]): SpreadTable {
   return { class: 'table', cdPerLm };
 }
 
-/** A glowing tube as points along its axis, I ∝ sin of the angle to it [handbook 02]. */
+/** A glowing tube as points along its axis, I ∝ sin of the angle to it [docs/model/units.md]. */
 function tubePatches({ heightM, heightOverBackM }: Mouth, outgoingLm: number): Source[] {
   return Array.from({ length: POINTS_ALONG_TUBE }, (_, k) => ({
     positionM: [0, ((k + 0.5) / POINTS_ALONG_TUBE - 0.5) * heightM, heightOverBackM],

@@ -19,7 +19,7 @@ const SAMPLES = 9;
 /**
  * How strongly diodes show through a layer: (max − min)/(max + min) of the luminance seen straight on,
  * L(x) ∝ Σ cos⁴θ · cos^m θ /h², θ the angle at which each diode's light meets the layer and m the
- * exponent of the layer's own spread, 0 for one that scatters fully [handbook 04, hot spots].
+ * exponent of the layer's own spread, 0 for one that scatters fully [docs/model/light.md, “Behind a layer”].
  * @returns 0 even … 1 dots on black
  */
 export function rippleBehind({ pitchM, rowPitchM, standOffM }: Dots, exponent: number): number {

@@ -1,6 +1,6 @@
 import { DEGREES_PER_RADIAN } from '../tolerance';
 
-/** Edge to surface distance of a nose, 25 mm: where softness is judged on a face [handbook 04]. */
+/** Edge to surface distance of a nose, 25 mm: where softness is judged on a face [docs/model/light.md]. */
 export const NOSE_M = 0.025;
 
 /** Full angle a source of the given width fills, seen face-on from a distance; degrees. */
@@ -14,7 +14,7 @@ export const angularSizeDeg = (widthM: number, distanceM: number): number =>
 export const halfShadowM = (widthM: number, toEdgeM: number, edgeToSurfaceM: number): number =>
   (widthM * edgeToSurfaceM) / toEdgeM;
 
-/** Known sights to judge an angle by [handbook 04]. */
+/** Known sights to judge an angle by [docs/model/light.md]. */
 const MARKS: readonly (readonly [angleDeg: number, name: string])[] = [
   [0.53, 'the sun'],
   [3.4, 'a bare globe at 1 m'],

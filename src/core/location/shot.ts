@@ -15,7 +15,7 @@ export const USE_NAMES: Record<Use, string> = {
   overhead: 'an overhead scene',
 };
 
-/** Lowest CRI a use can live with [common practice, handbook 02]. */
+/** Lowest CRI a use can live with [common practice, docs/model/units.md]. */
 export const CRI_GATE: Record<Use, number> = {
   face: 90,
   insert: 90,

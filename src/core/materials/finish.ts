@@ -1,4 +1,4 @@
-/** Surface finishes: total reflectance ρ and its mirror-like share [typ: handbook 02, from memory]. */
+/** Surface finishes: total reflectance ρ and its mirror-like share [typ: docs/model/units.md, from memory]. */
 export interface Finish {
   name: string;
   reflectance: number;

@@ -8,7 +8,7 @@ const ofRole = <R extends Role>(role: R) =>
   parts.filter((part): part is PartOf<R> => part.role === role);
 const takes = (part: object) => partSchema.safeParse(part).success;
 
-describe('surface finishes (table of handbook 02)', () => {
+describe('surface finishes (table of docs/model/units.md)', () => {
   const table: [FinishId, number, number][] = [
     ['white-emulsion', 0.85, 0],
     ['foam-core', 0.88, 0.02],
@@ -32,7 +32,7 @@ describe('surface finishes (table of handbook 02)', () => {
   });
 });
 
-describe('layers on the demo’s shelf (table of handbook 02)', () => {
+describe('layers on the demo’s shelf (table of docs/model/units.md)', () => {
   test.each([
     ['parchment', 0.62, 0.3, 70, 6, 200],
     ['tracing', 0.45, 0.47, 110, 5, 180],

@@ -8,7 +8,7 @@ const LED_SHARE = 0.1;
 
 const SOURCE = 'Dimmer and load types, common practice; ratings printed on the dimmer';
 
-/** Dimmer type against load type, and its least and greatest load [handbook 05]. */
+/** Dimmer type against load type, and its least and greatest load [docs/model/power.md]. */
 export function dimmerFindings(plan: PowerPlan, resolved: ResolvedBuild): Finding[] {
   const where = { drawing: 'dimmer', field: resolved.wiring.dimmer.field };
   if (!plan.dimmer) return withoutDimmer(resolved);

@@ -31,7 +31,7 @@ export const LOAD_NAMES: Record<LoadKind, string> = {
 
 export type Match = 'yes' | 'maybe' | 'no';
 
-/** Dimmer type against load type [common practice, handbook 05]. */
+/** Dimmer type against load type [common practice, docs/model/power.md]. */
 const TABLE: Record<LoadKind, Record<DimmerKind, readonly [Match, string]>> = {
   filament: {
     leading: ['yes', 'reddens as it dims'],

@@ -17,7 +17,7 @@ const lit = (unit: ResolvedBuild['groups'][number]['unit'], count = 1) => [
   { ...box.groups[0]!, unit, count },
 ];
 
-describe('a closed case (common practice estimate, handbook 05)', () => {
+describe('a closed case (common practice estimate, docs/model/power.md)', () => {
   test('ΔT = P_heat/(h·A): 9 W of LED in the foam box', () => {
     const { areaM2 } = box.enclosure!;
     expect(enclosureC(box, box.enclosure!)).toBeCloseTo(25 + (9 * 0.65) / (8 * areaM2), 9);

@@ -4,7 +4,7 @@ import type { ResolvedBuild } from '../build/resolvedBuild';
 import { mm } from '../quantity';
 import { buildWatts, wattsAtLevel } from './watts';
 
-/** Free-air heat transfer of one face, W/(m²·K) [common practice estimate, handbook 05]. */
+/** Free-air heat transfer of one face, W/(m²·K) [common practice estimate, docs/model/power.md]. */
 const FACE_W_PER_M2_K = 8;
 /** Share of radiant heat a painted board keeps [typ]. */
 const ABSORBED = 0.5;
@@ -89,7 +89,7 @@ function layerFinding(resolved: ResolvedBuild): Finding[] {
   ];
 }
 
-/** Free air on the outside of a case, W/(m²·K) [common practice estimate, handbook 05]. */
+/** Free air on the outside of a case, W/(m²·K) [common practice estimate, docs/model/power.md]. */
 const CASE_W_PER_M2_K = 8;
 const ROOM_C = 25;
 const WARM_C = 60;

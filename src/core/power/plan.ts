@@ -26,7 +26,7 @@ export interface PowerPlan {
   lamps: number;
 }
 
-/** Current of a build at full level: Σ P/(V·pf) [handbook 05]. */
+/** Current of a build at full level: Σ P/(V·pf) [docs/model/power.md]. */
 export function fullCurrentA(resolved: ResolvedBuild, voltageV: number): number {
   return resolved.groups.reduce(
     (sum, { count, unit }) =>

@@ -5,7 +5,7 @@ import { solveLadder } from './ladder';
 /** Out-and-back resistance of 10 mm tape with 1 oz copper, Ω/m; narrower tape has less copper [typ]. */
 const LOOP_OHM_PER_M = 0.33;
 const LOOP_WIDTH_M = 0.01;
-/** The dimmest diode should give this share of the brightest [common practice, handbook 05]. */
+/** The dimmest diode should give this share of the brightest [common practice, docs/model/power.md]. */
 export const DIMMEST = 0.9;
 const MOST_FEEDS = 40;
 /** Counts tried one after another: most tapes want no more. */

@@ -21,7 +21,7 @@ export interface Ranked {
   against: string[];
 }
 
-/** Off the shot's colour by more than this is seen [common practice, handbook 04]. */
+/** Off the shot's colour by more than this is seen [common practice, docs/model/light.md]. */
 export const COLOUR_TOLERANCE_MIRED = 25;
 
 const isTypical = (...origins: Origin[]) => origins.includes('typical');

@@ -27,7 +27,7 @@ const plan = (pieces: Piece[], copies = 1) => planCuts(pieces, copies, context.p
 const only = <P>(pieces: Piece[], copies = 1) => plan(pieces, copies).plans[0] as P;
 
 describe('cloth', () => {
-  test('two lengths of 6 × 1.5 m make one 6 × 3 m (handbook reference sum)', () => {
+  test('two lengths of 6 × 1.5 m make one 6 × 3 m (docs/model)', () => {
     const cut = cutCloth(6, 3, 1.5, 0, 0);
     expect(cut).toMatchObject({ panels: 2, panelLengthM: 6, totalM: 12, seams: 1 });
     expect([cut.finishedWidthM, cut.finishedHeightM]).toEqual([6, 3]);

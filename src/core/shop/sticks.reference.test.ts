@@ -38,7 +38,7 @@ function expectSound(cut: StickCut, lengths: readonly number[], kerfM: number): 
   }
 }
 
-describe('one stand: 2 × 10, 4 × 7 and 2 × 24 in (handbook reference sum)', () => {
+describe('one stand: 2 × 10, 4 × 7 and 2 × 24 in (docs/model)', () => {
   const lengths = [10, 10, 7, 7, 7, 7, 24, 24].map((inches) => inches * INCH);
   test.each([
     // 96 in of pieces and seven 1/8 in cuts: two bars of 4 ft are a hair too short, a 10 ft one does.

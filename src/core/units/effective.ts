@@ -4,7 +4,7 @@ import type { Bulb, BulbKind, SourcedField } from './bulb';
 import { lumensOfEquivalent } from './equivalence';
 import type { MeasuredSpectrum } from './spectrum';
 
-/** What is typical where a label is silent [typ: handbook 02 and 05]. */
+/** What is typical where a label is silent [typ: docs/model/units.md, power.md]. */
 interface KindDefaults {
   /** lm/W of an ordinary specimen */
   efficacyLmPerW: number;
@@ -72,7 +72,7 @@ export interface EffectiveUnit {
   heatShare: number;
   /** a glowing wire: it reddens when dimmed and burns what it touches */
   filament: boolean;
-  /** least distance to things that burn [common practice, handbook 05]; null for cool lamps */
+  /** least distance to things that burn [common practice, docs/model/power.md]; null for cool lamps */
   keepAwayM: { cloth: number; other: number } | null;
   /** electronics that charge at switch-on */
   hasDriver: boolean;

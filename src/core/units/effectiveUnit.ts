@@ -4,7 +4,7 @@ import { sourced, type Origin, type Sourced } from '../origin';
 import { HALOGEN_WORK_LIGHT, type EffectiveUnit } from './effective';
 import type { Unit, UnitOf } from './unit';
 
-/** What is typical of a class where its label is silent [typ: handbook 02 and 05]. */
+/** What is typical of a class where its label is silent [typ: docs/model/units.md, power.md]. */
 interface ClassDefaults {
   efficacyLmPerW: number;
   efficacyBoundLmPerW: number;
@@ -45,7 +45,7 @@ const CLASSES = {
   },
 } as const satisfies Record<string, ClassDefaults>;
 
-/** A bi-colour tape lights half its diodes at a time unless its driver allows both [handbook 02]. */
+/** A bi-colour tape lights half its diodes at a time unless its driver allows both [docs/model/units.md]. */
 const litShare = (strip: UnitOf<'strip'>): number => (strip.colour === 'bi-colour' ? 0.5 : 1);
 
 export function classOf(unit: Unit): ClassDefaults {

@@ -6,7 +6,7 @@ import { lumensOfEquivalent } from './equivalence';
 
 const BOUNDS = 'Typical bounds of efficacy by class; from memory';
 
-/** Traps of handbook 02 that one bulb's label can set. Ids are unique per bulb. */
+/** Traps of docs/model/units.md that one bulb's label can set. Ids are unique per bulb. */
 export function labelFindings(bulb: Bulb): Finding[] {
   return [
     impossibleEfficacy(bulb),

@@ -4,7 +4,7 @@ import { list, range } from '../schema';
 // Bound by name: where globals are guarded a look-up of `Math` costs more than the root itself.
 const { acos, cos, floor, log, max, min, sin, sqrt } = Math;
 
-/** Spread classes of handbook 02; θ is measured from the unit's axis, 0 = away from the base. */
+/** Spread classes of docs/model/units.md; θ is measured from the unit's axis, 0 = away from the base. */
 export const spreadSchema = z.discriminatedUnion('class', [
   z.object({ class: z.literal('omni') }),
   z.object({ class: z.literal('forward') }),
@@ -60,7 +60,7 @@ function tableAtAngle(table: readonly number[], thetaRad: number): number {
 /** Mean of the side-emitting shape over the sphere, (0.35·2 + 0.65·π/2)/2. */
 const SIDE_MEAN = 0.35 + (0.65 * Math.PI) / 4;
 
-/** Exponent m of cos^m θ whose full width at half the peak is the beam angle [handbook 02]. */
+/** Exponent m of cos^m θ whose full width at half the peak is the beam angle [docs/model/units.md]. */
 export const exponentOfBeam = (beamAngleDeg: number): number =>
   log(0.5) / log(cos((beamAngleDeg * Math.PI) / 360));
 
@@ -75,7 +75,7 @@ export function prepareSpread(spread: Spread): PreparedSpread {
       return { class: 'side', peakPerLm: 1 / (sphere * SIDE_MEAN), exponent: 0, table: [] };
     case 'lambert':
       return { class: 'lambert', peakPerLm: 1 / Math.PI, exponent: 1, table: [] };
-    // I ∝ sin(angle to the tube's axis); Φ = π²·I0 [handbook 02].
+    // I ∝ sin(angle to the tube's axis); Φ = π²·I0 [docs/model/units.md].
     case 'tube':
       return { class: 'tube', peakPerLm: 1 / Math.PI ** 2, exponent: 0, table: [] };
     case 'measured': {

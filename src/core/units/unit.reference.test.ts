@@ -13,7 +13,7 @@ const strip = (id: string) => unit(id) as UnitOf<'strip'>;
 const traps = (of: Unit, over: Partial<Unit> = {}) =>
   unitFindings({ ...of, ...over } as Unit).map(({ id }) => id.split('.')[1]);
 
-describe('tube: I0·sin of the angle to its axis, Φ = π²·I0 (handbook 02)', () => {
+describe('tube: I0·sin of the angle to its axis, Φ = π²·I0 (docs/model/units.md)', () => {
   const tube = prepareSpread({ class: 'tube' });
   test('peak across, nothing along', () => {
     expect(tube.peakPerLm).toBeCloseTo(1 / Math.PI ** 2, 12);
@@ -60,7 +60,7 @@ describe('tape', () => {
     });
     expect(tape.name).toContain('5 m of');
   });
-  test('a bi-colour tape gives half (handbook 02)', () => {
+  test('a bi-colour tape gives half (docs/model/units.md)', () => {
     const bi = strip('tape-bi-24');
     expect(tapeWattsPerM(bi)).toBe(10);
     expect(tapeLumensPerM(bi).value).toBe(950);
@@ -102,7 +102,7 @@ describe('mains units', () => {
   });
 });
 
-describe('traps of the label (handbook 02)', () => {
+describe('traps of the label (docs/model/units.md)', () => {
   test.each<[string, Partial<Unit>, string, boolean]>([
     ['tape-24-120-4000', { lumensPerM: 3200 } as Partial<Unit>, 'efficacy', true],
     ['tape-24-120-4000', { lumensPerM: 3100 } as Partial<Unit>, 'efficacy', false],

@@ -5,7 +5,7 @@ import type { Unit } from './unit';
 
 const BOUNDS = 'Typical bounds of efficacy by class; from memory';
 
-/** Traps of handbook 02 in the label of a tape, tube, work light or panel. */
+/** Traps of docs/model/units.md in the label of a tape, tube, work light or panel. */
 export function unitFindings(unit: Unit): Finding[] {
   return [
     impossibleEfficacy(unit),

@@ -23,7 +23,7 @@ describe('what is said about light in the room', () => {
     expect(lamp).toContain('or switch it off (0.4 stops less).');
     expect(lamp).not.toContain('dim');
   });
-  test('a filament too cold for the shot may be dimmed to it (handbook 04: 20 % at 2295 K)', () => {
+  test('a filament too cold for the shot may be dimmed to it (docs/model/light.md: 20 % at 2295 K)', () => {
     const [lamp] = texts([light({ cctK: 2800, filament: true }), light({ cctK: 2295 })], 2295);
     expect(lamp).toContain('79 mired too cold, obvious.');
     expect(lamp).toContain('dim it to 20 % of its light');

@@ -1,4 +1,4 @@
-/** Stations in working order. Numbers are the handbook's places, so that keys never move. */
+/** Stations in working order. Numbers are their places on the keyboard, which never move. */
 export const STATIONS = [
   { id: 'shot', name: 'Shot', key: '1', question: 'What is lit, how bright, how soft?' },
   { id: 'shelf', name: 'Shelf', key: '2', question: 'Which units and materials?' },

@@ -134,7 +134,7 @@ describe('what stands in the way', () => {
     expect(value(gridded, 'beam')).toBeLessThan(0.6 * value(bare, 'beam'));
     expect(said(gridded, 'spill')!.words).toContain('cut by doors or cloth');
   });
-  test('beyond atan(cell/depth) nothing is left (handbook 04, grid)', () => {
+  test('beyond atan(cell/depth) nothing is left (docs/model/light.md, “Controls”)', () => {
     const { field, resolved } = litBuild(
       carrying('cabin-box', 'grid', { cellM: 0.05, depthM: 0.05 }),
       'cabin-box',

@@ -86,8 +86,8 @@ export function extraction(context: GlowContext): GlowReadout[] {
             : []),
         ],
         source: run
-          ? 'Photon transport in geometric optics (handbook 11), seeded'
-          : 'Integrating-sphere estimate (handbook 04)',
+          ? 'Photon transport in geometric optics, seeded'
+          : 'Integrating-sphere estimate',
         leavesOut:
           'Lamps and sockets that block light inside, sagging cloth and dirty walls; finishes and layers are typical values, ± 20 % between shops.',
       },

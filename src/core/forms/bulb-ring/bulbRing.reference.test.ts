@@ -34,7 +34,7 @@ describe('layout', () => {
       expect(Math.hypot(seat.x - next.x, seat.y - next.y)).toBeCloseTo(spacingM, 12);
     });
   });
-  test('cord between neighbours = chord + depth twice + 2 × strip allowance (handbook 03)', () => {
+  test('cord between neighbours = chord + depth twice + 2 × strip allowance (docs/model/forms.md)', () => {
     const expected = 0.85 * Math.sin(Math.PI / 16) + 2 * 0.006 + 2 * 0.03;
     expect(fact(ring(), 'link')).toBeCloseTo(expected, 12);
     expect(fact(ring(), 'cord')).toBeCloseTo((3 + 15 * expected) * 1.05, 12);

@@ -10,7 +10,7 @@ const FOOTPRINT_M = 0.05;
 const SOCKET_HEIGHT_M = 0.04;
 const GLOBE_M = 0.06;
 const BULB_LENGTH_M = 0.105;
-/** Board past the cut line on each side that the square of stock keeps [handbook 03, form 1]. */
+/** Board past the cut line on each side that the square of stock keeps [docs/model/forms.md, 1]. */
 export const STOCK_MARGIN_M = 0.02;
 
 export interface Seat {

@@ -9,7 +9,7 @@ import type { BulbRing } from './parameters';
 const CORD_ALLOWANCE = 1.05;
 const COATS_OF_PAINT = 2;
 
-/** Cord between two sockets: chord + depth twice + twice the strip allowance [handbook 03]. */
+/** Cord between two sockets: chord + depth twice + twice the strip allowance [docs/model/forms.md]. */
 export function linkLengthM(ring: BulbRing, context: FormContext, layout: RingLayout): number {
   if (layout.count < 2) return 0;
   const thickness = partOf(context, ring.boardPartId, 'sheet')?.thicknessM ?? 0.006;

@@ -4,7 +4,7 @@ import { layerC } from './layout';
 const lamp = (over: Record<string, unknown> = {}) => demoBuild('counter-lamp', over);
 const bulb = (bulbId: string) => ({ groups: [{ bulbId, level: 1 }] });
 
-describe('film on a lamp (handbook 03 and 05)', () => {
+describe('film on a lamp (docs/model/forms.md, power.md)', () => {
   test('plastic under a filament lamp is refused', () => {
     expect(
       lamp({ ...bulb('halogen-a55-42'), layer1PartId: 'curtain' }).severity('clamp-lamp.plastic'),

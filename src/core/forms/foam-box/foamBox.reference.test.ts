@@ -49,7 +49,7 @@ describe('by back and depth: 600 front, 200 back, 350 deep', () => {
 });
 
 describe('light', () => {
-  test('the worked box of handbook 11 comes near its simulated η = 0.6552', () => {
+  test('the worked box of docs/model/transport.md comes near its simulated η = 0.6552', () => {
     const { resolved } = box({
       finish: 'foil',
       backWidthM: 0.12,

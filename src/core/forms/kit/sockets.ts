@@ -45,7 +45,7 @@ export function socketFindings(form: string, build: SocketChoice, context: FormC
   });
 }
 
-/** A metal board that a loose wire can touch must be earthed [handbook 05]. */
+/** A metal board that a loose wire can touch must be earthed [docs/model/power.md]. */
 export function unearthedMetal(
   form: string,
   boardPartId: PartId | null,

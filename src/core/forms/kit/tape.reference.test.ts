@@ -18,7 +18,7 @@ const { context } = sceneOf(document, document.builds[0]!);
 const strip = (id: string) => document.shelf.units.find((unit) => unit.id === id)!.id;
 
 describe('cut marks', () => {
-  test('5 m of tape in 50 mm cut steps: 100 pieces (handbook reference sum)', () => {
+  test('5 m of tape in 50 mm cut steps: 100 pieces (docs/model)', () => {
     expect(toCutMark(5, 0.05)).toBeCloseTo(5, 9);
     expect(Math.round(toCutMark(5, 0.05) / 0.05)).toBe(100);
   });

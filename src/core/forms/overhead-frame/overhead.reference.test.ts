@@ -9,7 +9,7 @@ const pipe = (over: Partial<PartOf<'stick'>> = {}) => {
   return { ...(context.part('pipe-alu-25' as never) as PartOf<'stick'>), ...over };
 };
 
-describe('a braced 6 × 3 m frame takes about 50 m of pipe (handbook reference sum)', () => {
+describe('a braced 6 × 3 m frame takes about 50 m of pipe (docs/model)', () => {
   test('with bars every 0.6 m: 2 × 6 + 11 × 3 = 45 m', () => {
     const { fact } = frame({ widthM: 6, heightM: 3, barSpacingM: 0.6 });
     expect(fact('bars')).toBe(9);

@@ -15,7 +15,7 @@ describe('layout of a 60 × 30 cm panel', () => {
     expect(panel().fact('bolts')).toBe(6);
     expect(panel({ boltsX: 4, boltsY: 3 }).fact('bolts')).toBe(2 * 4 + 2 * 1);
   });
-  test('washers a bolt = spacer/1.6 mm (handbook 03): 32 mm are twenty', () => {
+  test('washers a bolt = spacer/1.6 mm (docs/model/forms.md): 32 mm are twenty', () => {
     expect(panel({ spacerM: 0.032 }).fact('washers')).toBe(20);
     expect(panel({ spacerM: 0.0325 }).fact('washers')).toBe(21);
     expect(panel().need('washer')).toBe(6 * 20);

@@ -29,7 +29,7 @@ describe('four 4-ft tubes side by side', () => {
   });
 });
 
-test('a tube far away: E = Φ/(π²·d²) in its middle plane (handbook 02, tube)', () => {
+test('a tube far away: E = Φ/(π²·d²) in its middle plane (docs/model/units.md, “Spread classes”)', () => {
   const { resolved } = bank({ tubeCount: 1, boardPartId: null });
   const field = packEmitters(resolved.emitters);
   const d = 12;

@@ -12,7 +12,7 @@ describe('a metre and a half of tube, Ø 40 mm inside', () => {
     expect(fact('tape-used')).toBeCloseTo(2.9, 9);
     expect(light({ strands: 1 }).fact('tape-used')).toBeCloseTo(1.45, 9);
   });
-  test('liner: π·Ø × turns wide and the overlap, length + 2 × fold (handbook 03)', () => {
+  test('liner: π·Ø × turns wide and the overlap, length + 2 × fold (docs/model/forms.md)', () => {
     const { fact, cloths } = light({ linerTurns: 2 });
     expect(fact('liner-w')).toBeCloseTo(Math.PI * 0.04 * 2 + 0.005, 9);
     expect(fact('liner-l')).toBeCloseTo(1.52, 9);

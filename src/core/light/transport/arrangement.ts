@@ -62,7 +62,7 @@ export const OPEN: LayerMatter = {
   leads: 'out',
 };
 
-/** From here on a layer passes and returns by Lambert's law, whatever the arrival [handbook 11]. */
+/** From here on a layer passes and returns by Lambert's law, whatever the arrival [docs/model/transport.md]. */
 export const FULL_SPREAD_DEG = 110;
 
 /** Faces of a frustum with rectangles for ends, back in z = 0; every wall of one matter. */

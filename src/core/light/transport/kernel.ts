@@ -58,7 +58,7 @@ const [BOUNCES, STOPPED, LOST] = [0, 1, 2];
 
 /**
  * Follows `count` photons of one chunk's own stream through the arrangement and adds what became of
- * them to the tally [handbook 11]. The same bits come out in Node, in a worker and on the main thread.
+ * them to the tally [docs/model/transport.md]. The same bits come out in Node, in a worker and on the main thread.
  */
 export function traceChunkInPlace(
   tally: Tally,

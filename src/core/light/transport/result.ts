@@ -93,7 +93,7 @@ function uniformityOf(counts: Uint32Array, round: boolean): number {
   return inside.length ? Math.min(...inside) : 0;
 }
 
-/** Solid angle of a 5° zone: 2π·(cos θ0 − cos θ1) [handbook 11]. */
+/** Solid angle of a 5° zone: 2π·(cos θ0 − cos θ1) [docs/model/transport.md]. */
 export const zoneSr = (zone: number): number => {
   const edge = (k: number) => Math.cos((k * Math.PI) / 2 / ZONES);
   return 2 * Math.PI * (edge(zone) - edge(zone + 1));

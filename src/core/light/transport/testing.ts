@@ -10,7 +10,7 @@ import {
   type WallMatter,
 } from './arrangement';
 
-/** Arrangements of handbook 11 in its own units, for tests and the benchmark. */
+/** Arrangements of docs/model/transport.md in its own units, for tests and the benchmark. */
 export const wall = (reflectance: number, mirrorShare = 0): WallMatter => ({
   kind: 'wall',
   reflectance,

@@ -10,7 +10,7 @@ const PHOTONS = 300_000;
 const run = (arrangement: Arrangement, photons = PHOTONS, seed = 11) =>
   simulate(arrangement, { photons, seed });
 
-describe('worked values of handbook 11, within four standard errors of both', () => {
+describe('worked values of docs/model/transport.md, within four standard errors of both', () => {
   test.each([
     ['pan, one full sheet', standardPan(sheet(0.6, 0.34)), 0.7626, 0.0002, 0.83, 0.04],
     ['pan, open mouth', standardPan(OPEN), 0.9045, 0.0001, 0.812, 0.02],
