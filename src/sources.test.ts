@@ -59,3 +59,14 @@ test('links between documents lead somewhere', () => {
       expect(`${file} → ${target}: ${existsSync(path)}`).toBe(`${file} → ${target}: true`);
     }
 });
+
+test('files that architecture.md speaks of are there', () => {
+  const text = readFileSync('docs/architecture.md', 'utf8');
+  const named = [...text.matchAll(/`([\w-]+(?:\/[\w.-]+)+\.(?:tsx?|mjs|json|sql))`/g)].map(
+    ([, path]) => path!,
+  );
+  expect(named.length).toBeGreaterThan(20);
+  const roots = ['', 'src', 'src/core', 'src/stations'];
+  const gone = named.filter((path) => !roots.some((root) => existsSync(join(root, path))));
+  expect(gone).toEqual([]);
+});
