@@ -1,3 +1,4 @@
+import { piecesMassKg } from '../forms/kit/mass';
 import { knob, measure, view } from '../drawing/shapes';
 import {
   doorFacts,
@@ -10,7 +11,7 @@ import {
   doorSteps,
 } from '../forms/kit/doors';
 import { defineParameters } from '../forms/kit/parameters';
-import { sheetMassKg } from '../forms/kit/pieces';
+
 import { frontPlaneM, type AccessoryDefinition } from './accessory';
 
 const { schema, fields, defaults } = defineParameters(doorParameters('Doors'));
@@ -32,7 +33,7 @@ export const barnDoors: AccessoryDefinition<BarnDoors> = {
       steps: doorSteps(),
       facts: doorFacts(doors, widthM, heightM),
       findings: doorFindings(doors, widthM, heightM),
-      massKg: sheetMassKg(pieces, context),
+      massKg: piecesMassKg(pieces, context),
       controls: doorPlates(doors, widthM, heightM, frontPlaneM(base)),
       view: view(
         'doors',

@@ -1,7 +1,8 @@
+import { piecesMassKg } from '../forms/kit/mass';
 import { fact } from '../forms/kit/build';
 import { stop } from '../forms/kit/findingWriters';
 import { defineParameters, length, part } from '../forms/kit/parameters';
-import { rectanglePiece, sheetMassKg } from '../forms/kit/pieces';
+import { rectanglePiece } from '../forms/kit/pieces';
 import { knob, line, measure, rectangle, view } from '../drawing/shapes';
 import { step } from '../forms/kit/steps';
 import type { Shape } from '../drawing/drawing';
@@ -99,7 +100,7 @@ export const grid: AccessoryDefinition<Grid> = {
             ]
           : []),
       ],
-      massKg: sheetMassKg(pieces, context),
+      massKg: piecesMassKg(pieces, context),
       controls: [
         { kind: 'grid', name: 'grid', zM: frontPlaneM(base), cellM, depthM, openShare: open },
       ],

@@ -1,9 +1,10 @@
+import { piecesMassKg } from '../forms/kit/mass';
 import { fact } from '../forms/kit/build';
 import { stop } from '../forms/kit/findingWriters';
 import { coneBlank, type ConeBlank } from '../forms/kit/development';
 import { hardware } from '../forms/kit/needs';
 import { choice, defineParameters, length, part } from '../forms/kit/parameters';
-import { rectanglePiece, sheetMassKg, sheetPiece } from '../forms/kit/pieces';
+import { rectanglePiece, sheetPiece } from '../forms/kit/pieces';
 import { knob, line, measure, view, type XY } from '../drawing/shapes';
 import { step } from '../forms/kit/steps';
 import type { Shape } from '../drawing/drawing';
@@ -108,7 +109,7 @@ export const hood: AccessoryDefinition<Hood> = {
             ]
           : []),
       ],
-      massKg: sheetMassKg([blank], context),
+      massKg: piecesMassKg([blank], context),
       ...hoodLight(given, base, mouth),
       view: view(
         'hood',

@@ -1,10 +1,11 @@
+import { piecesMassKg } from '../forms/kit/mass';
 import { fact } from '../forms/kit/build';
 import { partOf } from '../forms/kit/lookup';
 import { look, stop } from '../forms/kit/findingWriters';
 import { mm } from '../quantity';
 import { hardware } from '../forms/kit/needs';
 import { count, defineParameters, length, part } from '../forms/kit/parameters';
-import { stickMassKg, stickPiece } from '../forms/kit/pieces';
+import { stickPiece } from '../forms/kit/pieces';
 import { box, knob, measure, view, words } from '../drawing/shapes';
 import { step, sticks } from '../forms/kit/steps';
 import type { ResolvedBuild } from '../build/resolvedBuild';
@@ -37,7 +38,7 @@ export const pipeStand: AccessoryDefinition<PipeStand> = {
       stickPiece('cross-piece', 'Cross piece', stand.pipePartId, stand.crossPieceM, 2),
       stickPiece('foot-piece', 'Foot piece', stand.pipePartId, stand.footPieceM, 4),
     ];
-    const massKg = stickMassKg(pieces, context);
+    const massKg = piecesMassKg(pieces, context);
     const tip = tipping(stand, base, massKg);
     const across = 2 * stand.footPieceM;
     return {

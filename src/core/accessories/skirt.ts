@@ -1,3 +1,4 @@
+import { piecesMassKg } from '../forms/kit/mass';
 import { fact } from '../forms/kit/build';
 import { stop } from '../forms/kit/findingWriters';
 import { hardware } from '../forms/kit/needs';
@@ -29,17 +30,18 @@ export const skirt: AccessoryDefinition<Skirt> = {
   parameters: schema,
   fields,
   defaults,
-  attach: ({ depthM, sides, clothPartId }, base) => {
+  attach: ({ depthM, sides, clothPartId }, base, context) => {
     const { widthM, heightM } = base.apparent;
     const round = 2 * (widthM + heightM);
     const long = sides === 'all' ? round : sides === 'top' ? widthM : heightM;
     const reachM = sides === 'top' ? heightM : widthM;
+    const pieces = [
+      clothPiece('skirt', 'Skirt', clothPartId, long + 2 * HEM_M, depthM + 2 * HEM_M, {
+        markOut: ['Hem all edges; eyelets or clips every 30 cm.'],
+      }),
+    ];
     return {
-      pieces: [
-        clothPiece('skirt', 'Skirt', clothPartId, long + 2 * HEM_M, depthM + 2 * HEM_M, {
-          markOut: ['Hem all edges; eyelets or clips every 30 cm.'],
-        }),
-      ],
+      pieces,
       needs: hardware('clip', Math.ceil(long / 0.3) + 1, 'along the skirt'),
       steps: [
         step(
@@ -79,7 +81,7 @@ export const skirt: AccessoryDefinition<Skirt> = {
             ),
           ]
         : [],
-      massKg: long * depthM * 0.2,
+      massKg: piecesMassKg(pieces, context),
       controls: rectangularSkirt(
         'skirt',
         widthM,

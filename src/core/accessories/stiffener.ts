@@ -1,4 +1,5 @@
-import { boardMassKg, fact } from '../forms/kit/build';
+import { piecesMassKg } from '../forms/kit/mass';
+import { fact } from '../forms/kit/build';
 import { notChosen } from '../forms/kit/findingWriters';
 import { hardware } from '../forms/kit/needs';
 import { choice, count, defineParameters, length, part } from '../forms/kit/parameters';
@@ -51,7 +52,7 @@ export const stiffener: AccessoryDefinition<Stiffener> = {
       findings: notChosen('stiffener', [
         ['batten', stickPartId, 'stickPartId', 'stiffener', 'Choose the batten it is cut from.'],
       ]),
-      massKg: boardMassKg(pieces, context),
+      massKg: piecesMassKg(pieces, context),
       view: view(
         'stiffener',
         'Stiffeners, from behind',

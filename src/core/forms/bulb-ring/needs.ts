@@ -1,7 +1,7 @@
 import type { FormContext } from '../form';
 import { partOf } from '../kit/lookup';
 import { bulbMassKg, bulbNeeds } from '../kit/lamps';
-import { fromPart, hardware, mainsNeeds } from '../kit/needs';
+import { cordMassKg, fromPart, hardware, mainsNeeds } from '../kit/needs';
 import type { Need } from '../../build/needs';
 import { STOCK_MARGIN_M, type RingLayout } from './layout';
 import type { BulbRing } from './parameters';
@@ -44,14 +44,12 @@ function paintNeeds(ring: BulbRing, context: FormContext, layout: RingLayout): N
   return fromPart(ring.paintPartId, litres, 'l', 'two coats on the front');
 }
 
-/** Mass of what has been chosen so far. */
-export function ringMassKg(ring: BulbRing, context: FormContext, layout: RingLayout): number {
-  const sheet = partOf(context, ring.boardPartId, 'sheet');
+/** Lamps, sockets and cord of what has been chosen so far, kg; what is cut is weighed elsewhere. */
+export function fittingsMassKg(ring: BulbRing, context: FormContext, layout: RingLayout): number {
   const socket = partOf(context, ring.socketPartId, 'socket');
-  const cord = partOf(context, ring.cordPartId, 'cord');
-  const bulbs = bulbMassKg(ring.groups, layout.seats, context);
-  const board = sheet ? boardAreaM2(layout) * sheet.thicknessM * sheet.densityKgPerM3 : 0;
-  const sockets = layout.count * (socket?.massKg ?? 0);
-  const cords = cordLengthM(ring, context, layout) * (cord?.massKgPerM ?? 0);
-  return bulbs + board + sockets + cords;
+  return (
+    bulbMassKg(ring.groups, layout.seats, context) +
+    layout.count * (socket?.massKg ?? 0) +
+    cordMassKg(ring, cordLengthM(ring, context, layout), context)
+  );
 }

@@ -1,3 +1,4 @@
+import { completeBuild } from '../kit/build';
 import type { FormContext } from '../form';
 import { bulbLamps, bulbLoads } from '../kit/lamps';
 import { wiringSlots } from '../kit/needs';
@@ -9,7 +10,7 @@ import { FINISHES } from '../../materials/finish';
 import { ringFindings } from './findings';
 import { layoutRing, type RingLayout } from './layout';
 import { ringFacts, ringPieces } from './marks';
-import { linkLengthM, ringMassKg, ringNeeds } from './needs';
+import { linkLengthM, fittingsMassKg, ringNeeds } from './needs';
 import type { BulbRing } from './parameters';
 import { ringSteps } from './steps';
 
@@ -38,38 +39,37 @@ export function resolveRing(ring: BulbRing, context: FormContext): ResolvedBuild
     group,
   }));
   const link = linkLengthM(ring, context, layout);
-  return {
-    ...bulbLamps(ring.groups, seats, context),
-    surfaces: [boardFront(ring, layout)],
-    tape: null,
-    mouth: null,
-    dots: null,
-    controls: skirtOf(ring),
-    enclosure: null,
-    lampsAt: { drawing: 'seat-0', field: 'groups' },
-    wiring: {
-      ...wiringSlots(ring),
-      loads: bulbLoads(ring.groups, seats, (k) => (k === 0 ? ring.tailLengthM : link), context),
+  return completeBuild(
+    {
+      ...bulbLamps(ring.groups, seats, context),
+      surfaces: [boardFront(ring, layout)],
+      controls: skirtOf(ring),
+      lampsAt: { drawing: 'seat-0', field: 'groups' },
+      wiring: {
+        ...wiringSlots(ring),
+        loads: bulbLoads(ring.groups, seats, (k) => (k === 0 ? ring.tailLengthM : link), context),
+      },
+      pieces: ringPieces(ring, context, layout),
+      needs: ringNeeds(ring, context, layout),
+      steps: ringSteps(ring, context, layout),
+      facts: ringFacts(ring, context, layout),
+      findings: ringFindings(ring, context, layout),
+      apparent: {
+        widthM: 2 * layout.rowRadiiM[0]! + layout.globeM,
+        heightM: 2 * layout.rowRadiiM[0]! + layout.globeM,
+      },
+      array: { spacingM: layout.spacingM, emitterWidthM: layout.globeM },
+      frontM: layout.frontM,
+      flammables: flammables(ring, context, layout),
+      folded: {
+        widthM: ring.outerDiameterM,
+        heightM: ring.outerDiameterM,
+        depthM: layout.frontM + boardThickness(ring, context),
+      },
     },
-    pieces: ringPieces(ring, context, layout),
-    needs: ringNeeds(ring, context, layout),
-    steps: ringSteps(ring, context, layout),
-    facts: ringFacts(ring, context, layout),
-    findings: ringFindings(ring, context, layout),
-    apparent: {
-      widthM: 2 * layout.rowRadiiM[0]! + layout.globeM,
-      heightM: 2 * layout.rowRadiiM[0]! + layout.globeM,
-    },
-    array: { spacingM: layout.spacingM, emitterWidthM: layout.globeM },
-    frontM: layout.frontM,
-    flammables: flammables(ring, context, layout),
-    massKg: ringMassKg(ring, context, layout),
-    folded: {
-      widthM: ring.outerDiameterM,
-      heightM: ring.outerDiameterM,
-      depthM: layout.frontM + boardThickness(ring, context),
-    },
-  };
+    fittingsMassKg(ring, context, layout),
+    context,
+  );
 }
 
 function boardThickness(ring: BulbRing, context: FormContext): number {

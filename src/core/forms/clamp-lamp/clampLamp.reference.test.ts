@@ -45,8 +45,8 @@ describe('the lamp', () => {
     expect(lamp().cloths[0]!.widthM).toBeCloseTo(0.22 + 0.06, 9);
   });
   test('too many watts, wrong base', () => {
-    expect(lamp(bulb('incandescent-60-120')).ids).not.toContain('clamp-lamp.watts');
-    expect(lamp(bulb('candle-e14-5')).severity('clamp-lamp.base')).toBe('stop');
+    expect(lamp(bulb('incandescent-60-120')).ids).not.toContain('clamp-lamp.socket-watts.0');
+    expect(lamp(bulb('candle-e14-5')).severity('clamp-lamp.base.0')).toBe('stop');
     const { document } = lamp();
     expect(document.shelf.bulbs.every(({ wattsW }) => wattsW <= 100)).toBe(true);
   });

@@ -1,9 +1,11 @@
 import type { FormContext } from '../form';
 import { fact, completeBuild } from '../kit/build';
 import { layerOf, layerParts, partOf } from '../kit/lookup';
-import { notChosen, stop, typicalLayers } from '../kit/findingWriters';
-import { exactMm } from '../../quantity';
+import { look, notChosen, typicalLayers } from '../kit/findingWriters';
+import { exactMm, mm } from '../../quantity';
 import { bulbLamps, bulbLoads, bulbMassKg, bulbNeeds, bulbsOf } from '../kit/lamps';
+import { holderFindings } from '../kit/sockets';
+import type { PartOf } from '../../materials/part';
 import { fromPart, hardware, wiringSlots } from '../kit/needs';
 import { clothPiece } from '../kit/pieces';
 import { roundCavity } from '../kit/cavities';
@@ -24,33 +26,12 @@ export function resolve(lamp: ClampLamp, context: FormContext): ResolvedBuild {
   const h = lamp.depthM * 0.55;
   const disc = lamp.reflectorM + 2 * lamp.tabM;
   const where = { field: 'groups', drawing: 'seat-0' };
-  const misfit = bulbsOf(lamp.groups, context).flatMap((bulb): Finding[] => {
-    if (!bulb || !shade) return [];
-    if (bulb.base !== shade.base)
-      return [
-        stop(
-          'geometry',
-          'clamp-lamp.base',
-          'The bulb does not fit the lamp',
-          `“${bulb.name}” has a ${bulb.base} base, “${shade.name}” takes ${shade.base}.`,
-          where,
-          'Lamp cap standards, IEC 60061; from memory',
-        ),
-      ];
-    return bulb.wattsW > shade.ratedW
-      ? [
-          stop(
-            'heat',
-            'clamp-lamp.watts',
-            'Too many watts for the lamp',
-            `“${bulb.name}” takes ${bulb.wattsW} W in a lamp for ${shade.ratedW} W: its socket chars.`,
-            where,
-            'Rating printed on the lamp',
-            `${shade.ratedW} W`,
-          ),
-        ]
-      : [];
-  });
+  const misfit = shade
+    ? [
+        ...holderFindings('clamp-lamp', lamp.groups, { ...shade, ratedV: null }, where, context),
+        ...otherReflector(lamp, shade),
+      ]
+    : [];
   const lamps = bulbLamps(lamp.groups, places, context);
   return completeBuild(
     {
@@ -163,3 +144,33 @@ export function resolve(lamp: ClampLamp, context: FormContext): ResolvedBuild {
     context,
   );
 }
+
+/** The reflector as it is drawn against the one that was bought. */
+function otherReflector(
+  { reflectorM }: ClampLamp,
+  { name, reflectorDiameterM }: PartOf<'clamp-lamp'>,
+): Finding[] {
+  if (Math.abs(reflectorM - reflectorDiameterM) <= SAME_REFLECTOR_M) return [];
+  return [
+    {
+      ...look(
+        'geometry',
+        'clamp-lamp.reflector',
+        'Not the reflector that was bought',
+        `“${name}” is ${mm(reflectorDiameterM)} across, the drawing ${mm(reflectorM)}: layers would be cut to the wrong size.`,
+        { field: 'reflectorM', drawing: 'shade' },
+        'The label of the lamp',
+        mm(reflectorDiameterM),
+      ),
+      remedies: [
+        {
+          label: `Draw it ${mm(reflectorDiameterM)} across`,
+          parameters: { reflectorM: reflectorDiameterM },
+        },
+      ],
+    },
+  ];
+}
+
+/** Rims are measured inside or outside: less than this is no other reflector [practice]. */
+const SAME_REFLECTOR_M = 0.01;

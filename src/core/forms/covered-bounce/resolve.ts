@@ -232,9 +232,7 @@ export function resolve(bounce: Bounce, context: FormContext): ResolvedBuild {
           bounce.sheets * (partOf(context, bounce.boardPartId, 'sheet')?.thicknessM ?? 0.005),
       },
     },
-    tubes * (tube?.massKg ?? 0.2) +
-      cordMassKg(bounce, cordM, context) +
-      layers.length * drape.w * drape.h * 0.12,
+    tubes * (tube?.massKg ?? 0.2) + cordMassKg(bounce, cordM, context),
     context,
   );
 }

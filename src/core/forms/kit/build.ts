@@ -1,7 +1,6 @@
 import type { FormContext } from '../form';
-import type { Piece, SheetPiece, StickPiece } from '../../build/pieces';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
-import { sheetMassKg, stickMassKg } from './pieces';
+import { piecesMassKg } from './mass';
 
 type Required =
   | 'emitters'
@@ -17,7 +16,7 @@ type Required =
   | 'frontM'
   | 'folded';
 
-/** A resolved build with what most forms leave empty; `extraKg` is everything but board and stick. */
+/** A resolved build with what most forms leave empty; `extraKg` is everything that is not cut. */
 export function completeBuild(
   given: Pick<ResolvedBuild, Required> & Partial<ResolvedBuild>,
   extraKg: number,
@@ -32,20 +31,10 @@ export function completeBuild(
     enclosure: null,
     array: { spacingM: Infinity, emitterWidthM: 0.01 },
     flammables: [],
-    massKg: boardMassKg(given.pieces, context) + extraKg,
+    massKg: piecesMassKg(given.pieces, context) + extraKg,
     ...given,
   };
 }
-
-export const boardMassKg = (pieces: readonly Piece[], context: FormContext): number =>
-  sheetMassKg(
-    pieces.filter((piece): piece is SheetPiece => piece.kind === 'sheet'),
-    context,
-  ) +
-  stickMassKg(
-    pieces.filter((piece): piece is StickPiece => piece.kind === 'stick'),
-    context,
-  );
 
 export const fact = (
   id: string,

@@ -1,9 +1,10 @@
+import { piecesMassKg } from './mass';
 import { nightFerry } from '@/demo/nightFerry';
 import { sceneOf } from '../../evaluate/context';
 import { REGIONS } from '../../electrics/region';
 import type { PartId } from '../../ids';
 import { wiringSlots } from './needs';
-import { boardMassKg, fact, completeBuild } from './build';
+import { fact, completeBuild } from './build';
 import { polygonAreaM2, polygonPiece, rectanglePiece, sheetPiece, stickPiece } from './pieces';
 import {
   box,
@@ -87,8 +88,8 @@ describe('pieces', () => {
   test('mass of boards and sticks by hand', () => {
     const sheet = rectanglePiece('a', 'A', id('mdf-6'), 1, 0.5, context, { count: 2 });
     const stick = stickPiece('s', 'S', id('pipe-20'), 2, 3);
-    expect(boardMassKg([sheet, stick], context)).toBeCloseTo(2 * 0.5 * 0.006 * 750 + 6 * 0.15, 9);
-    expect(boardMassKg([rectanglePiece('a', 'A', null, 1, 1, context)], context)).toBe(0);
+    expect(piecesMassKg([sheet, stick], context)).toBeCloseTo(2 * 0.5 * 0.006 * 750 + 6 * 0.15, 9);
+    expect(piecesMassKg([rectanglePiece('a', 'A', null, 1, 1, context)], context)).toBe(0);
   });
 });
 

@@ -130,16 +130,3 @@ export const clothPiece = (
   hemM: more.hemM ?? 0,
   markOut: more.markOut ?? [],
 });
-
-/** Mass of the boards among the pieces, kg. */
-export const sheetMassKg = (pieces: readonly SheetPiece[], context: FormContext): number =>
-  pieces.reduce((sum, piece) => {
-    const sheet = partOf(context, piece.partId, 'sheet');
-    return sum + (sheet ? piece.count * piece.areaM2 * sheet.thicknessM * sheet.densityKgPerM3 : 0);
-  }, 0);
-
-export const stickMassKg = (pieces: readonly StickPiece[], context: FormContext): number =>
-  pieces.reduce((sum, piece) => {
-    const stick = partOf(context, piece.partId, 'stick');
-    return sum + piece.count * piece.lengthM * (stick?.massKgPerM ?? 0);
-  }, 0);

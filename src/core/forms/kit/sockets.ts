@@ -1,48 +1,102 @@
 import type { Finding } from '../../findings/finding';
 import type { PartId } from '../../ids';
+import type { Base } from '../../electrics/caps';
 import { CORDS } from '../../electrics/cord';
+import type { Bulb } from '../../units/bulb';
 import type { FormContext } from '../form';
 import { partOf } from './lookup';
 import { stop } from './findingWriters';
 import { bulbsOf } from './lamps';
 import type { BulbGroup } from './parameters';
 
-interface SocketChoice {
-  groups: readonly BulbGroup[];
-  socketPartId: PartId | null;
+/** What a bulb is screwed into: a socket of the shelf, or the one in a bought lamp. */
+interface Holder {
+  name: string;
+  base: Base;
+  ratedW: number;
+  /** null where the label gives none */
+  ratedV: number | null;
 }
 
-/** A bulb's base and watts against the socket it is screwed into. */
-export function socketFindings(form: string, build: SocketChoice, context: FormContext): Finding[] {
-  const socket = partOf(context, build.socketPartId, 'socket');
-  if (!socket) return [];
-  const where = { field: 'socketPartId', drawing: 'seat-0' };
-  return bulbsOf(build.groups, context).flatMap((bulb, group): Finding[] => {
+/** Nominal voltages of one class differ by this share: 220, 230 and 240 V are one [IEC 60038; from memory]. */
+const SAME_VOLTS = 0.1;
+/** Lamps below this hang on a supply of their own, not on the mains [IEC 61140, extra-low voltage]. */
+const EXTRA_LOW_V = 50;
+
+/** A bulb's base, watts and volts against what it is screwed into. */
+export function holderFindings(
+  form: string,
+  groups: readonly BulbGroup[],
+  holder: Holder,
+  where: Finding['where'],
+  context: FormContext,
+): Finding[] {
+  return bulbsOf(groups, context).flatMap((bulb, group): Finding[] => {
     if (!bulb) return [];
-    if (bulb.base !== socket.base)
+    if (bulb.base !== holder.base)
       return [
         stop(
           'geometry',
           `${form}.base.${group}`,
           'The bulb does not fit the socket',
-          `“${bulb.name}” has a ${bulb.base} base, “${socket.name}” takes ${socket.base}. Forced or adapted caps work loose and arc: choose a matching pair.`,
+          `“${bulb.name}” has a ${bulb.base} base, “${holder.name}” takes ${holder.base}. Forced or adapted caps work loose and arc: choose a matching pair.`,
           where,
           'Lamp cap standards, IEC 60061; from memory',
         ),
       ];
-    if (bulb.wattsW <= socket.ratedW) return [];
     return [
-      stop(
-        'heat',
-        `${form}.socket-watts.${group}`,
-        'Too many watts for the socket',
-        `“${bulb.name}” takes ${bulb.wattsW} W in a socket for ${socket.ratedW} W: the socket chars and its wires lose their insulation. Choose a cooler bulb or a porcelain socket.`,
-        where,
-        'Rating printed on the socket',
-        `${socket.ratedW} W`,
-      ),
+      ...(bulb.wattsW > holder.ratedW
+        ? [
+            stop(
+              'heat',
+              `${form}.socket-watts.${group}`,
+              'Too many watts for the socket',
+              `“${bulb.name}” takes ${bulb.wattsW} W in a socket for ${holder.ratedW} W: the socket chars and its wires lose their insulation. Choose a cooler bulb or a porcelain socket.`,
+              where,
+              'Rating printed on the socket',
+              `${holder.ratedW} W`,
+            ),
+          ]
+        : []),
+      ...wrongVolts(form, bulb, group, holder, where, context),
     ];
   });
+}
+
+function wrongVolts(
+  form: string,
+  bulb: Bulb,
+  group: number,
+  { name, ratedV }: Holder,
+  where: Finding['where'],
+  { circuit }: FormContext,
+): Finding[] {
+  const volts = bulb.supplyV < EXTRA_LOW_V ? bulb.supplyV : circuit.voltageV;
+  if (ratedV === null || ratedV * (1 + SAME_VOLTS) >= volts) return [];
+  return [
+    stop(
+      'power',
+      `${form}.socket-volts.${group}`,
+      'Too many volts for the socket',
+      `“${name}” is made for ${ratedV} V and hangs on ${volts} V: what keeps its contacts apart is too thin. Choose a socket for ${volts} V.`,
+      where,
+      'Rating printed on the socket',
+      `${ratedV} V`,
+    ),
+  ];
+}
+
+interface SocketChoice {
+  groups: readonly BulbGroup[];
+  socketPartId: PartId | null;
+}
+
+/** The bulbs of a build whose sockets are chosen from the shelf. */
+export function socketFindings(form: string, build: SocketChoice, context: FormContext): Finding[] {
+  const socket = partOf(context, build.socketPartId, 'socket');
+  if (!socket) return [];
+  const where = { field: 'socketPartId', drawing: 'seat-0' };
+  return holderFindings(form, build.groups, socket, where, context);
 }
 
 /** A metal board that a loose wire can touch must be earthed [docs/model/power.md]. */

@@ -1,3 +1,4 @@
+import { piecesMassKg } from '../kit/mass';
 import { cutCloth } from '../../materials/cloth';
 import type { FormContext } from '../form';
 import { fact, completeBuild } from '../kit/build';
@@ -5,7 +6,7 @@ import { layerOf, layerParts, partOf } from '../kit/lookup';
 import { mm } from '../../quantity';
 import { pointsAlong, pointsPerRow, unitLamps } from '../kit/lamps';
 import { cordMassKg, hardware, mainsNeeds, wiringSlots } from '../kit/needs';
-import { clothPiece, stickMassKg, stickPiece } from '../kit/pieces';
+import { clothPiece, stickPiece } from '../kit/pieces';
 import {
   addLayers,
   checkTape,
@@ -30,7 +31,6 @@ import { findings, pointLoadKg, sagOf } from './findings';
 import { layoutFrame, type FrameLayout } from './layout';
 import type { Overhead } from './parameters';
 
-const CLOTH_KG_PER_M2 = 0.12;
 /** Under a cloth that hangs near, rows must not be dotted by the reckoning. */
 const POINTS_PER_ROW = { open: 10, covered: 40 };
 
@@ -53,15 +53,14 @@ export function resolveFrame(frame: Overhead, context: FormContext): ResolvedBui
     ]),
   );
   const joints = 2 * rows.rowsM.length;
-  const clothM2 = (frame.widthM + 0.1) * (frame.heightM + 0.1);
+  const pieces = [...poles, ...cloths(frame, context)];
   const extraKg =
-    clothM2 * CLOTH_KG_PER_M2 * (layers.length + (frame.skirtM > 0 ? 0.5 : 0)) +
     rows.usedM * (strip?.massKgPerM ?? 0.02) +
     joints * 0.01 +
     layout.joints.tee * 0.1 +
     0.4 +
     cordMassKg(frame, frame.tailLengthM, context);
-  const massKg = stickMassKg(poles, context) + extraKg;
+  const massKg = piecesMassKg(pieces, context) + extraKg;
   const lamps = unitLamps(
     unit,
     strip,

@@ -12,10 +12,6 @@ export const parameters = defineParameters({
     step: 0.001,
     help: 'of the length at each end',
   }),
-  cableExit: choice('Cable leaves', 'Tube', [
-    ['end', 'by an end cap'],
-    ['side', 'through the wall'],
-  ]),
   ...tapeParameters(1),
   strands: choice('Strands', 'Tape', [
     [1, 'one'],
