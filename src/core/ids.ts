@@ -23,6 +23,4 @@ export type BuildId = z.infer<typeof buildIdSchema>;
 export type BulbId = z.infer<typeof bulbIdSchema>;
 export type PartId = z.infer<typeof partIdSchema>;
 export type UnitId = z.infer<typeof unitIdSchema>;
-export type AccessoryId = z.infer<typeof accessoryIdSchema>;
-export type FixtureId = z.infer<typeof fixtureIdSchema>;
 export type CircuitId = z.infer<typeof circuitIdSchema>;

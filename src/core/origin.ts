@@ -1,6 +1,5 @@
 /** Where a figure comes from; a metered value wins over a label, a label over a typical one. */
-export const ORIGINS = ['metered', 'label', 'user', 'typical', 'computed'] as const;
-export type Origin = (typeof ORIGINS)[number];
+export type Origin = 'metered' | 'label' | 'user' | 'typical' | 'computed';
 
 export interface Sourced<T = number> {
   value: T;

@@ -14,7 +14,7 @@ export const wholeRange = (min: number, max: number) =>
  * two leaves behind. PostgreSQL refuses both.
  */
 const UNSTORABLE = /\u0000|[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/;
-export const storable = (words: string): boolean => !UNSTORABLE.test(words);
+const storable = (words: string): boolean => !UNSTORABLE.test(words);
 
 const UNSTORABLE_WORDS =
   'It holds a character that cannot be stored (a NUL, or half an emoji): type it again.';

@@ -2,8 +2,7 @@
 import { createContext, useCallback, useContext, useMemo, useState } from 'react';
 import type { UnitSystem } from '@/core/quantity';
 
-export const THEMES = ['bench', 'set'] as const;
-export type Theme = (typeof THEMES)[number];
+type Theme = 'bench' | 'set';
 
 /** How this device shows things; kept in cookies so that the first paint is right already. */
 export interface DeviceSettings {

@@ -5,8 +5,8 @@ export type Api = Remote<HandApi>;
 export type Ask<T> = (api: Api) => Promise<T>;
 
 /** What waits longest for nobody: a picture under the hand, photons, a table that may come later. */
-export const PRIORITIES = ['now', 'soon', 'later'] as const;
-export type Priority = (typeof PRIORITIES)[number];
+const PRIORITIES = ['now', 'soon', 'later'] as const;
+type Priority = (typeof PRIORITIES)[number];
 
 export interface AskOptions {
   priority?: Priority;

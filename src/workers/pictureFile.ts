@@ -9,13 +9,13 @@ import {
 import { accept, refuse, type Result } from '@/core/result';
 
 /** A picture's bytes as the document names them. */
-export interface PictureFile {
+interface PictureFile {
   media: MediaHash;
   type: PictureType;
   sizeBytes: number;
 }
 
-export const isPictureType = (type: string | undefined): type is PictureType =>
+const isPictureType = (type: string | undefined): type is PictureType =>
   (PICTURE_TYPES as readonly (string | undefined)[]).includes(type);
 
 const MB = 1e6;
@@ -23,7 +23,7 @@ export const tooBigWords = (name: string, bytes: number): string =>
   `${name} has ${(bytes / MB).toFixed(1)} MB; a picture may have ${MOST_MEDIA_BYTES / MB} MB. Save it smaller, or as JPEG.`;
 
 /** SHA-256 as 64 hexadecimal digits. */
-export async function hashOf(bytes: ArrayBuffer | Uint8Array<ArrayBuffer>): Promise<MediaHash> {
+async function hashOf(bytes: ArrayBuffer | Uint8Array<ArrayBuffer>): Promise<MediaHash> {
   const digest = new Uint8Array(await crypto.subtle.digest('SHA-256', bytes));
   return mediaHashSchema.parse([...digest].map((b) => b.toString(16).padStart(2, '0')).join(''));
 }
@@ -49,7 +49,7 @@ export async function readPictureFile(
 const SMALL_EDGE = 480;
 
 /** A small copy for lists; null where this browser cannot read the picture. */
-export async function smallCopy(file: Blob): Promise<Blob | null> {
+async function smallCopy(file: Blob): Promise<Blob | null> {
   if (typeof createImageBitmap === 'undefined' || typeof OffscreenCanvas === 'undefined')
     return null;
   try {

@@ -39,7 +39,7 @@ export class Pool {
 let pool: Pool | null = null;
 
 /** The pool of this page; null where workers are not allowed. */
-export function pagePool(): Pool | null {
+function pagePool(): Pool | null {
   if (typeof Worker === 'undefined') return null;
   return (pool ??= new Pool(makeWorker, navigator.hardwareConcurrency || 2));
 }

@@ -16,10 +16,10 @@ import { readPictureFile, tooBigWords } from './pictureFile';
 // Already off the page.
 configure({ useWebWorkers: false });
 
-export const DOCUMENT_ENTRY = 'production.json';
-export const README_ENTRY = 'README.txt';
+const DOCUMENT_ENTRY = 'production.json';
+const README_ENTRY = 'README.txt';
 /** `media/<sha-256>.<ending>` */
-export const MEDIA_ENTRY = /^media\/([0-9a-f]{64})\.(png|jpe?g|webp|avif)$/;
+const MEDIA_ENTRY = /^media\/([0-9a-f]{64})\.(png|jpe?g|webp|avif)$/;
 
 const MOST_DOCUMENT_BYTES = 4_000_000;
 /** A document of the most pictures there may be, and a few files beside. */

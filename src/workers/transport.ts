@@ -11,7 +11,7 @@ import {
 import { addTallyInPlace, emptyTally, type Tally } from '@/core/light/transport/tally';
 import type { Hand } from './pool';
 
-export interface TransportJob {
+interface TransportJob {
   key: string;
   arrangement: Arrangement;
   run: Run;

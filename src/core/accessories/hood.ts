@@ -33,7 +33,7 @@ const { schema, fields, defaults } = defineParameters({
     ['black', 'Black, cuts spill'],
   ]),
 });
-export type Hood = ReturnType<typeof defaults>;
+type Hood = ReturnType<typeof defaults>;
 
 /** A cylinder or cone before the front, cut from one flat blank. */
 export const hood: AccessoryDefinition<Hood> = {

@@ -12,7 +12,7 @@ export const encode = (linear: number) =>
   linear <= 0.0031308 ? 12.92 * linear : 1.055 * linear ** (1 / 2.4) - 0.055;
 
 /** Linear sRGB of black-body light of luminance 1; channels may lie outside 0…1. 1000–25 000 K. */
-export function cctLinear(cctK: number): readonly [number, number, number] {
+function cctLinear(cctK: number): readonly [number, number, number] {
   const { u, v } = planckianUv(cctK);
   // u, v → x, y [std: CIE 15], at Y = 1.
   const x = (3 * u) / (2 * u - 8 * v + 4);

@@ -2,12 +2,12 @@
  * Dimmed incandescent and halogen lamps: lumens ∝ V^3.4, watts ∝ V^1.6, CCT ∝ V^0.42,
  * life ∝ V^−13 [std: IES Lighting Handbook exponents; from memory].
  */
-export const FLUX_EXPONENT = 3.4;
-export const WATTS_EXPONENT = 1.6;
-export const CCT_EXPONENT = 0.42;
-export const LIFE_EXPONENT = -13;
+const FLUX_EXPONENT = 3.4;
+const WATTS_EXPONENT = 1.6;
+const CCT_EXPONENT = 0.42;
+const LIFE_EXPONENT = -13;
 
-export interface FilamentState {
+interface FilamentState {
   /** volts relative to rated, 0…1 */
   voltageRatio: number;
   fluxRatio: number;

@@ -16,10 +16,9 @@ export const setupSchema = z.object({
   buildIds: list(buildIdSchema, 0, 60),
   note: note(4000),
 });
-export type Setup = z.infer<typeof setupSchema>;
 
 /** A step that was done, by the id it keeps when its numbers change. */
-export const tickSchema = z.object({
+const tickSchema = z.object({
   stepId: text(1, 120),
   /** yyyy-mm-ddThh:mm:ssZ */
   doneAt: text(1, 40),

@@ -5,7 +5,7 @@ import { assert } from '../result';
 import { DOCUMENT_VERSION } from './production';
 
 /** Lifts a document from one version to the next; index 0 lifts version 1 to 2. */
-export type Migration = (document: Record<string, unknown>) => Record<string, unknown>;
+type Migration = (document: Record<string, unknown>) => Record<string, unknown>;
 
 /** Numbered and gapless: one entry for each version before the newest. */
 export const MIGRATIONS: readonly Migration[] = [toVersion2, toVersion3, toVersion4, toVersion5];

@@ -29,11 +29,9 @@ export const signOffSchema = z.object({
   /** hash of everything they saw (`evaluate/signedState.ts`); another state wants another look */
   design: text(1, 64),
 });
-export type SignOff = z.infer<typeof signOffSchema>;
 
 /** Whether a light is part of what is lit, or one of several ways it might be done. */
 export const STANDINGS = ['in use', 'an idea'] as const;
-export type Standing = (typeof STANDINGS)[number];
 
 /**
  * One design. Its parameters belong to its form; a form this version does not know is kept

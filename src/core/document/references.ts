@@ -4,13 +4,13 @@ import type { Field, Ref } from '../forms/form';
 import type { Build, Production, BuildParameters } from './production';
 
 /** What becomes of a reference: another id, or null for an empty place. */
-export type MapReference = (ref: Ref, id: string) => string | null;
+type MapReference = (ref: Ref, id: string) => string | null;
 
 /**
  * Parameters with every reference their definitions tell of put through `map`. Values are never
  * searched: a part called like a choice is no reference.
  */
-export function mapParameters(
+function mapParameters(
   fields: readonly Field[],
   parameters: BuildParameters,
   map: MapReference,

@@ -103,7 +103,7 @@ const reach = (shape: Shape): XY[] => {
   }
 };
 
-export interface Extent {
+interface Extent {
   left: number;
   bottom: number;
   right: number;

@@ -1,7 +1,7 @@
 /** Resistivity of annealed copper at 20 °C, Ω·mm²/m [std: IACS, IEC 60028]. */
-export const COPPER_OHM_MM2_PER_M = 0.017241;
+const COPPER_OHM_MM2_PER_M = 0.017241;
 /** Rise of resistance per kelvin, from 20 °C [std: IEC 60028]. */
-export const COPPER_PER_K = 0.00393;
+const COPPER_PER_K = 0.00393;
 
 /** Diameter of American wire gauge n, mm: 0.127·92^((36−n)/39) [std: ASTM B258]. */
 export const awgDiameterMm = (gauge: number): number => 0.127 * 92 ** ((36 - gauge) / 39);

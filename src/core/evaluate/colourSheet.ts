@@ -42,7 +42,7 @@ const CURVE_STEP_NM = 5;
 const GRID_FROM_NM = 360;
 
 /** A spectrum's view. Throws on a dark one. */
-export function colourView(spectrum: Spectrum, origin: ColourView['origin']): ColourView {
+function colourView(spectrum: Spectrum, origin: ColourView['origin']): ColourView {
   const own = ofUnitLuminance(spectrum);
   const figures = colourFigures(own);
   const beside = referenceFor(figures.cctK);

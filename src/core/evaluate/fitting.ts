@@ -8,7 +8,7 @@ import { findBuild, resolveScene, sceneOf } from './context';
 import { evaluateLight } from './light';
 
 /** One unit of the shelf put into a build's fitting. */
-export interface Fitted {
+interface Fitted {
   id: string;
   name: string;
   chosen: boolean;

@@ -56,7 +56,7 @@ export function shotTargetLx(shot: Shot): number {
   return metered * 2 ** shot.offsetStops;
 }
 
-export interface LightOptions {
+interface LightOptions {
   /** cells along each side of the evenness grid */
   gridCells?: number;
   /** what the transport engine found for the build's room; null for the instant estimate */

@@ -1,3 +1,4 @@
+import { toRadians } from '../angle';
 import type { Shot } from '../location/shot';
 import type { ResolvedBuild } from '../build/resolvedBuild';
 import { fNumberFor, isoSpeedFor } from '../light/exposure';
@@ -143,14 +144,13 @@ export function softnessRung(light: LightResult, resolved: ResolvedBuild, shot: 
   const enough = angleDeg >= shot.softnessDeg;
   const verdict = enough ? 'soft enough' : `wanted ${Math.round(shot.softnessDeg)}°`;
   const across = Math.min(resolved.apparent.widthM, resolved.apparent.heightM);
-  const degrees = (angle: number) => (angle * Math.PI) / 180;
   return {
     id: 'softness',
     label: 'Softness',
-    value: degrees(angleDeg),
+    value: toRadians(angleDeg),
     dimension: 'angle',
     second: { value: noseHalfShadowM, dimension: 'length', label: 'nose half-shadow' },
-    target: { value: degrees(shot.softnessDeg), dimension: 'angle', label: 'wanted' },
+    target: { value: toRadians(shot.softnessDeg), dimension: 'angle', label: 'wanted' },
     words: `${verdict}${shadows.separate ? ', separate edges' : ''}; like ${nearestMark(angleDeg)}`,
     state: enough && !shadows.separate ? 'ok' : 'look',
     origin: 'computed',

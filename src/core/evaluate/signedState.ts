@@ -5,7 +5,7 @@ import type { Ref } from '../forms/form';
 import type { Derivations } from './derive';
 
 /** JSON with the keys of every object in one order, so that equal things read alike. */
-export function canonicalJson(node: unknown): string {
+function canonicalJson(node: unknown): string {
   if (Array.isArray(node)) return `[${node.map(canonicalJson).join(',')}]`;
   if (typeof node !== 'object' || node === null) return JSON.stringify(node) ?? 'null';
   const entries = Object.entries(node)

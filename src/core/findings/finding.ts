@@ -33,7 +33,7 @@ export const TOPICS = {
   standing: { station: 'wire', rung: null },
   cut: { station: 'cut', rung: null },
 } as const satisfies Record<string, { station: string; rung: string | null }>;
-export type Topic = keyof typeof TOPICS;
+type Topic = keyof typeof TOPICS;
 
 export interface Finding {
   /** stable: a changed number never changes it */

@@ -5,7 +5,7 @@ export const mainsFlickerHz = (mainsFrequencyHz: number): number => 2 * mainsFre
 const PHASE_TOLERANCE = 0.01;
 
 /** Periods of flicker within one exposure. */
-export const periodsInExposure = (exposureTimeS: number, flickerHz: number): number =>
+const periodsInExposure = (exposureTimeS: number, flickerHz: number): number =>
   exposureTimeS * flickerHz;
 
 export function isCleanExposure(exposureTimeS: number, flickerHz: number): boolean {
@@ -13,7 +13,7 @@ export function isCleanExposure(exposureTimeS: number, flickerHz: number): boole
   return periods > 0.5 && Math.abs(periods - Math.round(periods)) < PHASE_TOLERANCE;
 }
 
-export interface CleanShutter {
+interface CleanShutter {
   exposureTimeS: number;
   shutterAngleDeg: number;
 }

@@ -63,7 +63,7 @@ function wrapped(values: readonly number[]): string[] {
   return [...lines, line];
 }
 
-export interface IesFile {
+interface IesFile {
   version: string;
   keywords: Record<string, string[]>;
   lampLm: number;

@@ -1,3 +1,4 @@
+import { toRadians } from '../angle';
 import type { EmitterField } from '../light/emitter';
 import { intensityCd } from '../light/farField';
 
@@ -37,7 +38,7 @@ export function sampleField(
   const anglesDeg = Array.from({ length: 180 / ANGLE_STEP + 1 }, (_, k) => k * ANGLE_STEP);
   const cd = planesDeg.map((plane) =>
     anglesDeg.map((angle) => {
-      const [c, g] = [(plane * Math.PI) / 180, (angle * Math.PI) / 180];
+      const [c, g] = [toRadians(plane), toRadians(angle)];
       return intensityCd(
         field,
         [Math.sin(g) * Math.cos(c), Math.sin(g) * Math.sin(c), Math.cos(g)],
@@ -54,7 +55,7 @@ export function fluxOf({
   anglesDeg,
   cd,
 }: Pick<Photometry, 'planesDeg' | 'anglesDeg' | 'cd'>): number {
-  const cosine = (degrees: number) => Math.cos((degrees * Math.PI) / 180);
+  const cosine = (degrees: number) => Math.cos(toRadians(degrees));
   let sum = 0;
   for (let k = 0; k + 1 < anglesDeg.length; k++) {
     const zone = 2 * Math.PI * (cosine(anglesDeg[k]!) - cosine(anglesDeg[k + 1]!));

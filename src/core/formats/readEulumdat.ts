@@ -1,7 +1,7 @@
 import { accept, refuse, type Result } from '../result';
 
 /** What an EULUMDAT file says, its symmetry unfolded to all its planes. */
-export interface EulumdatFile {
+interface EulumdatFile {
   name: string;
   lampLm: number;
   wattsW: number;

@@ -11,7 +11,7 @@ export interface Bounce {
 }
 
 /** The lit surface: a rectangle across the axis, and its plane over the build's back. */
-export interface LitSurface {
+interface LitSurface {
   widthM: number;
   heightM: number;
   heightOverBackM: number;

@@ -2,9 +2,8 @@
  * Incident-light exposure, N²/t = E·S/C [std: ISO 2720, C = 240–400 lx·s for a flat receptor,
  * 320–540 for a dome; from memory]. Checked by the worked example in exposure.reference.test.ts.
  */
-export const DEFAULT_CALIBRATION_LXS = 250;
 
-export interface ExposureSettings {
+interface ExposureSettings {
   /** f-number N, > 0 */
   fNumber: number;
   /** exposure time t in seconds, > 0 */

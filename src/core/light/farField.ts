@@ -1,7 +1,7 @@
 import type { Vector } from './vector';
 import type { EmitterField } from './emitter';
 import { illuminanceLx } from './illuminance';
-import { DEGREES_PER_RADIAN } from '../tolerance';
+import { toRadians } from '../angle';
 
 /** Luminous intensity of a build taken as one point, from far away. */
 export interface FarField {
@@ -34,10 +34,7 @@ export function farField(field: EmitterField, sizeM: number): FarField {
   const anglesDeg = Array.from({ length: 180 / STEP_DEG + 1 }, (_, k) => k * STEP_DEG);
   const along = (x: number, y: number) =>
     anglesDeg.map((angle) => {
-      const [sine, cosine] = [
-        Math.sin(angle / DEGREES_PER_RADIAN),
-        Math.cos(angle / DEGREES_PER_RADIAN),
-      ];
+      const [sine, cosine] = [Math.sin(toRadians(angle)), Math.cos(toRadians(angle))];
       return intensityCd(field, [x * sine, y * sine, cosine], sizeM);
     });
   const planesCd = { right: along(1, 0), left: along(-1, 0), up: along(0, 1), down: along(0, -1) };

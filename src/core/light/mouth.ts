@@ -33,7 +33,7 @@ export interface Mouth {
   directShare: number;
 }
 
-export interface Cavity {
+interface Cavity {
   /** all inner surfaces, mouth included */
   areaM2: number;
   /** the opening its layers close */

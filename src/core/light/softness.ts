@@ -1,11 +1,11 @@
-import { DEGREES_PER_RADIAN } from '../tolerance';
+import { toDegrees } from '../angle';
 
 /** Edge to surface distance of a nose, 25 mm: where softness is judged on a face [docs/model/light.md]. */
 export const NOSE_M = 0.025;
 
 /** Full angle a source of the given width fills, seen face-on from a distance; degrees. */
 export const angularSizeDeg = (widthM: number, distanceM: number): number =>
-  2 * Math.atan2(widthM / 2, distanceM) * DEGREES_PER_RADIAN;
+  toDegrees(2 * Math.atan2(widthM / 2, distanceM));
 
 /**
  * Half-shadow width w = D·b/a of an edge: source width D, source to edge a, edge to surface b;

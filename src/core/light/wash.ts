@@ -3,7 +3,7 @@ import type { EmitterField } from './emitter';
 import { illuminanceLx } from './illuminance';
 
 /** One or two like lights before a flat backdrop, level with its middle. */
-export interface WashPlace {
+interface WashPlace {
   lights: 1 | 2;
   /** from the backdrop to the lights' fronts */
   distanceM: number;

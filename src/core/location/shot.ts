@@ -26,7 +26,7 @@ export const CRI_GATE: Record<Use, number> = {
 };
 
 /** Light that is there anyway, and falls on the subject too: a table lamp, a window, the ceiling. */
-export const roomLightSchema = z.object({
+const roomLightSchema = z.object({
   id: text(1, 40),
   name: text(1, 80),
   emission: z.enum(EMISSIONS),

@@ -6,8 +6,7 @@ import { BASES } from '../electrics/caps';
 import { HARDWARE_IDS } from './hardware';
 
 /** What a pack is counted in. */
-export const MEASURES = ['piece', 'm', 'm²', 'l'] as const;
-export type Measure = (typeof MEASURES)[number];
+export type Measure = 'piece' | 'm' | 'm²' | 'l';
 
 const common = {
   id: partIdSchema,

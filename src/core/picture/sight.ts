@@ -17,7 +17,7 @@ export interface Sight {
 /** Lens height and distance, and half of what it frames at the face; a portrait lens. */
 export const CAMERA = { x: 0, y: 0.0, z: 1.5, halfFrameM: 0.2, lookY: -0.035 } as const;
 /** Plane of the wall behind, z. */
-export const WALL_Z = -0.9;
+const WALL_Z = -0.9;
 
 const EPSILON = 0.00025;
 const MOST_STEPS = 72;
@@ -92,7 +92,7 @@ function headOnWay(grid: HeadGrid, ux: number, uy: number, uz: number): number {
 }
 
 /** Outward unit normal by differences. */
-export function normalAt(x: number, y: number, z: number): readonly [number, number, number] {
+function normalAt(x: number, y: number, z: number): readonly [number, number, number] {
   const h = 0.0005;
   // Four corners of a cube do for the six faces.
   const a = headDistance(x + h, y - h, z - h);

@@ -3,7 +3,7 @@ import type { EffectiveUnit } from '../units/effective';
 
 /** What stands between mains and lamp, by how it makes less of it. */
 export const DIMMERS = ['leading', 'trailing', 'pwm'] as const;
-export type DimmerKind = (typeof DIMMERS)[number];
+type DimmerKind = (typeof DIMMERS)[number];
 export const DIMMER_NAMES: Record<DimmerKind, string> = {
   leading: 'leading edge (triac)',
   trailing: 'trailing edge',

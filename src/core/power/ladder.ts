@@ -22,7 +22,7 @@ export interface Ladder {
   segments: number;
 }
 
-export interface LadderSolved {
+interface LadderSolved {
   /** at segments + 1 equal places from 0 to the end */
   volts: Float64Array;
   /** light against that at full voltage, 0…1 */

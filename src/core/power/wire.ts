@@ -69,7 +69,7 @@ export const LOOK_OVER = [
   'An outlet with an RCD (GFCI), within reach, hands off when it is switched on.',
 ] as const;
 
-export interface Gate {
+interface Gate {
   open: boolean;
   stops: Finding[];
   /** what nobody knows yet and should look up or measure */

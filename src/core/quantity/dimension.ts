@@ -1,3 +1,4 @@
+import { DEGREE } from '../angle';
 /** One way of writing a quantity: SI value = number · factor + offset. */
 export interface UnitSpelling {
   symbol: string;
@@ -8,7 +9,7 @@ export interface UnitSpelling {
   exact?: boolean;
 }
 
-export const DIMENSIONS = {
+const DIMENSIONS = {
   // Inch and foot: exactly 25.4 mm and 0.3048 m [std: international yard and pound agreement, 1959].
   length: [
     { symbol: 'm', factor: 1, aliases: ['metre', 'metres', 'meter', 'meters'] },
@@ -49,7 +50,7 @@ export const DIMENSIONS = {
   ],
   colourTemperature: [{ symbol: 'K', factor: 1, aliases: ['kelvin'] }],
   angle: [
-    { symbol: '°', factor: Math.PI / 180, aliases: ['deg', 'degree', 'degrees'] },
+    { symbol: '°', factor: DEGREE, aliases: ['deg', 'degree', 'degrees'] },
     { symbol: 'rad', factor: 1 },
   ],
   time: [

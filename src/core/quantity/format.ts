@@ -34,7 +34,7 @@ const IMPERIAL: Partial<Record<Dimension, string>> = {
 };
 
 /** The unit symbol in which a value reads well in the given unit system. */
-export function sensibleUnit(value: number, dimension: Dimension, system: UnitSystem): string {
+function sensibleUnit(value: number, dimension: Dimension, system: UnitSystem): string {
   const size = Math.abs(value);
   if (dimension === 'length') {
     if (system === 'imperial') return size >= 0.3048 * 6 ? 'ft' : 'in';

@@ -2,7 +2,7 @@ import { accept, refuse, type Result } from '../result';
 import { parseNumber } from './number';
 
 /** Whole minor units (cents); money is never a fraction of one. */
-export type Minor = number;
+type Minor = number;
 
 /** Digits after the point in a currency [std: ISO 4217, by way of the runtime's own table]. */
 export function minorDigits(currency: string): number {

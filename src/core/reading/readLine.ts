@@ -17,7 +17,7 @@ import { TIGHT_NUMBER } from './number';
 
 export { READ_FIELDS, type FoundField, type ReadField, type Sureness } from './line';
 
-export interface ReadLine {
+interface ReadLine {
   text: string;
   fields: FoundField[];
   /** words with figures in them that were not understood */

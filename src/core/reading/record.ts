@@ -7,7 +7,7 @@ import { READ_FIELDS, type FoundField, type ReadField } from './readLine';
 import type { ReadRow } from './readTable';
 
 /** Where a read line ends up. */
-export type ReadRecord = { list: 'bulbs'; record: Bulb } | { list: 'units'; record: Unit };
+type ReadRecord = { list: 'bulbs'; record: Bulb } | { list: 'units'; record: Unit };
 
 const valueOf = (fields: readonly FoundField[], field: ReadField) =>
   fields.find((each) => each.field === field)?.value;

@@ -43,12 +43,12 @@ export interface CutPlan {
 }
 
 /** Saw's cut in board and bar, metres [common practice]. */
-export const SHEET_KERF_M = 0.003;
-export const STICK_KERF_M = 0.002;
+const SHEET_KERF_M = 0.003;
+const STICK_KERF_M = 0.002;
 
 type FindPart = (id: PartId | null) => Part | null;
 
-export interface CutOptions extends NestOptions {
+interface CutOptions extends NestOptions {
   /** pieces laid out together; a bigger job is laid out in batches of as many, so that it never hangs */
   batch: number;
 }

@@ -24,7 +24,7 @@ export interface Placement extends Box {
   turned: boolean;
 }
 
-export interface NestedSheet {
+interface NestedSheet {
   widthM: number;
   heightM: number;
   onHand: boolean;
@@ -48,7 +48,7 @@ export interface NestOptions {
   starts: number;
 }
 
-export const NEST_DEFAULTS: NestOptions = { kerfM: 0.003, marginM: 0, starts: 30 };
+const NEST_DEFAULTS: NestOptions = { kerfM: 0.003, marginM: 0, starts: 30 };
 
 interface Open {
   stock: Stock;

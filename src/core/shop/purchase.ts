@@ -8,7 +8,7 @@ import type { Unit } from '../units/unit';
 import type { CutPlan, MaterialPlan } from './cutPlan';
 
 /** One line of the shopping list; quantities in `measure`, money in minor units. */
-export interface PurchaseLine {
+interface PurchaseLine {
   key: string;
   name: string;
   why: string;
@@ -117,7 +117,7 @@ export const amountText = (value: number, measure: Measure): string => {
 };
 
 /** What the cutting plan takes from the shop, as needs of all copies together. */
-export const cutNeeds = ({ plans }: CutPlan): Need[] => plans.map(materialNeed);
+const cutNeeds = ({ plans }: CutPlan): Need[] => plans.map(materialNeed);
 
 function materialNeed(plan: MaterialPlan): Need {
   const item = { kind: 'part' as const, id: plan.part.id };

@@ -1,7 +1,7 @@
 import type { CutPlan } from './cutPlan';
 
 /** One cut of the list at the saw; metres. */
-export interface SawRow {
+interface SawRow {
   material: string;
   /** "sheet 1", "bar 2", "off the bolt": what it is cut from */
   from: string;

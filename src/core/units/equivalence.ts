@@ -2,7 +2,7 @@
  * Incandescent watts a lamp claims to replace → the lumens it then owes.
  * [std: ENERGY STAR Lamps, minimum lumens for omnidirectional lamps; from memory]
  */
-export const EQUIVALENCE: readonly (readonly [wattsW: number, luminousFluxLm: number])[] = [
+const EQUIVALENCE: readonly (readonly [wattsW: number, luminousFluxLm: number])[] = [
   [25, 250],
   [40, 450],
   [60, 800],

@@ -1,3 +1,4 @@
+import { toRadians } from '../angle';
 import * as z from 'zod/mini';
 import { list, range } from '../schema';
 
@@ -21,7 +22,7 @@ export type Spread = z.infer<typeof spreadSchema>;
  * A distribution made ready for the kernels: I(θ) per lumen of total flux is
  * `peakPerLm` · shape(cos θ), so that the total flux is kept whatever the class.
  */
-export interface PreparedSpread {
+interface PreparedSpread {
   class: Spread['class'];
   /** cd per lm */
   peakPerLm: number;
@@ -62,7 +63,7 @@ const SIDE_MEAN = 0.35 + (0.65 * Math.PI) / 4;
 
 /** Exponent m of cos^m θ whose full width at half the peak is the beam angle [docs/model/units.md]. */
 export const exponentOfBeam = (beamAngleDeg: number): number =>
-  log(0.5) / log(cos((beamAngleDeg * Math.PI) / 360));
+  log(0.5) / log(cos(toRadians(beamAngleDeg) / 2));
 
 export function prepareSpread(spread: Spread): PreparedSpread {
   const sphere = 4 * Math.PI;

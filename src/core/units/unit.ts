@@ -42,7 +42,7 @@ const mains = {
 export const STRIP_COLOURS = ['white', 'bi-colour', 'rgb', 'rgbw', 'addressable'] as const;
 
 /** LED tape, bought by the reel. */
-export const stripSchema = z.object({
+const stripSchema = z.object({
   ...common,
   category: z.literal('strip'),
   voltageV: range(3, 60),
@@ -62,7 +62,7 @@ export const stripSchema = z.object({
 });
 
 /** A fluorescent or LED tube, a linkable LED bar, or a colour wand. */
-export const tubeSchema = z.object({
+const tubeSchema = z.object({
   ...mains,
   category: z.literal('tube'),
   technology: z.enum(['fluorescent', 'led-tube', 'led-bar', 'wand']),
@@ -74,7 +74,7 @@ export const tubeSchema = z.object({
   warmUpS: range(0, 600),
 });
 
-export const workLightSchema = z.object({
+const workLightSchema = z.object({
   ...mains,
   category: z.literal('work-light'),
   lamp: z.enum(['halogen', 'led']),
@@ -85,7 +85,7 @@ export const workLightSchema = z.object({
 });
 
 /** A shop-bought LED panel used as a unit. */
-export const panelSchema = z.object({
+const panelSchema = z.object({
   ...mains,
   category: z.literal('panel'),
   faceWidthM: range(0.03, 2),

@@ -32,7 +32,7 @@ export const FILE_NAMES = [
   'light.ldt',
 ] as const;
 export const fileNameSchema = z.enum(FILE_NAMES);
-export type FileName = z.infer<typeof fileNameSchema>;
+type FileName = z.infer<typeof fileNameSchema>;
 
 const TYPES: Record<string, string> = {
   pdf: 'application/pdf',
@@ -43,7 +43,7 @@ const TYPES: Record<string, string> = {
   ldt: 'text/plain; charset=utf-8',
 };
 
-export interface BuildFile {
+interface BuildFile {
   /** night-ferry_clerk-ring_cut-list.csv */
   name: string;
   type: string;

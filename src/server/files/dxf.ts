@@ -1,3 +1,4 @@
+import { toDegrees } from '@/core/angle';
 import { Colors, DxfWriter, Units, point2d, point3d } from '@tarikjabiri/dxf';
 import type { Piece } from '@/core/build/pieces';
 import { FILE_LAYERS, onLayer, spreadOut, type FileLayer } from './flat';
@@ -8,8 +9,6 @@ const COLOURS: Record<FileLayer, number> = {
   drill: Colors.Green,
   mark: Colors.White,
 };
-const DEGREES = 180 / Math.PI;
-
 /** All flat pieces of a light, millimetres, one layer for each tool. */
 export function piecesDxf(pieces: readonly Piece[]): string {
   const dxf = new DxfWriter();
@@ -27,8 +26,8 @@ export function piecesDxf(pieces: readonly Piece[]): string {
           dxf.addArc(
             point3d(x(shape.x), y(shape.y), 0),
             shape.r * 1000,
-            shape.from * DEGREES,
-            shape.to * DEGREES,
+            toDegrees(shape.from),
+            toDegrees(shape.to),
             options,
           );
         else if (shape.kind === 'polyline')

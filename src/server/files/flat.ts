@@ -2,7 +2,7 @@ import type { Shape } from '@/core/drawing/drawing';
 import type { Piece, SheetPiece } from '@/core/build/pieces';
 
 /** A flat piece placed on one big plane for a drawing file, lower left corner in metres. */
-export interface PlacedPiece {
+interface PlacedPiece {
   piece: SheetPiece;
   xM: number;
   yM: number;

@@ -1,6 +1,6 @@
 import { plain, type Pdf } from './paper';
 
-export interface Column {
+interface Column {
   title: string;
   /** share of the page's width */
   share: number;

@@ -7,7 +7,7 @@ const MARGIN_MM = 12;
 const OVERLAP_MM = 8;
 const CHECK_BAR_MM = 100;
 
-export interface Tile {
+interface Tile {
   column: number;
   row: number;
   /** lower left corner of the tile on the piece, millimetres */

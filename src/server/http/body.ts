@@ -4,7 +4,7 @@ import { accept, refuse, type Result } from '@/core/result';
 import { problemAnswer } from './answer';
 
 /** Largest document that is read; Night Ferry is about 30 kB. */
-export const MOST_BYTES = 4_000_000;
+const MOST_BYTES = 4_000_000;
 /** Read to its end, but not kept, so that the answer arrives; past this the line is cut. */
 const DRAINED_BYTES = 64_000_000;
 
@@ -19,7 +19,7 @@ export function isForeign(request: Request): boolean {
  * Reads a JSON body with a limit, from this site only: the content type cannot be sent across
  * sites without asking first, and the origin must be our own.
  */
-export async function jsonBody(request: Request): Promise<Result<unknown>> {
+async function jsonBody(request: Request): Promise<Result<unknown>> {
   if (isForeign(request)) return refuse('foreign', 'This request comes from another site.');
   if (!request.headers.get('content-type')?.startsWith('application/json'))
     return refuse('not_json', 'Send JSON, as application/json.');

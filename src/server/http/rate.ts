@@ -1,5 +1,5 @@
 /** Lets so many through in a stretch of time and then asks to wait; one for the whole server. */
-export interface RateLimit {
+interface RateLimit {
   /** seconds to wait, 0 when it may pass */
   waitS: () => number;
 }

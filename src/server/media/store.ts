@@ -18,7 +18,7 @@ export const UNNAMED_DAYS = 90;
 /** Pieces on their way in lie under this name until they are known to be whole. */
 const INCOMING = 'incoming-';
 
-export interface MediaInfo {
+interface MediaInfo {
   hash: string;
   type: string;
   sizeBytes: number;

@@ -12,7 +12,7 @@ const ENDINGS: Record<Picture['type'], string> = {
   'image/avif': 'avif',
 };
 
-export const mediaEntry = ({ media, type }: Pick<Picture, 'media' | 'type'>): string =>
+const mediaEntry = ({ media, type }: Pick<Picture, 'media' | 'type'>): string =>
   `media/${media}.${ENDINGS[type]}`;
 
 /** What is in the zip, for whoever opens it without Lantern Jar. */

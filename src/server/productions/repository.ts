@@ -4,12 +4,12 @@ import type { Database } from '../storage/database';
 import { productions, settings, takenEdits } from '../storage/schema';
 
 /** A row as it lies in the table; the document may be of an older version. */
-export interface StoredRow {
+interface StoredRow {
   revision: number;
   document: unknown;
 }
 
-export interface ListEntry {
+interface ListEntry {
   id: string;
   name: string;
   revision: number;

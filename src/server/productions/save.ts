@@ -7,7 +7,7 @@ import type { ProductionRepository, TakenEdit } from './repository';
 import type { Stored } from './stored';
 
 /** Edits in one request; a browser with more sends them in several. */
-export const MOST_EDITS = 500;
+const MOST_EDITS = 500;
 
 const shortText = (most: number) => z.string().min(1).max(most);
 

@@ -14,7 +14,7 @@ export interface OpenDatabase {
 
 const MIGRATIONS = join(process.cwd(), 'src/server/migrations');
 
-export interface StorageOptions {
+interface StorageOptions {
   /** a real PostgreSQL; wins over the folder */
   databaseUrl?: string;
   folder: string;

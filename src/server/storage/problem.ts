@@ -1,4 +1,4 @@
-export type StorageCode = 'locked' | 'unwritable' | 'unreachable' | 'damaged';
+type StorageCode = 'locked' | 'unwritable' | 'unreachable' | 'damaged';
 
 /** The store cannot be used; the message says what to do and is fit to show as it is. */
 export class StorageProblem extends Error {

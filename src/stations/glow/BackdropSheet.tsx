@@ -1,4 +1,5 @@
 'use client';
+import { toDegrees } from '@/core/angle';
 import { shotOf } from '@/core/document/blank';
 import type { Build } from '@/core/document/production';
 import type { WorkedOut } from '@/core/evaluate/readouts';
@@ -95,7 +96,7 @@ function Place({ wash, allowed }: { wash: Wash; allowed: number }) {
       <td className="num">{length(wash.distanceM)}</td>
       <td className="num">{wash.lights === 1 ? '–' : length(wash.spacingM)}</td>
       <td className="num">
-        {wash.lights === 1 ? '–' : `${Math.round((wash.toeInRad * 180) / Math.PI)}°`}
+        {wash.lights === 1 ? '–' : `${Math.round(toDegrees(wash.toeInRad))}°`}
       </td>
       <td className="num">{showText(show(wash.meanLx, 'illuminance', units))}</td>
       <td className="num">

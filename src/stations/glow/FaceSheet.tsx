@@ -1,4 +1,5 @@
 'use client';
+import { DEGREE } from '@/core/angle';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { shotOf } from '@/core/document/blank';
 import type { Build } from '@/core/document/production';
@@ -21,7 +22,6 @@ import { paint, savePng, type View } from './paint';
 import { FULL_RAYS, useLitHead, type Picture } from './useLitHead';
 import { StopsScale } from './StopsScale';
 
-const DEGREE = Math.PI / 180;
 /** Canvas pixels; the picture is drawn smaller and stretched. */
 const CANVAS = 480;
 const VIEWS = [

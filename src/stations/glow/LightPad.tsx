@@ -1,4 +1,5 @@
 'use client';
+import { DEGREE } from '@/core/angle';
 import { useRef } from 'react';
 import type { Pose } from '@/core/picture/scene';
 import { show, showText } from '@/core/quantity';
@@ -9,7 +10,6 @@ import { useDevice } from '@/ui/device';
 const EDGE = 200;
 const MIDDLE = { x: 100, y: 78 };
 const REACH = 92;
-const DEGREE = Math.PI / 180;
 const STEP = { angle: 5 * DEGREE, distance: 1.05 };
 
 interface LightPadProps {

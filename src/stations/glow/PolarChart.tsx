@@ -1,4 +1,5 @@
 'use client';
+import { toRadians } from '@/core/angle';
 import {
   Chart,
   Legend,
@@ -15,8 +16,6 @@ import { axisIn, useChart } from '@/ui/useChart';
 
 Chart.register(ScatterController, LineElement, PointElement, LinearScale, Tooltip, Legend);
 
-const RADIAN = Math.PI / 180;
-
 /** Polar plot with the axis straight up: how far from the middle is how bright, in candela. */
 export default function PolarChart({ far }: { far: FarField }) {
   const canvas = useChart(
@@ -24,8 +23,8 @@ export default function PolarChart({ far }: { far: FarField }) {
       const { anglesDeg, planesCd } = far;
       const half = (cd: readonly number[], side: 1 | -1) =>
         anglesDeg.map((angle, k) => ({
-          x: side * cd[k]! * Math.sin(angle * RADIAN),
-          y: cd[k]! * Math.cos(angle * RADIAN),
+          x: side * cd[k]! * Math.sin(toRadians(angle)),
+          y: cd[k]! * Math.cos(toRadians(angle)),
         }));
       const line = (
         label: string,
@@ -118,6 +117,6 @@ const behind = ({ anglesDeg, planesCd }: FarField): number =>
   Math.max(
     0,
     ...Object.values(planesCd).flatMap((cd) =>
-      cd.map((value, k) => -value * Math.cos(anglesDeg[k]! * RADIAN)),
+      cd.map((value, k) => -value * Math.cos(toRadians(anglesDeg[k]!))),
     ),
   ) * 1.05;

@@ -15,7 +15,7 @@ export interface Picture {
 
 /** Edge of the quick picture while the light is moved, and of the one that is refined. */
 const QUICK = { size: 160, rays: 3 };
-export const FULL_SIZE = 320;
+const FULL_SIZE = 320;
 /** Rays added pass by pass, few enough to be stopped soon; all bring half-shadows' noise below 1 % of white. */
 const PASSES = [4, 4, 4, 4, 8, 8, 8, 8];
 export const FULL_RAYS = PASSES.reduce((sum, rays) => sum + rays, 0);

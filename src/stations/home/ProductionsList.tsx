@@ -10,7 +10,7 @@ const NewProductionDialog = lazyPanel(() => import('./NewProductionDialog'));
 
 const ImportDialog = lazyPanel(() => import('./ImportDialog'));
 
-export interface ListedProduction {
+interface ListedProduction {
   id: string;
   name: string;
   shots: number;

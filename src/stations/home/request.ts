@@ -5,7 +5,7 @@ const problemSchema = z.object({
   problems: z._default(z.array(z.object({ path: z.string(), message: z.string() })), []),
 });
 
-export interface RequestOutcome {
+interface RequestOutcome {
   ok: boolean;
   id?: string;
   message?: string;

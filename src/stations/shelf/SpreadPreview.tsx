@@ -1,4 +1,5 @@
 'use client';
+import { toDegrees, toRadians } from '@/core/angle';
 import { intensityPerLm, prepareSpread, type Spread } from '@/core/units/spread';
 
 const SIZE = 120;
@@ -7,10 +8,7 @@ const STEP_DEG = 5;
 /** Where a unit sends its light: intensity by direction, away from its base upwards. */
 export function SpreadPreview({ spread }: { spread: Spread }) {
   const prepared = prepareSpread(spread);
-  const steps = Array.from(
-    { length: 180 / STEP_DEG + 1 },
-    (_, k) => (k * STEP_DEG * Math.PI) / 180,
-  );
+  const steps = Array.from({ length: 180 / STEP_DEG + 1 }, (_, k) => toRadians(k * STEP_DEG));
   const values = steps.map((theta) => intensityPerLm(prepared, Math.cos(theta)));
   const most = Math.max(...values);
   const point = (theta: number, value: number, side: 1 | -1) => {
@@ -51,7 +49,7 @@ export function SpreadPreview({ spread }: { spread: Spread }) {
       </svg>
       <figcaption className="text-[13px] text-ink-soft">
         Away from its base upwards. At most {Math.round(1000 * most)} cd for each 1000 lm
-        {half !== undefined && `; half of that ${Math.round((half * 180) / Math.PI)}° off`}.
+        {half !== undefined && `; half of that ${Math.round(toDegrees(half))}° off`}.
       </figcaption>
     </figure>
   );

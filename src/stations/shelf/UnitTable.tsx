@@ -18,7 +18,7 @@ import RecordEditor from './RecordEditor';
 import { UNIT_FIELDS } from './recordFields';
 import { useShelfRecords } from './useShelfRecords';
 
-export const CATEGORY_NAMES: Record<Unit['category'], string> = {
+const CATEGORY_NAMES: Record<Unit['category'], string> = {
   strip: 'LED tape',
   tube: 'Tubes and bars',
   'work-light': 'Work lights',

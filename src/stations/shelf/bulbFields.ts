@@ -5,7 +5,7 @@ type Measured = {
   [K in keyof Bulb]: Bulb[K] extends number | null ? K : never;
 }[keyof Bulb];
 
-export interface BulbField {
+interface BulbField {
   field: Exclude<Measured, 'priceMinor'>;
   label: string;
   dimension: Dimension;

@@ -1,7 +1,7 @@
 import { createStore } from 'zustand';
 
 /** Questions that came to nothing, told on the screen with a way to ask again. */
-export interface Trouble {
+interface Trouble {
   id: number;
   message: string;
   again: () => void;

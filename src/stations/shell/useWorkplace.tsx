@@ -10,7 +10,7 @@ import { useProduction } from '../store/context';
 import { STATIONS, type StationId } from './stations';
 import { PHOTONS, useTransport, type TransportState } from './useTransport';
 
-export interface Workplace {
+interface Workplace {
   station: StationId;
   /** the build everything on screen is about; null in a production without builds */
   build: Build | null;

@@ -2,7 +2,7 @@ import type { Shot } from '@/core/location/shot';
 import type { Dimension } from '@/core/quantity';
 
 /** Measured fields of a shot, in the order a shooter thinks of them. */
-export interface ShotField {
+interface ShotField {
   field: {
     [K in keyof Shot]: Shot[K] extends number ? K : never;
   }[keyof Shot];

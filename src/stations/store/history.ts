@@ -22,7 +22,7 @@ export interface History {
 export const emptyHistory: History = { past: [], future: [], pending: [], seq: 0 };
 
 /** A media file no document names is kept this long and longer, so that undo finds it (`docs/media.md`). */
-export const UNDO_DAYS = 60;
+const UNDO_DAYS = 60;
 const UNDO_MS = UNDO_DAYS * 86_400_000;
 export const tooOld = ({ at }: Pick<Move, 'at'>, now: number): boolean => now - at > UNDO_MS;
 

@@ -19,7 +19,7 @@ const headSchema = z.object({
   /** when it was last written, epoch milliseconds */
   at: z.number(),
 });
-export type JournalHead = z.infer<typeof headSchema>;
+type JournalHead = z.infer<typeof headSchema>;
 
 export interface Journal {
   head: JournalHead;

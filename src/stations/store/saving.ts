@@ -14,7 +14,7 @@ export interface RefusedEdit {
   at: FieldRef | null;
 }
 
-export type SendOutcome =
+type SendOutcome =
   | { kind: 'saved'; revision: number; refused: RefusedEdit[] }
   | { kind: 'stale'; newer: Newer }
   /** the request as a whole is not taken, and nobody says which edit is at fault */
@@ -105,7 +105,7 @@ const sinceSchema = z.object({
   movedOn: z.boolean(),
 });
 
-export interface Since extends Newer {
+interface Since extends Newer {
   /** ids of the asked edits that are in it */
   taken: string[];
   /** others have saved since */

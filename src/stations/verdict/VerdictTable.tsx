@@ -1,4 +1,5 @@
 'use client';
+import { toDegrees } from '@/core/angle';
 import type { Build } from '@/core/document/production';
 import type { WorkedOut } from '@/core/evaluate/readouts';
 import { isoText } from '@/core/evaluate/lightRungs';
@@ -40,7 +41,7 @@ export function VerdictTable({ build, readouts, fixture, comparison }: VerdictTa
       write(rung('light')?.value, 'illuminance'),
       write(comparison.fixtureLx, 'illuminance'),
     ],
-    ['Softness', degrees((angle * 180) / Math.PI), degrees(comparison.fixtureAngleDeg)],
+    ['Softness', degrees(toDegrees(angle)), degrees(comparison.fixtureAngleDeg)],
     ['Colour', write(readouts.cctK, 'colourTemperature'), write(fixture.cctK, 'colourTemperature')],
     ['CRI', criOf(readouts), fixture.criRa === null ? 'not stated' : String(fixture.criRa)],
     ['Power', write(rung('power')?.value, 'power'), write(fixture.wattsW, 'power')],

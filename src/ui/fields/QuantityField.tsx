@@ -11,7 +11,7 @@ import { accept, refuse, type Result } from '@/core/result';
 import { FieldFrame } from './FieldFrame';
 import { useTyped } from './useTyped';
 
-export interface QuantityFieldProps {
+interface QuantityFieldProps {
   label: string;
   value: number | null;
   dimension: Dimension;

@@ -23,12 +23,12 @@ const INNER = {
 } as const;
 
 export type ListKind = keyof typeof LISTS;
-export type InnerKind = keyof typeof INNER;
+type InnerKind = keyof typeof INNER;
 /** `production` is the document's own fields: name, note, money. */
 export type RecordKind = 'production' | ListKind | InnerKind;
 
 export const LIST_KINDS = Object.keys(LISTS) as ListKind[];
-export const INNER_KINDS = Object.keys(INNER) as InnerKind[];
+const INNER_KINDS = Object.keys(INNER) as InnerKind[];
 export const RECORD_KINDS: readonly RecordKind[] = ['production', ...LIST_KINDS, ...INNER_KINDS];
 
 /** One record, wherever it stands in its list. */

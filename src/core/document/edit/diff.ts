@@ -71,7 +71,7 @@ function diffList(
 }
 
 /** Fields of one record, lists of inner records left out. */
-export function diffRecord(ref: RecordRef, before: object, after: object): Command[] {
+function diffRecord(ref: RecordRef, before: object, after: object): Command[] {
   const closed = closedKeys(ref.kind);
   const open = (record: object) =>
     Object.fromEntries(Object.entries(record).filter(([key]) => !closed.has(key)));

@@ -33,7 +33,7 @@ export interface Clash {
 
 export type Choice = 'mine' | 'theirs';
 
-export interface Merged {
+interface Merged {
   document: Production;
   /** the batches as they fit now, those that came to nothing left out */
   batches: Batch[];

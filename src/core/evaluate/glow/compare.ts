@@ -13,7 +13,7 @@ import { cavityOf } from '../readouts';
 import { litBuild } from './scene';
 
 /** Light of one way to have the build, short enough for a row. */
-export interface LightRow {
+interface LightRow {
   lx: number;
   /** against the build as it stands */
   stops: number;
@@ -63,7 +63,7 @@ export interface Variant extends LightRow {
   change: VariantChange;
 }
 
-export type VariantChange =
+type VariantChange =
   | { kind: 'parameters'; parameters: Build['parameters'] }
   | { kind: 'add'; accessory: string }
   | { kind: 'remove'; accessoryId: string };

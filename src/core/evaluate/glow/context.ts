@@ -6,23 +6,21 @@ import { allRound, type LightResult } from '../light';
 import type { Readout } from '../readout';
 
 /** Readouts of the Glow station, beside the ladder's rungs. */
-export const GLOW_IDS = [
-  'camera',
-  'extraction',
-  'output',
-  'peak',
-  'beam',
-  'luxPerWatt',
-  'bare',
-  'mouthEvenness',
-  'ripple',
-  'spill',
-  'catchlight',
-  'layerColour',
-  'bands',
-  'bounceLoss',
-] as const;
-export type GlowId = (typeof GLOW_IDS)[number];
+export type GlowId =
+  | 'camera'
+  | 'extraction'
+  | 'output'
+  | 'peak'
+  | 'beam'
+  | 'luxPerWatt'
+  | 'bare'
+  | 'mouthEvenness'
+  | 'ripple'
+  | 'spill'
+  | 'catchlight'
+  | 'layerColour'
+  | 'bands'
+  | 'bounceLoss';
 export type GlowReadout = Readout<GlowId>;
 
 /** What every Glow readout is made from. */

@@ -1,3 +1,4 @@
+import { toRadians } from '../../angle';
 import { fNumberFor, isoSpeedFor } from '../../light/exposure';
 import { stackLayers } from '../../light/mouth';
 import { buildWatts } from '../../power/watts';
@@ -5,8 +6,6 @@ import { threeFigures } from '../../quantity';
 import { fluxOrigin, isoText } from '../lightRungs';
 import { given, leastSure } from '../readout';
 import { howKnown, type GlowContext, type GlowReadout } from './context';
-
-const RADIANS = Math.PI / 180;
 
 /** Which f-number, or which ISO speed, makes this light right. */
 export function camera({ light, shot }: GlowContext): GlowReadout {
@@ -147,10 +146,10 @@ export function output(context: GlowContext): GlowReadout[] {
     {
       id: 'beam',
       label: 'Beam angle',
-      value: Math.min(...far.beamDeg) * RADIANS,
+      value: toRadians(Math.min(...far.beamDeg)),
       dimension: 'angle',
       second: {
-        value: Math.min(...far.fieldDeg) * RADIANS,
+        value: toRadians(Math.min(...far.fieldDeg)),
         dimension: 'angle',
         label: 'field angle',
       },

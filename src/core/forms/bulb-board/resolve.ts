@@ -130,11 +130,7 @@ export function resolve(board: BulbBoard, context: FormContext): ResolvedBuild {
   );
 }
 
-export function boardPieces(
-  board: BulbBoard,
-  layout: BoardLayout,
-  context: FormContext,
-): SheetPiece[] {
+function boardPieces(board: BulbBoard, layout: BoardLayout, context: FormContext): SheetPiece[] {
   const { lengthM, boardWidthM, flagDepthM } = board;
   const half = lengthM / board.split;
   const holes = layout.positionsM.map((along, k) =>

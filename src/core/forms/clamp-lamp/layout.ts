@@ -14,7 +14,7 @@ export const REFLECTOR_MIRROR = 0.5;
 export const NECK = 0.35;
 export const CORD_M = 1.8;
 /** Still air over a small shade, W/(m²·K) [common practice estimate, docs/model/power.md]. */
-export const AIR_W_PER_M2_K = 8;
+const AIR_W_PER_M2_K = 8;
 export const ROOM_C = 25;
 
 export const seats = (lamp: ClampLamp): Seat[] =>

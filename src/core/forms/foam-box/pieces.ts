@@ -1,4 +1,4 @@
-import { DEGREES_PER_RADIAN } from '../../tolerance';
+import { toDegrees } from '../../angle';
 import type { FormContext } from '../form';
 import { layerParts } from '../kit/lookup';
 import { clothPiece, polygonPiece, rectanglePiece } from '../kit/pieces';
@@ -16,7 +16,7 @@ export const trapezoid = (backM: number, frontM: number, slantM: number): XY[] =
 ];
 
 export function boxPieces(box: FoamBox, layout: BoxLayout, context: FormContext): Piece[] {
-  const bevel = `Bevel the slanted edges ${(layout.mitreRad * DEGREES_PER_RADIAN).toFixed(1)}° from the face; butt them if you tape inside and out.`;
+  const bevel = `Bevel the slanted edges ${toDegrees(layout.mitreRad).toFixed(1)}° from the face; butt them if you tape inside and out.`;
   const back = rectanglePiece(
     'back-plate',
     'Back plate',

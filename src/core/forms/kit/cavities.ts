@@ -20,7 +20,7 @@ export const wallOf = ({ reflectance, mirrorShare }: Finish): WallMatter => ({
 /** Black cloth [typ]. */
 export const BLACK: WallMatter = { kind: 'wall', reflectance: 0.05, mirrorShare: 0 };
 
-export type Matter = WallMatter | LayerMatter;
+type Matter = WallMatter | LayerMatter;
 
 /** A round pan or reflector: base, wall from the base's radius to the mouth's, and the mouth. */
 export function roundCavity(

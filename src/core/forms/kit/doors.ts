@@ -1,3 +1,4 @@
+import { toRadians } from '../../angle';
 import { fact } from './build';
 import { look, stop } from './findingWriters';
 import { doorLeaf } from './development';
@@ -36,7 +37,7 @@ export const doorParameters = (group: string) => ({
   openedRad: degrees('Opened', group, {
     start: Math.PI / 4,
     min: 0,
-    max: (100 * Math.PI) / 180,
+    max: toRadians(100),
     step: Math.PI / 36,
     help: '0° straight ahead, 90° flat back',
   }),

@@ -22,7 +22,7 @@ export function unitOf<C extends Category>(
   return unit?.category === category ? (unit as UnitOf<C>) : null;
 }
 
-export interface LayerIds {
+interface LayerIds {
   layer1PartId: PartId | null;
   layer2PartId: PartId | null;
   layer3PartId: PartId | null;

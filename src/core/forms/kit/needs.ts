@@ -34,7 +34,7 @@ export const hardware = (id: HardwareId, quantity: number, why: string): Need[] 
     ? []
     : [{ item: { kind: 'hardware', id }, quantity, measure: HARDWARE[id].measure, why }];
 
-export interface MainsChoice {
+interface MainsChoice {
   cordPartId: PartId | null;
   plugPartId: PartId | null;
   dimmerPartId: PartId | null;

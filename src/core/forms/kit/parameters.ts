@@ -1,3 +1,4 @@
+import { DEGREE } from '../../angle';
 import * as z from 'zod/mini';
 import { bulbIdSchema, partIdSchema, unitIdSchema } from '../../ids';
 import { FINISH_IDS, FINISHES, type FinishId } from '../../materials/finish';
@@ -8,7 +9,7 @@ import type { Category } from '../../units/unit';
 import type { Field } from '../form';
 
 /** Schema, first value and field of one parameter, said once. */
-export interface Spec<T> {
+interface Spec<T> {
   schema: z.ZodMiniType<T>;
   start: T;
   field: (parameter: string) => Field;
@@ -78,7 +79,7 @@ export const count = (label: string, group: string, given: Measured) =>
 export const share = (label: string, group: string, given: Measured) =>
   quantity('ratio', '%', 0.01, label, group, given);
 export const degrees = (label: string, group: string, given: Measured) =>
-  quantity('angle', '°', Math.PI / 180, label, group, given);
+  quantity('angle', '°', DEGREE, label, group, given);
 
 export function choice<const V extends string | number>(
   label: string,
@@ -164,7 +165,7 @@ export const FILL_MODES = [
   ['target', 'Enough for the shot'],
   ['onHand', 'Use up what is on hand'],
 ] as const;
-export type FillMode = (typeof FILL_MODES)[number][0];
+type FillMode = (typeof FILL_MODES)[number][0];
 
 export const fillMode = (group: string): Spec<FillMode> =>
   choice('Fill', group, FILL_MODES, { start: 'count' });

@@ -216,7 +216,7 @@ export const addLayers = (count: number): Step[] =>
         ),
       ];
 
-export const mountAndTip = (): Step =>
+const mountAndTip = (): Step =>
   step(
     'rig',
     'mount-and-tip',

@@ -130,7 +130,7 @@ export interface TapeChoice {
 }
 
 /** Marks of a tape nobody has chosen yet [typ]: three diodes at 60 a metre. */
-export const CUT_MARK_M = 0.05;
+const CUT_MARK_M = 0.05;
 export const TAPE_WIDTH_M = 0.01;
 
 export const cutMarkOf = (strip: UnitOf<'strip'> | null) => strip?.cutIncrementM ?? CUT_MARK_M;

@@ -8,12 +8,7 @@ import { tubePoints, tubeSpread } from '../kit/tubes';
 import { type Plain } from './parameters';
 
 /** Daylight through glass as a lamp with no cord: Φ = π·L·A of a Lambertian opening. */
-export function windowUnit({
-  windowWidthM,
-  windowHeightM,
-  windowCdM2,
-  windowK,
-}: Plain): EffectiveUnit {
+function windowUnit({ windowWidthM, windowHeightM, windowCdM2, windowK }: Plain): EffectiveUnit {
   const typical = (value: number) => ({ value, origin: 'user' as const });
   return {
     id: 'window',

@@ -29,7 +29,7 @@ const meetsSphere = meetsCap;
 const { abs, atan2, cos, min, sqrt, tan } = Math;
 
 /** Bounces after which a photon is given up; at ρ = 0.98 one in 10¹⁷ gets that far. */
-export const BOUNCE_CAP = 2000;
+const BOUNCE_CAP = 2000;
 // Plain numbers: a property read in the innermost loop is not always folded away.
 const { polygon: POLYGON, disc: DISC, coneZ: CONE_Z, coneY: CONE_Y, cap: CAP } = TYPE;
 const { wall: WALL, through: THROUGH } = MATTER;

@@ -57,7 +57,7 @@ export function readTally(tally: Tally, arrangement: Arrangement, seed: number):
 }
 
 /** Whether cell k of a row of n lies wholly inside the circle in its square. */
-export function wholeCell(column: number, row: number, cells: number, round: boolean): boolean {
+function wholeCell(column: number, row: number, cells: number, round: boolean): boolean {
   if (!round) return true;
   const far = (k: number) =>
     Math.max(Math.abs((2 * k) / cells - 1), Math.abs((2 * (k + 1)) / cells - 1));

@@ -21,7 +21,7 @@ export interface Run {
 export const READOUT_RUN: Run = { photons: 200_000, seed: 1 };
 
 /** Photons of chunk k of a run; the last one is what is left. */
-export const chunkPhotons = (photons: number, chunk: number): number =>
+const chunkPhotons = (photons: number, chunk: number): number =>
   Math.max(0, Math.min(CHUNK_PHOTONS, photons - chunk * CHUNK_PHOTONS));
 
 export const chunksOf = (photons: number): number => Math.ceil(photons / CHUNK_PHOTONS);

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 
-export interface PdfPage {
+interface PdfPage {
   width: number;
   height: number;
   /** straight strokes, points, in page coordinates */
