@@ -58,15 +58,15 @@ function choice(run: TapeRun, loadW: number, parts: readonly Part[]): Finding {
   const wantedW = Math.ceil(loadW / SUPPLY_SHARE);
   const alone = fitting[0]
     ? `“${fitting[0].name}” carries it alone.`
-    : `no supply on the shelf carries it alone. Look for one of at least ${wantedW} W, or split the tape.`;
+    : `none on the shelf carries it alone, it would have to be one of at least ${wantedW} W.`;
   return {
     id: 'tape.supply',
     topic: 'tape',
     severity: run.supply ? 'look' : 'unknown',
     title: run.supply ? `${run.supplies} supplies share the tape` : 'No supply chosen',
     message: run.supply
-      ? `${load} is more than one “${run.supply.name}” carries: split the tape into ${run.supplies} parts, each with its own supply. Never join their outputs. Or: ${alone}`
-      : `${load}: ${alone} Outputs of several are never joined.`,
+      ? `${load} is more than one “${run.supply.name}” carries: split the tape into ${run.supplies} parts, each with its own supply. Never join their outputs.${fitting[0] ? ` Or ${alone}` : ''}`
+      : `The tape takes ${load}: ${alone} Outputs of several are never joined.`,
     limit: `${wantedW} W, the load at four fifths of the rating`,
     source: 'Common practice',
     where: where(run),
