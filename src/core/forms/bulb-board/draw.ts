@@ -1,4 +1,4 @@
-import type { Drawing, Shape } from '../../drawing/drawing';
+import type { Drawing, Shape, View } from '../../drawing/drawing';
 import type { FormContext } from '../form';
 import { partOf } from '../kit/lookup';
 import { box, circle, knob, measure, rectangle, view } from '../../drawing/shapes';
@@ -7,7 +7,8 @@ import { layoutBoard } from './layout';
 import { type BulbBoard } from './parameters';
 import { standing } from './place';
 
-export function draw(board: BulbBoard, context: FormContext): Drawing {
+/** What is worked out once for all views. */
+function partsOf(board: BulbBoard, context: FormContext) {
   const layout = layoutBoard(board, context);
   const upright = board.orientation === 'upright';
   const [w, h] = upright ? [board.boardWidthM, board.lengthM] : [board.lengthM, board.boardWidthM];
@@ -35,74 +36,94 @@ export function draw(board: BulbBoard, context: FormContext): Drawing {
   const wide: readonly [number, number] = upright ? [1, 0] : [0, 1];
   const first = seats[0]!;
   return {
-    views: [
-      view(
-        'front',
-        'Front, as the subject sees it',
-        [
-          rectangle(-w / 2, -h / 2, w / 2, h / 2, 'cut', 'board'),
-          ...flags,
-          ...seats.flatMap(([x, y], k) => [
-            circle(x, y, layout.footprintM / 2, 'part', `seat-${k}`),
-            circle(x, y, layout.globeM / 2, 'glass', `seat-${k}`),
-          ]),
-        ],
-        [
-          measure([-w / 2, -h / 2], [w / 2, -h / 2], -0.09 * Math.max(w, h), 'Width'),
-          measure([w / 2, -h / 2], [w / 2, h / 2], -0.09 * Math.max(w, h), 'Height'),
-        ],
-        [
-          knob('lengthM', 'Length', upright ? [0, h / 2] : [w / 2, 0], long, 2),
-          knob('boardWidthM', 'Width', upright ? [w / 2, -h / 4] : [-w / 4, h / 2], wide, 2),
-          knob('insetM', 'In from the ends', first, upright ? [0, -1] : [1, 0]),
-        ],
+    board,
+    context,
+    layout,
+    upright,
+    w,
+    h,
+    seats,
+    flag,
+    thickness,
+    sides,
+    flags,
+    long,
+    wide,
+    first,
+  };
+}
+type Parts = ReturnType<typeof partsOf>;
+
+export function draw(board: BulbBoard, context: FormContext): Drawing {
+  const parts = partsOf(board, context);
+  return { views: [frontOf(parts), sectionOf(parts), wiringOf(parts)] };
+}
+
+function frontOf({ layout, upright, w, h, seats, flags, long, wide, first }: Parts): View {
+  return view(
+    'front',
+    'Front, as the subject sees it',
+    [
+      rectangle(-w / 2, -h / 2, w / 2, h / 2, 'cut', 'board'),
+      ...flags,
+      ...seats.flatMap(([x, y], k) => [
+        circle(x, y, layout.footprintM / 2, 'part', `seat-${k}`),
+        circle(x, y, layout.globeM / 2, 'glass', `seat-${k}`),
+      ]),
+    ],
+    [
+      measure([-w / 2, -h / 2], [w / 2, -h / 2], -0.09 * Math.max(w, h), 'Width'),
+      measure([w / 2, -h / 2], [w / 2, h / 2], -0.09 * Math.max(w, h), 'Height'),
+    ],
+    [
+      knob('lengthM', 'Length', upright ? [0, h / 2] : [w / 2, 0], long, 2),
+      knob('boardWidthM', 'Width', upright ? [w / 2, -h / 4] : [-w / 4, h / 2], wide, 2),
+      knob('insetM', 'In from the ends', first, upright ? [0, -1] : [1, 0]),
+    ],
+  );
+}
+
+function sectionOf({ board, layout, flag, thickness, sides }: Parts): View {
+  return view(
+    'section',
+    'Section across a socket',
+    [
+      box(0, -thickness / 2, board.boardWidthM, thickness, 'cut', 'board'),
+      rectangle(
+        -layout.footprintM / 2,
+        0,
+        layout.footprintM / 2,
+        layout.centreM - layout.globeM / 2,
+        'part',
+        'seat-0',
       ),
-      view(
-        'section',
-        'Section across a socket',
-        [
-          box(0, -thickness / 2, board.boardWidthM, thickness, 'cut', 'board'),
-          rectangle(
-            -layout.footprintM / 2,
-            0,
-            layout.footprintM / 2,
-            layout.centreM - layout.globeM / 2,
-            'part',
-            'seat-0',
-          ),
-          circle(0, layout.centreM, layout.globeM / 2, 'glass', 'seat-0'),
-          ...(sides
-            ? [
-                rectangle(
-                  -board.boardWidthM / 2,
-                  0,
-                  -board.boardWidthM / 2,
-                  flag,
-                  'hidden',
-                  'flag',
-                ),
-                rectangle(board.boardWidthM / 2, 0, board.boardWidthM / 2, flag, 'hidden', 'flag'),
-              ]
-            : []),
-        ],
-        [
-          measure(
-            [-board.boardWidthM / 2, 0],
-            [-board.boardWidthM / 2, layout.frontM],
-            0.03,
-            'Depth in front',
-          ),
-        ],
-      ),
-      wiringView(
-        {
-          outline: [rectangle(-w / 2, -h / 2, w / 2, h / 2, 'hidden', 'board')],
-          terminals: seats.map(([x, y]) => [-x, y] as const),
-          terminalM: layout.footprintM,
-          dimmer: board.dimmerPartId !== null,
-        },
-        context,
+      circle(0, layout.centreM, layout.globeM / 2, 'glass', 'seat-0'),
+      ...(sides
+        ? [
+            rectangle(-board.boardWidthM / 2, 0, -board.boardWidthM / 2, flag, 'hidden', 'flag'),
+            rectangle(board.boardWidthM / 2, 0, board.boardWidthM / 2, flag, 'hidden', 'flag'),
+          ]
+        : []),
+    ],
+    [
+      measure(
+        [-board.boardWidthM / 2, 0],
+        [-board.boardWidthM / 2, layout.frontM],
+        0.03,
+        'Depth in front',
       ),
     ],
-  };
+  );
+}
+
+function wiringOf({ board, context, layout, w, h, seats }: Parts): View {
+  return wiringView(
+    {
+      outline: [rectangle(-w / 2, -h / 2, w / 2, h / 2, 'hidden', 'board')],
+      terminals: seats.map(([x, y]) => [-x, y] as const),
+      terminalM: layout.footprintM,
+      dimmer: board.dimmerPartId !== null,
+    },
+    context,
+  );
 }

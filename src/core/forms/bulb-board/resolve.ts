@@ -25,7 +25,8 @@ const FLAGS = {
   all: ['left', 'right', 'top', 'bottom'],
 } as const;
 
-export function resolve(board: BulbBoard, context: FormContext): ResolvedBuild {
+/** What is worked out once and told in several places. */
+function partsOf(board: BulbBoard, context: FormContext) {
   const layout = layoutBoard(board, context);
   const seats = layout.positionsM.map((along, k) => {
     const [x, y] = standing(board, along);
@@ -45,6 +46,13 @@ export function resolve(board: BulbBoard, context: FormContext): ResolvedBuild {
   const [w, h] = upright ? [board.boardWidthM, board.lengthM] : [board.lengthM, board.boardWidthM];
   const pieces = boardPieces(board, layout, context);
   const flagged = board.flags !== 'none';
+  return { board, context, layout, seats, thickness, link, cordM, upright, w, h, pieces, flagged };
+}
+type Parts = ReturnType<typeof partsOf>;
+
+export function resolve(board: BulbBoard, context: FormContext): ResolvedBuild {
+  const parts = partsOf(board, context);
+  const { layout, seats, thickness, link, cordM, upright, w, h, pieces, flagged } = parts;
   return completeBuild(
     {
       ...bulbLamps(board.groups, seats, context),
@@ -66,49 +74,8 @@ export function resolve(board: BulbBoard, context: FormContext): ResolvedBuild {
         loads: bulbLoads(board.groups, seats, (k) => (k ? link : board.tailLengthM), context),
       },
       pieces,
-      needs: [
-        ...bulbNeeds(board.groups, seats, context),
-        ...fromPart(board.socketPartId, seats.length, 'piece', 'one for each bulb'),
-        ...hardware(
-          'screw',
-          2 * seats.length + (board.split === 2 ? 12 : 0),
-          'sockets and joining plate',
-        ),
-        ...hardware('strain-relief', 1, 'where the tail enters'),
-        ...hardware('back-panel', 1, 'covers the terminals'),
-        ...(flagged ? hardware('hinge-tape', 2 * board.lengthM, 'hinges of the flags') : []),
-        ...mainsNeeds(board, cordM),
-      ],
-      steps: [
-        checkLamps(seats.length),
-        markOut('the board'),
-        cutBoard('the board and its flags'),
-        step(
-          'mount',
-          'screw-sockets',
-          'Drill, finish and screw the sockets down',
-          'The cord runs behind',
-          '25 mm bit, roller, screwdriver',
-          10 + 4 * seats.length,
-          'sockets tight, holes rounded',
-          'Drill into scrap, not into your hand or the table.',
-        ),
-        wireMains(context, 10 + 4 * seats.length),
-        ...(flagged
-          ? [
-              step(
-                'mount',
-                'hinge-flags',
-                'Hinge the flags on',
-                'They keep light off wall and lens',
-                'fabric tape',
-                15,
-                'flags stay open and clear of every bulb',
-              ),
-            ]
-          : []),
-        ...finishSteps(),
-      ],
+      needs: needsOf(parts),
+      steps: stepsOf(parts),
       facts: facts(board, layout, link, cordM),
       findings: findings(board, context),
       apparent: upright
@@ -123,10 +90,66 @@ export function resolve(board: BulbBoard, context: FormContext): ResolvedBuild {
         depthM: layout.frontM + thickness,
       },
     },
-    bulbMassKg(board.groups, seats, context) +
-      seats.length * (partOf(context, board.socketPartId, 'socket')?.massKg ?? 0) +
-      cordMassKg(board, cordM, context),
+    fittingsKg(parts),
     context,
+  );
+}
+
+function needsOf({ board, context, seats, cordM, flagged }: Parts): ResolvedBuild['needs'] {
+  return [
+    ...bulbNeeds(board.groups, seats, context),
+    ...fromPart(board.socketPartId, seats.length, 'piece', 'one for each bulb'),
+    ...hardware(
+      'screw',
+      2 * seats.length + (board.split === 2 ? 12 : 0),
+      'sockets and joining plate',
+    ),
+    ...hardware('strain-relief', 1, 'where the tail enters'),
+    ...hardware('back-panel', 1, 'covers the terminals'),
+    ...(flagged ? hardware('hinge-tape', 2 * board.lengthM, 'hinges of the flags') : []),
+    ...mainsNeeds(board, cordM),
+  ];
+}
+
+function stepsOf({ context, seats, flagged }: Parts): ResolvedBuild['steps'] {
+  return [
+    checkLamps(seats.length),
+    markOut('the board'),
+    cutBoard('the board and its flags'),
+    step(
+      'mount',
+      'screw-sockets',
+      'Drill, finish and screw the sockets down',
+      'The cord runs behind',
+      '25 mm bit, roller, screwdriver',
+      10 + 4 * seats.length,
+      'sockets tight, holes rounded',
+      'Drill into scrap, not into your hand or the table.',
+    ),
+    wireMains(context, 10 + 4 * seats.length),
+    ...(flagged
+      ? [
+          step(
+            'mount',
+            'hinge-flags',
+            'Hinge the flags on',
+            'They keep light off wall and lens',
+            'fabric tape',
+            15,
+            'flags stay open and clear of every bulb',
+          ),
+        ]
+      : []),
+    ...finishSteps(),
+  ];
+}
+
+/** Everything that is not cut, kg. */
+function fittingsKg({ board, context, seats, cordM }: Parts): number {
+  return (
+    bulbMassKg(board.groups, seats, context) +
+    seats.length * (partOf(context, board.socketPartId, 'socket')?.massKg ?? 0) +
+    cordMassKg(board, cordM, context)
   );
 }
 

@@ -1,4 +1,4 @@
-import type { Drawing, Shape } from '../../drawing/drawing';
+import type { Drawing, Shape, View } from '../../drawing/drawing';
 import type { FormContext } from '../form';
 import { layerParts } from '../kit/lookup';
 import { bulbsOf } from '../kit/lamps';
@@ -6,7 +6,8 @@ import { circle, knob, line, measure, polygon, view } from '../../drawing/shapes
 import { wiringView } from '../kit/wiringView';
 import { type ClampLamp } from './parameters';
 
-export function draw(lamp: ClampLamp, context: FormContext): Drawing {
+/** What is worked out once for all views. */
+function partsOf(lamp: ClampLamp, context: FormContext) {
   const R = lamp.reflectorM / 2;
   const globe = (bulbsOf(lamp.groups, context)[0]?.globeDiameterM ?? 0.06) / 2;
   const layers = layerParts(lamp, context);
@@ -21,52 +22,64 @@ export function draw(lamp: ClampLamp, context: FormContext): Drawing {
     'cut',
     'shade',
   );
-  return {
-    views: [
-      view(
-        'front',
-        'Front, layer lifted off',
-        [circle(0, 0, R, 'cut', 'shade'), circle(0, 0, globe, 'glass', 'seat-0')],
-        [measure([-R, -R], [R, -R], -R * 0.18, 'Reflector Ø')],
-        [
-          knob(
-            'reflectorM',
-            'Reflector diameter',
-            [R * Math.SQRT1_2, -R * Math.SQRT1_2],
-            [Math.SQRT1_2, -Math.SQRT1_2],
-            2,
-          ),
-        ],
-      ),
-      view(
-        'section',
-        'Section from the side, light to the right',
-        [
-          shade,
-          circle(lamp.depthM * 0.45, 0, globe, 'glass', 'seat-0'),
-          ...layers.map((_, k) =>
-            line(
-              [
-                [z + 0.004 * k, -R],
-                [z + 0.004 * k, R],
-              ],
-              'glass',
-              'layer',
-            ),
-          ),
-        ],
-        [measure([0, -R], [lamp.depthM, -R], -R * 0.2, 'Depth')],
-        [knob('depthM', 'Reflector depth', [lamp.depthM, R * 0.6], [1, 0])],
-      ),
-      wiringView(
-        {
-          outline: [circle(0, 0, R, 'hidden', 'shade')],
-          terminals: [[0, 0]],
-          terminalM: globe,
-          dimmer: lamp.dimmerPartId !== null,
-        },
-        context,
+  return { lamp, context, R, globe, layers, z, shade };
+}
+type Parts = ReturnType<typeof partsOf>;
+
+export function draw(lamp: ClampLamp, context: FormContext): Drawing {
+  const parts = partsOf(lamp, context);
+  return { views: [frontOf(parts), sectionOf(parts), wiringOf(parts)] };
+}
+
+function frontOf({ R, globe }: Parts): View {
+  return view(
+    'front',
+    'Front, layer lifted off',
+    [circle(0, 0, R, 'cut', 'shade'), circle(0, 0, globe, 'glass', 'seat-0')],
+    [measure([-R, -R], [R, -R], -R * 0.18, 'Reflector Ø')],
+    [
+      knob(
+        'reflectorM',
+        'Reflector diameter',
+        [R * Math.SQRT1_2, -R * Math.SQRT1_2],
+        [Math.SQRT1_2, -Math.SQRT1_2],
+        2,
       ),
     ],
-  };
+  );
+}
+
+function sectionOf({ lamp, R, globe, layers, z, shade }: Parts): View {
+  return view(
+    'section',
+    'Section from the side, light to the right',
+    [
+      shade,
+      circle(lamp.depthM * 0.45, 0, globe, 'glass', 'seat-0'),
+      ...layers.map((_, k) =>
+        line(
+          [
+            [z + 0.004 * k, -R],
+            [z + 0.004 * k, R],
+          ],
+          'glass',
+          'layer',
+        ),
+      ),
+    ],
+    [measure([0, -R], [lamp.depthM, -R], -R * 0.2, 'Depth')],
+    [knob('depthM', 'Reflector depth', [lamp.depthM, R * 0.6], [1, 0])],
+  );
+}
+
+function wiringOf({ lamp, context, R, globe }: Parts): View {
+  return wiringView(
+    {
+      outline: [circle(0, 0, R, 'hidden', 'shade')],
+      terminals: [[0, 0]],
+      terminalM: globe,
+      dimmer: lamp.dimmerPartId !== null,
+    },
+    context,
+  );
 }

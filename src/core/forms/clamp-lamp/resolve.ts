@@ -16,7 +16,8 @@ import type { ResolvedBuild } from '../../build/resolvedBuild';
 import { type ClampLamp } from './parameters';
 import { REFLECTOR, REFLECTOR_MIRROR, NECK, CORD_M, seats, layerC, layerFindings } from './layout';
 
-export function resolve(lamp: ClampLamp, context: FormContext): ResolvedBuild {
+/** What is worked out once and told in several places. */
+function partsOf(lamp: ClampLamp, context: FormContext) {
   const shade = partOf(context, lamp.lampPartId, 'clamp-lamp');
   const layers = layerParts(lamp, context);
   const places = seats(lamp);
@@ -33,30 +34,17 @@ export function resolve(lamp: ClampLamp, context: FormContext): ResolvedBuild {
       ]
     : [];
   const lamps = bulbLamps(lamp.groups, places, context);
+  return { lamp, context, shade, layers, places, radius, mouthM2, wallM2, h, disc, misfit, lamps };
+}
+type Parts = ReturnType<typeof partsOf>;
+
+export function resolve(lamp: ClampLamp, context: FormContext): ResolvedBuild {
+  const parts = partsOf(lamp, context);
+  const { shade, layers, places, disc, lamps } = parts;
   return completeBuild(
     {
       ...lamps,
-      mouth: {
-        shape: 'disc',
-        widthM: lamp.reflectorM,
-        heightM: lamp.reflectorM,
-        heightOverBackM: lamp.depthM + lamp.standoffM,
-        layers: layers.map(layerOf),
-        cavity: { areaM2: mouthM2 + wallM2, mouthM2, reflectance: REFLECTOR },
-        room: roundCavity(
-          {
-            baseRadiusM: radius * NECK,
-            mouthRadiusM: radius,
-            depthM: lamp.depthM,
-            gapM: lamp.standoffM,
-            wall: { kind: 'wall', reflectance: REFLECTOR, mirrorShare: REFLECTOR_MIRROR },
-            mouth: mouthMatter(layers.map(layerOf)),
-          },
-          lamps.emitters,
-        ),
-        // Solid angle of the mouth from the bulb: (1 − cos)/2.
-        directShare: (1 - h / Math.hypot(h, radius)) / 2,
-      },
+      mouth: mouthOf(parts),
       lampsAt: { drawing: 'seat-0', field: 'groups' },
       wiring: {
         ...wiringSlots({
@@ -72,70 +60,10 @@ export function resolve(lamp: ClampLamp, context: FormContext): ResolvedBuild {
           markOut: [`Circle of Ø ${exactMm(disc)}; the tab goes over the rim.`],
         }),
       ),
-      needs: [
-        ...bulbNeeds(lamp.groups, places, context),
-        ...fromPart(lamp.lampPartId, 1, 'piece', 'reflector, socket and cord'),
-        ...fromPart(lamp.plugPartId, 1, 'piece', 'if its own does not fit'),
-        ...fromPart(lamp.dimmerPartId, 1, 'piece', 'in the cord'),
-        ...hardware('clip', layers.length ? 6 : 0, 'wooden pegs hold the layer'),
-      ],
-      steps: [
-        checkLamps(1),
-        step(
-          'cut',
-          'cut-layer',
-          'Cut the layer',
-          'A circle with a tab',
-          'scissors',
-          10,
-          'no overlap near the bulb',
-          'Cut away from your fingers.',
-        ),
-        step(
-          'rig',
-          'clamp',
-          'Clamp it and aim it',
-          'Clamps slip: add a turn of wire',
-          'wire',
-          10,
-          'holds a tug',
-          'A lamp that falls takes its cord along: tie the cord off too.',
-        ),
-        ...finishSteps(layers.length),
-      ],
-      facts: [
-        fact('disc', 'Layer Ø', disc, 'reflector + 2 × tab'),
-        fact(
-          'layer-c',
-          'Layer, estimated',
-          layerC(lamp, context) + 273.15,
-          '25 °C + P/(h·A)',
-          'temperature',
-        ),
-        fact('mouth', 'Mouth', mouthM2, 'π·R²', 'area'),
-        fact('reflector', 'Reflector Ø', lamp.reflectorM, 'as set'),
-      ],
-      findings: [
-        ...notChosen('clamp-lamp', [
-          [
-            'clamp lamp',
-            shade,
-            'lampPartId',
-            'shade',
-            'Choose the lamp; its rating is unknown until then.',
-          ],
-          [
-            'bulb',
-            !bulbsOf(lamp.groups, context).includes(null),
-            'groups',
-            'seat-0',
-            'Choose a bulb.',
-          ],
-        ]),
-        ...misfit,
-        ...layerFindings(lamp, context),
-        ...typicalLayers('clamp-lamp', layers),
-      ],
+      needs: needsOf(parts),
+      steps: stepsOf(parts),
+      facts: factsOf(parts),
+      findings: findingsOf(parts),
       apparent: { widthM: lamp.reflectorM, heightM: lamp.reflectorM },
       frontM: lamp.depthM + lamp.standoffM,
       folded: { widthM: lamp.reflectorM, heightM: lamp.reflectorM, depthM: lamp.depthM + 0.12 },
@@ -143,6 +71,108 @@ export function resolve(lamp: ClampLamp, context: FormContext): ResolvedBuild {
     bulbMassKg(lamp.groups, places, context) + (shade?.massKg ?? 0.4),
     context,
   );
+}
+
+function mouthOf({
+  lamp,
+  layers,
+  radius,
+  mouthM2,
+  wallM2,
+  h,
+  lamps,
+}: Parts): ResolvedBuild['mouth'] {
+  return {
+    shape: 'disc',
+    widthM: lamp.reflectorM,
+    heightM: lamp.reflectorM,
+    heightOverBackM: lamp.depthM + lamp.standoffM,
+    layers: layers.map(layerOf),
+    cavity: { areaM2: mouthM2 + wallM2, mouthM2, reflectance: REFLECTOR },
+    room: roundCavity(
+      {
+        baseRadiusM: radius * NECK,
+        mouthRadiusM: radius,
+        depthM: lamp.depthM,
+        gapM: lamp.standoffM,
+        wall: { kind: 'wall', reflectance: REFLECTOR, mirrorShare: REFLECTOR_MIRROR },
+        mouth: mouthMatter(layers.map(layerOf)),
+      },
+      lamps.emitters,
+    ),
+    // Solid angle of the mouth from the bulb: (1 − cos)/2.
+    directShare: (1 - h / Math.hypot(h, radius)) / 2,
+  };
+}
+
+function needsOf({ lamp, context, layers, places }: Parts): ResolvedBuild['needs'] {
+  return [
+    ...bulbNeeds(lamp.groups, places, context),
+    ...fromPart(lamp.lampPartId, 1, 'piece', 'reflector, socket and cord'),
+    ...fromPart(lamp.plugPartId, 1, 'piece', 'if its own does not fit'),
+    ...fromPart(lamp.dimmerPartId, 1, 'piece', 'in the cord'),
+    ...hardware('clip', layers.length ? 6 : 0, 'wooden pegs hold the layer'),
+  ];
+}
+
+function stepsOf({ layers }: Parts): ResolvedBuild['steps'] {
+  return [
+    checkLamps(1),
+    step(
+      'cut',
+      'cut-layer',
+      'Cut the layer',
+      'A circle with a tab',
+      'scissors',
+      10,
+      'no overlap near the bulb',
+      'Cut away from your fingers.',
+    ),
+    step(
+      'rig',
+      'clamp',
+      'Clamp it and aim it',
+      'Clamps slip: add a turn of wire',
+      'wire',
+      10,
+      'holds a tug',
+      'A lamp that falls takes its cord along: tie the cord off too.',
+    ),
+    ...finishSteps(layers.length),
+  ];
+}
+
+function factsOf({ lamp, context, mouthM2, disc }: Parts): ResolvedBuild['facts'] {
+  return [
+    fact('disc', 'Layer Ø', disc, 'reflector + 2 × tab'),
+    fact(
+      'layer-c',
+      'Layer, estimated',
+      layerC(lamp, context) + 273.15,
+      '25 °C + P/(h·A)',
+      'temperature',
+    ),
+    fact('mouth', 'Mouth', mouthM2, 'π·R²', 'area'),
+    fact('reflector', 'Reflector Ø', lamp.reflectorM, 'as set'),
+  ];
+}
+
+function findingsOf({ lamp, context, shade, layers, misfit }: Parts): ResolvedBuild['findings'] {
+  return [
+    ...notChosen('clamp-lamp', [
+      [
+        'clamp lamp',
+        shade,
+        'lampPartId',
+        'shade',
+        'Choose the lamp; its rating is unknown until then.',
+      ],
+      ['bulb', !bulbsOf(lamp.groups, context).includes(null), 'groups', 'seat-0', 'Choose a bulb.'],
+    ]),
+    ...misfit,
+    ...layerFindings(lamp, context),
+    ...typicalLayers('clamp-lamp', layers),
+  ];
 }
 
 /** The reflector as it is drawn against the one that was bought. */

@@ -1,4 +1,4 @@
-import type { Drawing } from '../../drawing/drawing';
+import type { Drawing, View } from '../../drawing/drawing';
 import type { FormContext } from '../form';
 import { layerParts } from '../kit/lookup';
 import { box, circle, knob, line, measure, rectangle, view } from '../../drawing/shapes';
@@ -7,68 +7,81 @@ import { wiringView } from '../kit/wiringView';
 import { type Bounce } from './parameters';
 import { layout } from './layout';
 
-export function draw(bounce: Bounce, context: FormContext): Drawing {
+/** What is worked out once for all views. */
+function partsOf(bounce: Bounce, context: FormContext) {
   const { longM, diameterM, y } = layout(bounce, context);
   const [W, H] = [bounce.widthM / 2, bounce.heightM / 2];
   const size = Math.max(W, H);
   const layers = layerParts(bounce, context);
   const out = bounce.drapeOutM;
-  return {
-    views: [
-      view(
-        'front',
-        'Front, drape lifted off',
-        [
-          rectangle(-W, -H, W, H, 'cut', 'board'),
-          ...[-1, 1].map((side, k) => box(0, side * y, longM, diameterM, 'glass', `seat-${k}`)),
-        ],
-        [
-          measure([-W, -H], [W, -H], -0.14 * size, 'Width'),
-          measure([W, -H], [W, H], -0.14 * size, 'Height'),
-        ],
-        [
-          knob('widthM', 'Board width', [W, 0], [1, 0], 2),
-          knob('heightM', 'Board height', [0, H], [0, 1], 2),
-          knob('offsetM', 'In from the edge', [0, y], [0, 1], -1),
-        ],
+  return { bounce, context, longM, diameterM, y, W, H, size, layers, out };
+}
+type Parts = ReturnType<typeof partsOf>;
+
+export function draw(bounce: Bounce, context: FormContext): Drawing {
+  const parts = partsOf(bounce, context);
+  return { views: [frontOf(parts), sectionOf(parts), wiringOf(parts)] };
+}
+
+function frontOf({ longM, diameterM, y, W, H, size }: Parts): View {
+  return view(
+    'front',
+    'Front, drape lifted off',
+    [
+      rectangle(-W, -H, W, H, 'cut', 'board'),
+      ...[-1, 1].map((side, k) => box(0, side * y, longM, diameterM, 'glass', `seat-${k}`)),
+    ],
+    [
+      measure([-W, -H], [W, -H], -0.14 * size, 'Width'),
+      measure([W, -H], [W, H], -0.14 * size, 'Height'),
+    ],
+    [
+      knob('widthM', 'Board width', [W, 0], [1, 0], 2),
+      knob('heightM', 'Board height', [0, H], [0, 1], 2),
+      knob('offsetM', 'In from the edge', [0, y], [0, 1], -1),
+    ],
+  );
+}
+
+function sectionOf({ bounce, diameterM, y, H, size, layers, out }: Parts): View {
+  return view(
+    'section',
+    'Section from the side, light to the right',
+    [
+      rectangle(-0.01, -H, 0, H, 'cut', 'board'),
+      ...[-1, 1].map((side, k) =>
+        circle(bounce.standoffM, side * y, diameterM / 2, 'glass', `seat-${k}`),
       ),
-      view(
-        'section',
-        'Section from the side, light to the right',
-        [
-          rectangle(-0.01, -H, 0, H, 'cut', 'board'),
-          ...[-1, 1].map((side, k) =>
-            circle(bounce.standoffM, side * y, diameterM / 2, 'glass', `seat-${k}`),
-          ),
-          ...layers.map((_, k) =>
-            line(
-              [
-                [0, -H],
-                [out + 0.01 * k, -H * 0.9],
-                [out + 0.01 * k, H * 0.9],
-                [0, H],
-              ],
-              'hidden',
-              'layer',
-            ),
-          ),
-        ],
-        [measure([0, -H], [out, -H], -0.14 * size, 'Drape')],
-        [knob('drapeOutM', 'Drape over the board', [out, 0], [1, 0])],
-      ),
-      wiringView(
-        {
-          outline: [rectangle(-W, -H, W, H, 'hidden', 'board')],
-          terminals: [
-            [longM / 2, y],
-            [longM / 2, -y],
+      ...layers.map((_, k) =>
+        line(
+          [
+            [0, -H],
+            [out + 0.01 * k, -H * 0.9],
+            [out + 0.01 * k, H * 0.9],
+            [0, H],
           ],
-          terminalM: size * 0.05,
-          dimmer: bounce.dimmerPartId !== null,
-          ballast: hasBallast(bounce, context),
-        },
-        context,
+          'hidden',
+          'layer',
+        ),
       ),
     ],
-  };
+    [measure([0, -H], [out, -H], -0.14 * size, 'Drape')],
+    [knob('drapeOutM', 'Drape over the board', [out, 0], [1, 0])],
+  );
+}
+
+function wiringOf({ bounce, context, longM, y, W, H, size }: Parts): View {
+  return wiringView(
+    {
+      outline: [rectangle(-W, -H, W, H, 'hidden', 'board')],
+      terminals: [
+        [longM / 2, y],
+        [longM / 2, -y],
+      ],
+      terminalM: size * 0.05,
+      dimmer: bounce.dimmerPartId !== null,
+      ballast: hasBallast(bounce, context),
+    },
+    context,
+  );
 }

@@ -35,7 +35,8 @@ import { layout, problems } from './layout';
 /** A tube in a clip-on shade sends its light to one side [typ]. */
 const SHADED = { class: 'lambert' } as const;
 
-export function resolve(bounce: Bounce, context: FormContext): ResolvedBuild {
+/** What is worked out once and told in several places. */
+function partsOf(bounce: Bounce, context: FormContext) {
   const { tube, longM, diameterM, y } = layout(bounce, context);
   const spread = tubeSpread(tube);
   const points = [-1, 1].flatMap((side) =>
@@ -81,50 +82,34 @@ export function resolve(bounce: Bounce, context: FormContext): ResolvedBuild {
   };
   const cordM = bounce.tailLengthM + bounce.heightM;
   const lamps = unitLamps(tubeUnit(tube), tube, tubes, bounce.level, spread, points);
+  return {
+    bounce,
+    context,
+    tube,
+    longM,
+    diameterM,
+    y,
+    tubes,
+    ballasts,
+    layers,
+    faceM2,
+    sidesM2,
+    board,
+    drape,
+    cordM,
+    lamps,
+  };
+}
+type Parts = ReturnType<typeof partsOf>;
+
+export function resolve(bounce: Bounce, context: FormContext): ResolvedBuild {
+  const parts = partsOf(bounce, context);
+  const { tube, diameterM, tubes, cordM, lamps } = parts;
   return completeBuild(
     {
       ...lamps,
-      mouth: {
-        shape: 'rectangle',
-        widthM: bounce.widthM,
-        heightM: bounce.heightM,
-        heightOverBackM: bounce.drapeOutM,
-        layers: layers.map(layerOf),
-        // The drape's sides are wall that mostly lets go: what leaves by them is spill.
-        cavity: {
-          areaM2: 2 * faceM2 + sidesM2,
-          mouthM2: faceM2,
-          reflectance:
-            (faceM2 * FINISHES[bounce.finish].reflectance +
-              sidesM2 * stackLayers(layers.map(layerOf)).backReflectance) /
-            (faceM2 + sidesM2),
-        },
-        room: boxCavity(
-          {
-            back: [bounce.widthM, bounce.heightM],
-            front: [bounce.widthM, bounce.heightM],
-            depthM: bounce.drapeOutM,
-            backMatter: wallOf(FINISHES[bounce.finish]),
-            sideMatter: mouthMatter(layers.map(layerOf)),
-            mouth: mouthMatter(layers.map(layerOf)),
-            names: { back: 'board', side: 'drape’s side' },
-          },
-          lamps.emitters.map((emitter) => ({
-            ...emitter,
-            spread: bounce.facing === 'in' ? SHADED : emitter.spread,
-            axis: bounce.facing === 'in' ? ([0, 0, -1] as const) : emitter.axis,
-          })),
-        ),
-        // Round tubes send a third straight at the drape, shaded ones nothing [typ].
-        directShare: bounce.facing === 'round' ? 0.35 : 0,
-      },
-      enclosure: {
-        areaM2: 2 * faceM2 + sidesM2,
-        closed: layers.length > 0,
-        limitC: layers.length ? Math.min(...layers.map(({ limitC }) => limitC)) : null,
-        ref: 'board',
-        field: 'drapeOutM',
-      },
+      mouth: mouthOf(parts),
+      enclosure: enclosureOf(parts),
       lampsAt: { drawing: 'seat-0', field: 'unitId' },
       wiring: {
         ...wiringSlots(bounce),
@@ -134,92 +119,11 @@ export function resolve(bounce: Bounce, context: FormContext): ResolvedBuild {
           cordM: k ? bounce.heightM : bounce.tailLengthM,
         })),
       },
-      pieces: [
-        board,
-        ...(bounce.stiffenerPartId
-          ? [stickPiece('stiffener', 'Stiffener', bounce.stiffenerPartId, bounce.widthM, 2)]
-          : []),
-        ...layers.map((layer, k) =>
-          clothPiece(`drape-${k + 1}`, `Drape ${k + 1}`, layer.id, drape.w, drape.h, {
-            hemM: 0.02,
-            markOut: ['Corners darted, clipped to the back.'],
-          }),
-        ),
-      ],
-      needs: [
-        ...fromUnit(bounce.unitId, tubes, 'piece', 'the lamps'),
-        ...fromPart(bounce.ballastPartId, ballasts, 'piece', 'for the tubes'),
-        ...hardware('pipe-clip', 2 * bounce.clips, 'hold the tubes'),
-        ...hardware('clip', layers.length ? 12 : 0, 'hold the drape'),
-        ...hardware('glue', bounce.sheets > 1 ? bounce.sheets - 1 : 0, 'between the sheets'),
-        ...mainsNeeds(bounce, cordM),
-      ],
-      steps: [
-        checkLamps(tubes),
-        markOut('the clips'),
-        cutBoard('the board', 20),
-        step(
-          'mount',
-          'glue-and-clips',
-          'Glue sheets, screw stiffener and clips',
-          'A flat board bounces evenly',
-          'glue, screwdriver',
-          30,
-          'no bow; clips clear of the control ends',
-        ),
-        wireMains(context, 20 + 10 * ballasts),
-        ...finishSteps(layers.length),
-      ],
-      facts: [
-        fact('tubes', 'Tubes', tubes, 'two rows', 'count'),
-        fact(
-          'clip',
-          'First clip from the board’s edge',
-          bounce.widthM / 2 - longM / 2 + bounce.clipInM,
-          'middle − half tube + clip distance',
-        ),
-        fact('drape-w', 'Drape, width', drape.w, 'board + 2 × drape + 10 cm to clip'),
-        fact('drape-h', 'Drape, height', drape.h, 'board + 2 × drape + 10 cm to clip'),
-        fact('tube-apart', 'Tubes apart', 2 * y, 'height − 2 × inset'),
-      ],
-      findings: [
-        ...stopsFor('covered-bounce', problems(bounce, context), 'board'),
-        ...notChosen('covered-bounce', [
-          ['tube', tube, 'unitId', 'seat-0', 'Choose a tube, and light and load follow.'],
-          ['board', bounce.boardPartId, 'boardPartId', 'board', 'Choose the white board.'],
-          ...mainsOpen(bounce),
-        ]),
-        ...tubeFindings('covered-bounce', bounce, bounce.linkRun, context),
-        ...tubeTooLong(
-          'covered-bounce',
-          tube && { ...tube, lengthM: longM },
-          bounce.widthM,
-          'widthM',
-        ),
-        ...typicalLayers('covered-bounce', layers),
-        ...(layers.length === 0
-          ? [
-              look(
-                'light',
-                'covered-bounce.bare',
-                'No drape',
-                'Bare tubes show at the edges; cloth over the whole makes one even face, one to two stops below bare tubes.',
-                { field: 'layer1PartId', drawing: 'board' },
-              ),
-            ]
-          : []),
-        ...(!bounce.stiffenerPartId && bounce.widthM > 0.9 && bounce.sheets === 1
-          ? [
-              look(
-                'geometry',
-                'covered-bounce.bow',
-                'One thin sheet bows',
-                'Glue two sheets or add a stiffener.',
-                { field: 'stiffenerPartId', drawing: 'board' },
-              ),
-            ]
-          : []),
-      ],
+      pieces: piecesOf(parts),
+      needs: needsOf(parts),
+      steps: stepsOf(parts),
+      facts: factsOf(parts),
+      findings: findingsOf(parts),
       apparent: { widthM: bounce.widthM, heightM: bounce.heightM },
       array: { spacingM: Infinity, emitterWidthM: diameterM },
       frontM: bounce.drapeOutM,
@@ -235,4 +139,147 @@ export function resolve(bounce: Bounce, context: FormContext): ResolvedBuild {
     tubes * (tube?.massKg ?? 0.2) + cordMassKg(bounce, cordM, context),
     context,
   );
+}
+
+function mouthOf({ bounce, layers, faceM2, sidesM2, lamps }: Parts): ResolvedBuild['mouth'] {
+  return {
+    shape: 'rectangle',
+    widthM: bounce.widthM,
+    heightM: bounce.heightM,
+    heightOverBackM: bounce.drapeOutM,
+    layers: layers.map(layerOf),
+    // The drape's sides are wall that mostly lets go: what leaves by them is spill.
+    cavity: {
+      areaM2: 2 * faceM2 + sidesM2,
+      mouthM2: faceM2,
+      reflectance:
+        (faceM2 * FINISHES[bounce.finish].reflectance +
+          sidesM2 * stackLayers(layers.map(layerOf)).backReflectance) /
+        (faceM2 + sidesM2),
+    },
+    room: boxCavity(
+      {
+        back: [bounce.widthM, bounce.heightM],
+        front: [bounce.widthM, bounce.heightM],
+        depthM: bounce.drapeOutM,
+        backMatter: wallOf(FINISHES[bounce.finish]),
+        sideMatter: mouthMatter(layers.map(layerOf)),
+        mouth: mouthMatter(layers.map(layerOf)),
+        names: { back: 'board', side: 'drape’s side' },
+      },
+      lamps.emitters.map((emitter) => ({
+        ...emitter,
+        spread: bounce.facing === 'in' ? SHADED : emitter.spread,
+        axis: bounce.facing === 'in' ? ([0, 0, -1] as const) : emitter.axis,
+      })),
+    ),
+    // Round tubes send a third straight at the drape, shaded ones nothing [typ].
+    directShare: bounce.facing === 'round' ? 0.35 : 0,
+  };
+}
+
+function enclosureOf({ layers, faceM2, sidesM2 }: Parts): ResolvedBuild['enclosure'] {
+  return {
+    areaM2: 2 * faceM2 + sidesM2,
+    closed: layers.length > 0,
+    limitC: layers.length ? Math.min(...layers.map(({ limitC }) => limitC)) : null,
+    ref: 'board',
+    field: 'drapeOutM',
+  };
+}
+
+function piecesOf({ bounce, layers, board, drape }: Parts): ResolvedBuild['pieces'] {
+  return [
+    board,
+    ...(bounce.stiffenerPartId
+      ? [stickPiece('stiffener', 'Stiffener', bounce.stiffenerPartId, bounce.widthM, 2)]
+      : []),
+    ...layers.map((layer, k) =>
+      clothPiece(`drape-${k + 1}`, `Drape ${k + 1}`, layer.id, drape.w, drape.h, {
+        hemM: 0.02,
+        markOut: ['Corners darted, clipped to the back.'],
+      }),
+    ),
+  ];
+}
+
+function needsOf({ bounce, tubes, ballasts, layers, cordM }: Parts): ResolvedBuild['needs'] {
+  return [
+    ...fromUnit(bounce.unitId, tubes, 'piece', 'the lamps'),
+    ...fromPart(bounce.ballastPartId, ballasts, 'piece', 'for the tubes'),
+    ...hardware('pipe-clip', 2 * bounce.clips, 'hold the tubes'),
+    ...hardware('clip', layers.length ? 12 : 0, 'hold the drape'),
+    ...hardware('glue', bounce.sheets > 1 ? bounce.sheets - 1 : 0, 'between the sheets'),
+    ...mainsNeeds(bounce, cordM),
+  ];
+}
+
+function stepsOf({ context, tubes, ballasts, layers }: Parts): ResolvedBuild['steps'] {
+  return [
+    checkLamps(tubes),
+    markOut('the clips'),
+    cutBoard('the board', 20),
+    step(
+      'mount',
+      'glue-and-clips',
+      'Glue sheets, screw stiffener and clips',
+      'A flat board bounces evenly',
+      'glue, screwdriver',
+      30,
+      'no bow; clips clear of the control ends',
+    ),
+    wireMains(context, 20 + 10 * ballasts),
+    ...finishSteps(layers.length),
+  ];
+}
+
+function factsOf({ bounce, longM, y, tubes, drape }: Parts): ResolvedBuild['facts'] {
+  return [
+    fact('tubes', 'Tubes', tubes, 'two rows', 'count'),
+    fact(
+      'clip',
+      'First clip from the board’s edge',
+      bounce.widthM / 2 - longM / 2 + bounce.clipInM,
+      'middle − half tube + clip distance',
+    ),
+    fact('drape-w', 'Drape, width', drape.w, 'board + 2 × drape + 10 cm to clip'),
+    fact('drape-h', 'Drape, height', drape.h, 'board + 2 × drape + 10 cm to clip'),
+    fact('tube-apart', 'Tubes apart', 2 * y, 'height − 2 × inset'),
+  ];
+}
+
+function findingsOf({ bounce, context, tube, longM, layers }: Parts): ResolvedBuild['findings'] {
+  return [
+    ...stopsFor('covered-bounce', problems(bounce, context), 'board'),
+    ...notChosen('covered-bounce', [
+      ['tube', tube, 'unitId', 'seat-0', 'Choose a tube, and light and load follow.'],
+      ['board', bounce.boardPartId, 'boardPartId', 'board', 'Choose the white board.'],
+      ...mainsOpen(bounce),
+    ]),
+    ...tubeFindings('covered-bounce', bounce, bounce.linkRun, context),
+    ...tubeTooLong('covered-bounce', tube && { ...tube, lengthM: longM }, bounce.widthM, 'widthM'),
+    ...typicalLayers('covered-bounce', layers),
+    ...(layers.length === 0
+      ? [
+          look(
+            'light',
+            'covered-bounce.bare',
+            'No drape',
+            'Bare tubes show at the edges; cloth over the whole makes one even face, one to two stops below bare tubes.',
+            { field: 'layer1PartId', drawing: 'board' },
+          ),
+        ]
+      : []),
+    ...(!bounce.stiffenerPartId && bounce.widthM > 0.9 && bounce.sheets === 1
+      ? [
+          look(
+            'geometry',
+            'covered-bounce.bow',
+            'One thin sheet bows',
+            'Glue two sheets or add a stiffener.',
+            { field: 'stiffenerPartId', drawing: 'board' },
+          ),
+        ]
+      : []),
+  ];
 }

@@ -1,4 +1,4 @@
-import type { Drawing } from '../../drawing/drawing';
+import type { Drawing, View } from '../../drawing/drawing';
 import type { FormContext } from '../form';
 import { layerParts } from '../kit/lookup';
 import { bulbsOf } from '../kit/lamps';
@@ -8,7 +8,8 @@ import { layoutBox } from './layout';
 import { type FoamBox } from './parameters';
 import { seatsOf } from './rays';
 
-export function draw(box: FoamBox, context: FormContext): Drawing {
+/** What is worked out once for all views. */
+function partsOf(box: FoamBox, context: FormContext) {
   const layout = layoutBox(box);
   const [W, H, w, h, d] = [
     box.frontWidthM / 2,
@@ -21,93 +22,103 @@ export function draw(box: FoamBox, context: FormContext): Drawing {
   const size = Math.max(W, H);
   const layers = layerParts(box, context);
   const flat = box.shapeBy === 'inset';
-  return {
-    views: [
-      view(
-        'front',
-        'Front, layers lifted off',
-        [
-          rectangle(-W, -H, W, H, 'cut', 'box'),
-          rectangle(-w, -h, w, h, 'part', 'box'),
-          ...[
-            [-1, -1],
-            [1, -1],
-            [1, 1],
-            [-1, 1],
-          ].map(([x, y]) =>
-            line(
-              [
-                [x! * w, y! * h],
-                [x! * W, y! * H],
-              ],
-              'part',
-              'box',
-            ),
-          ),
-          circle(0, 0, box.holeDiameterM / 2, 'drill', 'seat-0'),
-          ...seatsOf(box).map(({ positionM: [x, y] }, k) =>
-            circle(x, y, globe, 'glass', `seat-${k}`),
-          ),
-        ],
-        [
-          measure([-W, -H], [W, -H], -0.16 * size, 'Front width'),
-          measure([W, -H], [W, H], -0.16 * size, 'Front height'),
-        ],
-        [
-          knob('frontWidthM', 'Front width', [W, 0], [1, 0], 2),
-          knob('frontHeightM', 'Front height', [0, H], [0, 1], 2),
-          ...(flat
-            ? []
-            : [
-                knob('backWidthM', 'Back width', [w, -h / 2], [1, 0], 2),
-                knob('backHeightM', 'Back height', [-w / 2, h], [0, 1], 2),
-              ]),
-        ],
-      ),
-      view(
-        'section',
-        'Section from the side, light to the right',
-        [
-          polygon(
-            [
-              [0, -h],
-              [d, -H],
-              [d, H],
-              [0, h],
-            ],
-            'cut',
-            'box',
-          ),
-          circle(box.lampInM, 0, globe, 'glass', 'seat-0'),
-          ...layers.map((_, k) =>
-            line(
-              [
-                [d + 0.004 * (k + 1), -H],
-                [d + 0.004 * (k + 1), H],
-              ],
-              'glass',
-              'layer',
-            ),
-          ),
-        ],
-        [
-          measure([0, -H], [d, -H], -0.16 * size, 'Depth'),
-          measure([0, -h], [0, h], 0.1 * size, 'Back'),
-        ],
-        flat ? [knob('wingM', 'Wing', [d, 0], [1, 0])] : [knob('depthM', 'Depth', [d, 0], [1, 0])],
-      ),
-      wiringView(
-        {
-          outline: [
-            rectangle(-w, -h, w, h, 'hidden', 'box'),
-            circle(0, 0, box.holeDiameterM / 2, 'hidden', 'box'),
+  return { box, context, W, H, w, h, d, globe, size, layers, flat };
+}
+type Parts = ReturnType<typeof partsOf>;
+
+export function draw(box: FoamBox, context: FormContext): Drawing {
+  const parts = partsOf(box, context);
+  return { views: [frontOf(parts), sectionOf(parts), wiringOf(parts)] };
+}
+
+function frontOf({ box, W, H, w, h, globe, size, flat }: Parts): View {
+  return view(
+    'front',
+    'Front, layers lifted off',
+    [
+      rectangle(-W, -H, W, H, 'cut', 'box'),
+      rectangle(-w, -h, w, h, 'part', 'box'),
+      ...[
+        [-1, -1],
+        [1, -1],
+        [1, 1],
+        [-1, 1],
+      ].map(([x, y]) =>
+        line(
+          [
+            [x! * w, y! * h],
+            [x! * W, y! * H],
           ],
-          terminals: seatsOf(box).map(({ positionM: [x, y] }) => [-x, y] as const),
-          terminalM: globe,
-          dimmer: box.dimmerPartId !== null,
-        },
-        context,
+          'part',
+          'box',
+        ),
+      ),
+      circle(0, 0, box.holeDiameterM / 2, 'drill', 'seat-0'),
+      ...seatsOf(box).map(({ positionM: [x, y] }, k) => circle(x, y, globe, 'glass', `seat-${k}`)),
+    ],
+    [
+      measure([-W, -H], [W, -H], -0.16 * size, 'Front width'),
+      measure([W, -H], [W, H], -0.16 * size, 'Front height'),
+    ],
+    [
+      knob('frontWidthM', 'Front width', [W, 0], [1, 0], 2),
+      knob('frontHeightM', 'Front height', [0, H], [0, 1], 2),
+      ...(flat
+        ? []
+        : [
+            knob('backWidthM', 'Back width', [w, -h / 2], [1, 0], 2),
+            knob('backHeightM', 'Back height', [-w / 2, h], [0, 1], 2),
+          ]),
+    ],
+  );
+}
+
+function sectionOf({ box, H, h, d, globe, size, layers, flat }: Parts): View {
+  return view(
+    'section',
+    'Section from the side, light to the right',
+    [
+      polygon(
+        [
+          [0, -h],
+          [d, -H],
+          [d, H],
+          [0, h],
+        ],
+        'cut',
+        'box',
+      ),
+      circle(box.lampInM, 0, globe, 'glass', 'seat-0'),
+      ...layers.map((_, k) =>
+        line(
+          [
+            [d + 0.004 * (k + 1), -H],
+            [d + 0.004 * (k + 1), H],
+          ],
+          'glass',
+          'layer',
+        ),
       ),
     ],
-  };
+    [
+      measure([0, -H], [d, -H], -0.16 * size, 'Depth'),
+      measure([0, -h], [0, h], 0.1 * size, 'Back'),
+    ],
+    flat ? [knob('wingM', 'Wing', [d, 0], [1, 0])] : [knob('depthM', 'Depth', [d, 0], [1, 0])],
+  );
+}
+
+function wiringOf({ box, context, w, h, globe }: Parts): View {
+  return wiringView(
+    {
+      outline: [
+        rectangle(-w, -h, w, h, 'hidden', 'box'),
+        circle(0, 0, box.holeDiameterM / 2, 'hidden', 'box'),
+      ],
+      terminals: seatsOf(box).map(({ positionM: [x, y] }) => [-x, y] as const),
+      terminalM: globe,
+      dimmer: box.dimmerPartId !== null,
+    },
+    context,
+  );
 }

@@ -16,7 +16,8 @@ import { type FoamBox } from './parameters';
 import { seatsOf, directShare } from './rays';
 import { boxPieces } from './pieces';
 
-export function resolve(box: FoamBox, context: FormContext): ResolvedBuild {
+/** What is worked out once and told in several places. */
+function partsOf(box: FoamBox, context: FormContext) {
   const layout = layoutBox(box);
   const seats = seatsOf(box);
   const layers = layerParts(box, context);
@@ -31,168 +32,41 @@ export function resolve(box: FoamBox, context: FormContext): ResolvedBuild {
   const sheet = partOf(context, box.boardPartId, 'sheet');
   const limits = [...layers.map(({ limitC }) => limitC), sheet?.burns === 'foam' ? 70 : 120];
   const lamps = bulbLamps(box.groups, seats, context);
+  return {
+    box,
+    context,
+    layout,
+    seats,
+    layers,
+    walls,
+    backM2,
+    frontM2,
+    seams,
+    sheet,
+    limits,
+    lamps,
+  };
+}
+type Parts = ReturnType<typeof partsOf>;
+
+export function resolve(box: FoamBox, context: FormContext): ResolvedBuild {
+  const parts = partsOf(box, context);
+  const { layout, seats, sheet, lamps } = parts;
   return completeBuild(
     {
       ...lamps,
-      mouth: {
-        shape: 'rectangle',
-        widthM: box.frontWidthM,
-        heightM: box.frontHeightM,
-        heightOverBackM: layout.depthM,
-        layers: layers.map(layerOf),
-        cavity: {
-          areaM2: frontM2 + backM2 + walls,
-          mouthM2: frontM2,
-          reflectance: FINISHES[box.finish].reflectance,
-        },
-        room: boxCavity(
-          {
-            back: [layout.backWidthM, layout.backHeightM],
-            front: [box.frontWidthM, box.frontHeightM],
-            depthM: layout.depthM,
-            backMatter: wallOf(FINISHES[box.finish]),
-            sideMatter: wallOf(FINISHES[box.finish]),
-            mouth: mouthMatter(layers.map(layerOf)),
-          },
-          lamps.emitters,
-        ),
-        directShare: directShare(box, layout),
-      },
-      enclosure: {
-        areaM2: walls + backM2,
-        closed: true,
-        limitC: Math.min(...limits),
-        ref: 'box',
-        field: 'depthM',
-      },
+      mouth: mouthOf(parts),
+      enclosure: enclosureOf(parts),
       lampsAt: { drawing: 'seat-0', field: 'groups' },
       wiring: {
         ...wiringSlots(box),
         loads: bulbLoads(box.groups, seats, (k) => (k ? 0.1 : box.tailLengthM), context),
       },
       pieces: boxPieces(box, layout, context),
-      needs: [
-        ...bulbNeeds(box.groups, seats, context),
-        ...fromPart(box.socketPartId, seats.length, 'piece', 'one for each bulb'),
-        ...hardware('hinge-tape', seams * 2, 'seams, inside and out'),
-        ...(box.finish === 'foil' || box.finish === 'foil-crumpled'
-          ? hardware('foil', (walls + backM2) / 0.3, 'lining')
-          : []),
-        ...hardware('clip', layers.length ? 12 : 0, 'hold the layers'),
-        ...mainsNeeds(box, box.tailLengthM),
-      ],
-      steps: [
-        checkLamps(seats.length),
-        markOut('five panels', 25),
-        cutBoard('the panels and the hole', 30),
-        step(
-          'finish',
-          'line',
-          'Line the inside',
-          'Before it is a box: flat is easy',
-          'spray glue or tape',
-          25,
-          'no loose foil near the lamp',
-          'Foil conducts: keep it 3 cm from every terminal.',
-        ),
-        step(
-          'mount',
-          'tape-box',
-          'Tape the box together',
-          'Seams first outside, then inside',
-          'fabric tape',
-          25,
-          'square at the front, no light from the seams',
-        ),
-        wireMains(context, 20),
-        ...finishSteps(layers.length),
-      ],
-      facts: [
-        fact(
-          'depth',
-          'Depth',
-          layout.depthM,
-          box.shapeBy === 'inset' ? '√(wing² − inset²)' : 'as set',
-        ),
-        fact(
-          'slant-top',
-          'Slant of top and bottom',
-          layout.topSlantM,
-          '√(depth² + ((front − back)/2)²)',
-        ),
-        fact(
-          'slant-side',
-          'Slant of the sides',
-          layout.sideSlantM,
-          '√(depth² + ((front − back)/2)²)',
-        ),
-        fact(
-          'dihedral',
-          'Angle between panels',
-          layout.dihedralRad,
-          'acos(−sin a · sin b)',
-          'angle',
-        ),
-        fact('mitre', 'Mitre of the edges', layout.mitreRad, 'half of it', 'angle'),
-        fact(
-          'fold',
-          'Fold at the back plate',
-          layout.topFoldRad,
-          '90° + atan((front − back)/2/depth)',
-          'angle',
-        ),
-      ],
-      findings: [
-        ...stopsFor('foam-box', boxProblems(box, context), 'box'),
-        ...notChosen('foam-box', [
-          [
-            'bulb',
-            !bulbsOf(box.groups, context).includes(null),
-            'groups',
-            'seat-0',
-            'Choose an LED bulb, and the light follows.',
-          ],
-          [
-            'board',
-            box.boardPartId,
-            'boardPartId',
-            'box',
-            'Choose the board the panels are cut from.',
-          ],
-          [
-            'socket',
-            box.socketPartId,
-            'socketPartId',
-            'seat-0',
-            'Choose a socket that clamps into the back plate.',
-          ],
-          ...mainsOpen(box),
-        ]),
-        ...socketFindings('foam-box', box, context),
-        ...typicalLayers('foam-box', layers),
-        ...(layers.length === 0
-          ? [
-              look(
-                'light',
-                'foam-box.open',
-                'No layer in front',
-                'The bulb shows as a hot spot and throws a hard shadow: clip a layer on.',
-                { field: 'layer1PartId', drawing: 'box' },
-              ),
-            ]
-          : []),
-        ...(layout.depthM < Math.min(box.frontWidthM, box.frontHeightM) * 0.4 && layers.length
-          ? [
-              look(
-                'light',
-                'foam-box.shallow',
-                'A hot middle',
-                `Only ${exactMm(layout.depthM)} deep for a front ${exactMm(Math.min(box.frontWidthM, box.frontHeightM))} across: the middle is brighter. Deeper, or a second layer.`,
-                { field: 'depthM', drawing: 'box' },
-              ),
-            ]
-          : []),
-      ],
+      needs: needsOf(parts),
+      steps: stepsOf(parts),
+      facts: factsOf(parts),
+      findings: findingsOf(parts),
       apparent: { widthM: box.frontWidthM, heightM: box.frontHeightM },
       frontM: layout.depthM,
       folded: {
@@ -204,4 +78,169 @@ export function resolve(box: FoamBox, context: FormContext): ResolvedBuild {
     bulbMassKg(box.groups, seats, context) + cordMassKg(box, box.tailLengthM, context) + 0.1,
     context,
   );
+}
+
+function mouthOf({
+  box,
+  layout,
+  layers,
+  walls,
+  backM2,
+  frontM2,
+  lamps,
+}: Parts): ResolvedBuild['mouth'] {
+  return {
+    shape: 'rectangle',
+    widthM: box.frontWidthM,
+    heightM: box.frontHeightM,
+    heightOverBackM: layout.depthM,
+    layers: layers.map(layerOf),
+    cavity: {
+      areaM2: frontM2 + backM2 + walls,
+      mouthM2: frontM2,
+      reflectance: FINISHES[box.finish].reflectance,
+    },
+    room: boxCavity(
+      {
+        back: [layout.backWidthM, layout.backHeightM],
+        front: [box.frontWidthM, box.frontHeightM],
+        depthM: layout.depthM,
+        backMatter: wallOf(FINISHES[box.finish]),
+        sideMatter: wallOf(FINISHES[box.finish]),
+        mouth: mouthMatter(layers.map(layerOf)),
+      },
+      lamps.emitters,
+    ),
+    directShare: directShare(box, layout),
+  };
+}
+
+function enclosureOf({ walls, backM2, limits }: Parts): ResolvedBuild['enclosure'] {
+  return {
+    areaM2: walls + backM2,
+    closed: true,
+    limitC: Math.min(...limits),
+    ref: 'box',
+    field: 'depthM',
+  };
+}
+
+function needsOf({
+  box,
+  context,
+  seats,
+  layers,
+  walls,
+  backM2,
+  seams,
+}: Parts): ResolvedBuild['needs'] {
+  return [
+    ...bulbNeeds(box.groups, seats, context),
+    ...fromPart(box.socketPartId, seats.length, 'piece', 'one for each bulb'),
+    ...hardware('hinge-tape', seams * 2, 'seams, inside and out'),
+    ...(box.finish === 'foil' || box.finish === 'foil-crumpled'
+      ? hardware('foil', (walls + backM2) / 0.3, 'lining')
+      : []),
+    ...hardware('clip', layers.length ? 12 : 0, 'hold the layers'),
+    ...mainsNeeds(box, box.tailLengthM),
+  ];
+}
+
+function stepsOf({ context, seats, layers }: Parts): ResolvedBuild['steps'] {
+  return [
+    checkLamps(seats.length),
+    markOut('five panels', 25),
+    cutBoard('the panels and the hole', 30),
+    step(
+      'finish',
+      'line',
+      'Line the inside',
+      'Before it is a box: flat is easy',
+      'spray glue or tape',
+      25,
+      'no loose foil near the lamp',
+      'Foil conducts: keep it 3 cm from every terminal.',
+    ),
+    step(
+      'mount',
+      'tape-box',
+      'Tape the box together',
+      'Seams first outside, then inside',
+      'fabric tape',
+      25,
+      'square at the front, no light from the seams',
+    ),
+    wireMains(context, 20),
+    ...finishSteps(layers.length),
+  ];
+}
+
+function factsOf({ box, layout }: Parts): ResolvedBuild['facts'] {
+  return [
+    fact('depth', 'Depth', layout.depthM, box.shapeBy === 'inset' ? '√(wing² − inset²)' : 'as set'),
+    fact(
+      'slant-top',
+      'Slant of top and bottom',
+      layout.topSlantM,
+      '√(depth² + ((front − back)/2)²)',
+    ),
+    fact('slant-side', 'Slant of the sides', layout.sideSlantM, '√(depth² + ((front − back)/2)²)'),
+    fact('dihedral', 'Angle between panels', layout.dihedralRad, 'acos(−sin a · sin b)', 'angle'),
+    fact('mitre', 'Mitre of the edges', layout.mitreRad, 'half of it', 'angle'),
+    fact(
+      'fold',
+      'Fold at the back plate',
+      layout.topFoldRad,
+      '90° + atan((front − back)/2/depth)',
+      'angle',
+    ),
+  ];
+}
+
+function findingsOf({ box, context, layout, layers }: Parts): ResolvedBuild['findings'] {
+  return [
+    ...stopsFor('foam-box', boxProblems(box, context), 'box'),
+    ...notChosen('foam-box', [
+      [
+        'bulb',
+        !bulbsOf(box.groups, context).includes(null),
+        'groups',
+        'seat-0',
+        'Choose an LED bulb, and the light follows.',
+      ],
+      ['board', box.boardPartId, 'boardPartId', 'box', 'Choose the board the panels are cut from.'],
+      [
+        'socket',
+        box.socketPartId,
+        'socketPartId',
+        'seat-0',
+        'Choose a socket that clamps into the back plate.',
+      ],
+      ...mainsOpen(box),
+    ]),
+    ...socketFindings('foam-box', box, context),
+    ...typicalLayers('foam-box', layers),
+    ...(layers.length === 0
+      ? [
+          look(
+            'light',
+            'foam-box.open',
+            'No layer in front',
+            'The bulb shows as a hot spot and throws a hard shadow: clip a layer on.',
+            { field: 'layer1PartId', drawing: 'box' },
+          ),
+        ]
+      : []),
+    ...(layout.depthM < Math.min(box.frontWidthM, box.frontHeightM) * 0.4 && layers.length
+      ? [
+          look(
+            'light',
+            'foam-box.shallow',
+            'A hot middle',
+            `Only ${exactMm(layout.depthM)} deep for a front ${exactMm(Math.min(box.frontWidthM, box.frontHeightM))} across: the middle is brighter. Deeper, or a second layer.`,
+            { field: 'depthM', drawing: 'box' },
+          ),
+        ]
+      : []),
+  ];
 }

@@ -34,7 +34,8 @@ import type { Overhead } from './parameters';
 /** Under a cloth that hangs near, rows must not be dotted by the reckoning. */
 const POINTS_PER_ROW = { open: 10, covered: 40 };
 
-export function resolveFrame(frame: Overhead, context: FormContext): ResolvedBuild {
+/** What is worked out once and told in several places. */
+function partsOf(frame: Overhead, context: FormContext) {
   const layout = layoutFrame(frame, context);
   const { rows, rowM, rowsY } = layout;
   const { strip, unit } = tapeUnit(frame, rows.usedM, context);
@@ -69,55 +70,24 @@ export function resolveFrame(frame: Overhead, context: FormContext): ResolvedBui
     { class: 'lambert' },
     points,
   );
+  return { frame, context, layout, rows, strip, layers, poles, joints, extraKg, massKg, lamps };
+}
+type Parts = ReturnType<typeof partsOf>;
+
+export function resolveFrame(frame: Overhead, context: FormContext): ResolvedBuild {
+  const parts = partsOf(frame, context);
+  const { layout, rows, strip, layers, poles, extraKg, massKg, lamps } = parts;
   return completeBuild(
     {
       ...lamps,
-      mouth: layers.length
-        ? {
-            shape: 'rectangle',
-            widthM: frame.widthM,
-            heightM: frame.heightM,
-            heightOverBackM: frame.clothDropM,
-            layers: layers.map(layerOf),
-            cavity: null,
-            room: boxCavity(
-              {
-                back: [frame.widthM, frame.heightM],
-                front: [frame.widthM, frame.heightM],
-                depthM: frame.clothDropM,
-                // Nothing over the tape: what the cloth sends back goes up and is gone.
-                backMatter: OPEN,
-                sideMatter: frame.skirtM > 0 ? BLACK : OPEN,
-                mouth: mouthMatter(layers.map(layerOf)),
-                names: { back: 'open top', side: frame.skirtM > 0 ? 'skirt' : 'open side' },
-              },
-              lamps.emitters.map((emitter) => ({
-                ...emitter,
-                positionM: [emitter.positionM[0], emitter.positionM[1], 0.005] as const,
-              })),
-            ),
-            directShare: throughCloth(frame),
-          }
-        : null,
+      mouth: mouthOf(parts),
       controls: skirt(frame, layers.length > 0),
       dots: dotsOf(strip, frame.rowPitchM, frame.clothDropM),
       lampsAt: { drawing: 'tape', field: 'stripId' },
       wiring: { ...wiringSlots(frame), loads: tapeLoads(frame, rows.usedM, context) },
       tape: tapeRun(frame, rows, context),
       pieces: [...poles, ...cloths(frame, context)],
-      needs: [
-        ...tapeNeeds(frame, rows, joints, 0.5 * rows.rowsM.length + frame.heightM, context),
-        ...hardware('elbow', layout.joints.elbow, 'corners'),
-        ...hardware('tee', layout.joints.tee, 'cross bars'),
-        ...hardware('pipe-clamp', layout.joints.couplers, 'couplers where sticks meet'),
-        ...hardware('cable-tie', rows.rowsM.length * (layout.bars + 2), 'tape to bars'),
-        ...hardware('eyelet', eyelets(frame) * layers.length, 'round each cloth'),
-        ...hardware('rope', frame.hangPoints * frame.ropeM, 'hoisting'),
-        ...(frame.bonds === 'yes'
-          ? hardware('safety-bond', frame.hangPoints, 'second fixing, five times the load')
-          : []),
-        ...mainsNeeds(frame, frame.tailLengthM),
-      ],
+      needs: needsOf(parts),
       steps: steps(frame, layout, layers.length, context),
       facts: facts(frame, layout, massKg, context),
       findings: findings(frame, layout, massKg, context),
@@ -134,6 +104,52 @@ export function resolveFrame(frame: Overhead, context: FormContext): ResolvedBui
     extraKg,
     context,
   );
+}
+
+function mouthOf({ frame, layers, lamps }: Parts): ResolvedBuild['mouth'] {
+  return layers.length
+    ? {
+        shape: 'rectangle',
+        widthM: frame.widthM,
+        heightM: frame.heightM,
+        heightOverBackM: frame.clothDropM,
+        layers: layers.map(layerOf),
+        cavity: null,
+        room: boxCavity(
+          {
+            back: [frame.widthM, frame.heightM],
+            front: [frame.widthM, frame.heightM],
+            depthM: frame.clothDropM,
+            // Nothing over the tape: what the cloth sends back goes up and is gone.
+            backMatter: OPEN,
+            sideMatter: frame.skirtM > 0 ? BLACK : OPEN,
+            mouth: mouthMatter(layers.map(layerOf)),
+            names: { back: 'open top', side: frame.skirtM > 0 ? 'skirt' : 'open side' },
+          },
+          lamps.emitters.map((emitter) => ({
+            ...emitter,
+            positionM: [emitter.positionM[0], emitter.positionM[1], 0.005] as const,
+          })),
+        ),
+        directShare: throughCloth(frame),
+      }
+    : null;
+}
+
+function needsOf({ frame, context, layout, rows, layers, joints }: Parts): ResolvedBuild['needs'] {
+  return [
+    ...tapeNeeds(frame, rows, joints, 0.5 * rows.rowsM.length + frame.heightM, context),
+    ...hardware('elbow', layout.joints.elbow, 'corners'),
+    ...hardware('tee', layout.joints.tee, 'cross bars'),
+    ...hardware('pipe-clamp', layout.joints.couplers, 'couplers where sticks meet'),
+    ...hardware('cable-tie', rows.rowsM.length * (layout.bars + 2), 'tape to bars'),
+    ...hardware('eyelet', eyelets(frame) * layers.length, 'round each cloth'),
+    ...hardware('rope', frame.hangPoints * frame.ropeM, 'hoisting'),
+    ...(frame.bonds === 'yes'
+      ? hardware('safety-bond', frame.hangPoints, 'second fixing, five times the load')
+      : []),
+    ...mainsNeeds(frame, frame.tailLengthM),
+  ];
 }
 
 /** What of the black skirt hangs below the cloth, or below the tape where there is none. */

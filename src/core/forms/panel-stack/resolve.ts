@@ -23,7 +23,8 @@ import type { ResolvedBuild } from '../../build/resolvedBuild';
 import { type Stack } from './parameters';
 import { INSIDE, SILVERED_MIRROR, layout, problems } from './layout';
 
-export function resolve(stack: Stack, context: FormContext): ResolvedBuild {
+/** What is worked out once and told in several places. */
+function partsOf(stack: Stack, context: FormContext) {
   const { panel, places, stackW, stackH, w, h } = layout(stack, context);
   const lampUnit = panel && effectiveUnit(panel);
   const softbox = partOf(context, stack.softboxPartId, 'softbox');
@@ -90,17 +91,36 @@ export function resolve(stack: Stack, context: FormContext): ResolvedBuild {
   } as const;
   const va = lampUnit ? apparentVa(lampUnit.wattsW.value, lampUnit.powerFactor.value) : 0;
   const cordM = stack.tailLengthM + 0.3 * stack.panelCount;
+  return {
+    stack,
+    context,
+    panel,
+    places,
+    stackW,
+    stackH,
+    w,
+    h,
+    softbox,
+    layers,
+    across,
+    mouthM2,
+    wallM2,
+    lamps,
+    mouth,
+    va,
+    cordM,
+  };
+}
+type Parts = ReturnType<typeof partsOf>;
+
+export function resolve(stack: Stack, context: FormContext): ResolvedBuild {
+  const parts = partsOf(stack, context);
+  const { places, across, lamps, mouth, va } = parts;
   return completeBuild(
     {
       ...lamps,
       mouth,
-      enclosure: {
-        areaM2: wallM2 + mouthM2,
-        closed: layers.length > 0,
-        limitC: layers.length ? Math.min(...layers.map(({ limitC }) => limitC)) : null,
-        ref: 'box',
-        field: 'boxM',
-      },
+      enclosure: enclosureOf(parts),
       lampsAt: { drawing: 'seat-0', field: 'unitId' },
       wiring: {
         ...wiringSlots(stack),
@@ -110,102 +130,133 @@ export function resolve(stack: Stack, context: FormContext): ResolvedBuild {
           cordM: k ? 0.3 : stack.tailLengthM,
         })),
       },
-      pieces: stack.bracketPartId
-        ? [
-            rectanglePiece(
-              'bracket',
-              'Bracket',
-              stack.bracketPartId,
-              stackW + 0.04,
-              stackH + 0.04,
-              context,
-              {
-                shapes: places.map(([x, y], k) =>
-                  labelled(
-                    circle(x + stackW / 2 + 0.02, y + stackH / 2 + 0.02, 0.0033, 'drill'),
-                    `panel ${k + 1}, 1/4 in`,
-                  ),
-                ),
-              },
-            ),
-          ]
-        : [],
-      needs: [
-        ...fromUnit(stack.unitId, stack.panelCount, 'piece', 'the panels'),
-        ...fromPart(stack.softboxPartId, 1, 'piece', 'the box'),
-        ...hardware('bolt', 2 * stack.panelCount, 'panels to bracket'),
-        ...hardware('spigot', 1, 'bracket to stand'),
-        ...mainsNeeds(stack, cordM),
-      ],
-      steps: [
-        checkLamps(stack.panelCount),
-        cutBoard('the bracket', 15),
-        step(
-          'mount',
-          'bolt-panels',
-          'Bolt the panels to the bracket',
-          'One aim for all',
-          'spanner',
-          8 * stack.panelCount,
-          'no panel tilts',
-        ),
-        step(
-          'dress',
-          'hang-box',
-          'Hang the box over them',
-          'The ring of ribs sits on the bracket',
-          'hands',
-          10,
-          'fabric clear of the panels',
-        ),
-        wireMains(context, 10),
-        ...finishSteps(layers.length),
-      ],
-      facts: [
-        fact('stack-w', 'Stack, width', stackW, 'panels and gaps'),
-        fact('stack-h', 'Stack, height', stackH, 'panels and gaps'),
-        fact(
-          'size-bought',
-          'Size bought',
-          mouthM2 / Math.max(1e-6, stack.panelCount * w * h),
-          'mouth area / panel area',
-          'ratio',
-        ),
-        fact(
-          'output-lost',
-          'Output lost in box and layers',
-          1 - extraction(mouth),
-          '1 − η',
-          'ratio',
-        ),
-      ],
-      findings: [
-        ...stopsFor('panel-stack', problems(stack, context), 'box'),
-        ...notChosen('panel-stack', [
-          ['panel', panel, 'unitId', 'seat-0', 'Choose the panel, and light and load follow.'],
-          ...mainsOpen(stack),
-        ]),
-        ...typicalLayers('panel-stack', layers),
-        ...(stack.dimmerPartId
-          ? [
-              look(
-                'dimmer',
-                'panel-stack.dimmer',
-                'Panels on a mains dimmer',
-                'Their drivers are dimmed at the panel, not in the cord: take the dimmer out.',
-                { field: 'dimmerPartId', drawing: 'dimmer' },
-              ),
-            ]
-          : []),
-      ],
+      pieces: piecesOf(parts),
+      needs: needsOf(parts),
+      steps: stepsOf(parts),
+      facts: factsOf(parts),
+      findings: findingsOf(parts),
       apparent: { widthM: across, heightM: across },
       frontM: stack.boxDepthM,
       folded: { widthM: stack.boxM * 0.6, heightM: 0.2, depthM: 0.2 },
     },
-    stack.panelCount * 0.4 +
-      (panel ? stack.panelCount * (panel.massKg - 0.4) : 0) +
-      (softbox?.massKg ?? 0.8) +
-      cordMassKg(stack, cordM, context),
+    fittingsKg(parts),
     context,
+  );
+}
+
+function enclosureOf({ layers, mouthM2, wallM2 }: Parts): ResolvedBuild['enclosure'] {
+  return {
+    areaM2: wallM2 + mouthM2,
+    closed: layers.length > 0,
+    limitC: layers.length ? Math.min(...layers.map(({ limitC }) => limitC)) : null,
+    ref: 'box',
+    field: 'boxM',
+  };
+}
+
+function piecesOf({ stack, context, places, stackW, stackH }: Parts): ResolvedBuild['pieces'] {
+  return stack.bracketPartId
+    ? [
+        rectanglePiece(
+          'bracket',
+          'Bracket',
+          stack.bracketPartId,
+          stackW + 0.04,
+          stackH + 0.04,
+          context,
+          {
+            shapes: places.map(([x, y], k) =>
+              labelled(
+                circle(x + stackW / 2 + 0.02, y + stackH / 2 + 0.02, 0.0033, 'drill'),
+                `panel ${k + 1}, 1/4 in`,
+              ),
+            ),
+          },
+        ),
+      ]
+    : [];
+}
+
+function needsOf({ stack, cordM }: Parts): ResolvedBuild['needs'] {
+  return [
+    ...fromUnit(stack.unitId, stack.panelCount, 'piece', 'the panels'),
+    ...fromPart(stack.softboxPartId, 1, 'piece', 'the box'),
+    ...hardware('bolt', 2 * stack.panelCount, 'panels to bracket'),
+    ...hardware('spigot', 1, 'bracket to stand'),
+    ...mainsNeeds(stack, cordM),
+  ];
+}
+
+function stepsOf({ stack, context, layers }: Parts): ResolvedBuild['steps'] {
+  return [
+    checkLamps(stack.panelCount),
+    cutBoard('the bracket', 15),
+    step(
+      'mount',
+      'bolt-panels',
+      'Bolt the panels to the bracket',
+      'One aim for all',
+      'spanner',
+      8 * stack.panelCount,
+      'no panel tilts',
+    ),
+    step(
+      'dress',
+      'hang-box',
+      'Hang the box over them',
+      'The ring of ribs sits on the bracket',
+      'hands',
+      10,
+      'fabric clear of the panels',
+    ),
+    wireMains(context, 10),
+    ...finishSteps(layers.length),
+  ];
+}
+
+function factsOf({ stack, stackW, stackH, w, h, mouthM2, mouth }: Parts): ResolvedBuild['facts'] {
+  return [
+    fact('stack-w', 'Stack, width', stackW, 'panels and gaps'),
+    fact('stack-h', 'Stack, height', stackH, 'panels and gaps'),
+    fact(
+      'size-bought',
+      'Size bought',
+      mouthM2 / Math.max(1e-6, stack.panelCount * w * h),
+      'mouth area / panel area',
+      'ratio',
+    ),
+    fact('output-lost', 'Output lost in box and layers', 1 - extraction(mouth), '1 − η', 'ratio'),
+  ];
+}
+
+function findingsOf({ stack, context, panel, layers }: Parts): ResolvedBuild['findings'] {
+  return [
+    ...stopsFor('panel-stack', problems(stack, context), 'box'),
+    ...notChosen('panel-stack', [
+      ['panel', panel, 'unitId', 'seat-0', 'Choose the panel, and light and load follow.'],
+      ...mainsOpen(stack),
+    ]),
+    ...typicalLayers('panel-stack', layers),
+    ...(stack.dimmerPartId
+      ? [
+          look(
+            'dimmer',
+            'panel-stack.dimmer',
+            'Panels on a mains dimmer',
+            'Their drivers are dimmed at the panel, not in the cord: take the dimmer out.',
+            { field: 'dimmerPartId', drawing: 'dimmer' },
+          ),
+        ]
+      : []),
+  ];
+}
+
+/** Everything that is not cut, kg. */
+function fittingsKg({ stack, context, panel, softbox, cordM }: Parts): number {
+  return (
+    stack.panelCount * 0.4 +
+    (panel ? stack.panelCount * (panel.massKg - 0.4) : 0) +
+    (softbox?.massKg ?? 0.8) +
+    cordMassKg(stack, cordM, context)
   );
 }

@@ -1,4 +1,4 @@
-import type { Drawing } from '../../drawing/drawing';
+import type { Drawing, View } from '../../drawing/drawing';
 import type { FormContext } from '../form';
 import { partOf } from '../kit/lookup';
 import { circle, knob, line, measure, rectangle, view, type XY } from '../../drawing/shapes';
@@ -6,7 +6,8 @@ import { wiringView } from '../kit/wiringView';
 import { BOLT_RADIUS_M, type Sandwich } from './parameters';
 import { layout, bolts } from './layout';
 
-export function draw(panel: Sandwich, context: FormContext): Drawing {
+/** What is worked out once for all views. */
+function partsOf(panel: Sandwich, context: FormContext) {
   const { rows, heights, rowM } = layout(panel, context);
   const [W, H] = [panel.widthM / 2, panel.heightM / 2];
   const size = Math.max(W, H);
@@ -16,70 +17,82 @@ export function draw(panel: Sandwich, context: FormContext): Drawing {
   ]);
   const back = partOf(context, panel.backPartId, 'sheet')?.thicknessM ?? 0.003;
   const route = ends.flatMap(([a, b], row) => (row % 2 ? [b, a] : [a, b]));
-  return {
-    views: [
-      view(
-        'front',
-        'Front, opal sheet lifted off',
-        [
-          rectangle(-W, -H, W, H, 'cut', 'panel'),
-          ...ends.map(([a, b]) => line([a, b], 'tape', 'tape')),
-          ...bolts(panel).map(([x, y]) => circle(x, y, BOLT_RADIUS_M * 1.6, 'drill', 'bolt')),
-        ],
-        [
-          measure([-W, -H], [W, -H], -0.16 * size, 'Width'),
-          measure([W, -H], [W, H], -0.16 * size, 'Height'),
-        ],
-        [
-          knob('widthM', 'Width', [W, 0], [1, 0], 2),
-          knob('heightM', 'Height', [0, H], [0, 1], 2),
-          ...(heights.length > 1
-            ? [
-                knob(
-                  'rowPitchM',
-                  'Row pitch',
-                  [-rowM / 2, heights[0]!],
-                  [0, 1],
-                  2 / (heights.length - 1),
-                ),
-              ]
-            : []),
-        ],
-      ),
-      view(
-        'section',
-        'Section, light upwards',
-        [
-          rectangle(-W, -back, W, 0, 'cut', 'panel'),
-          rectangle(-W, panel.spacerM, W, panel.spacerM + back, 'glass', 'layer'),
-          ...rows.rowsM.map((_, row) =>
-            rectangle(heights[row]! - 0.004, 0, heights[row]! + 0.004, 0.003, 'tape', 'tape'),
-          ),
-          ...[-1, 1].map((side) =>
-            rectangle(
-              side * (W - panel.edgeM / 2) - 0.003,
-              -back,
-              side * (W - panel.edgeM / 2) + 0.003,
-              panel.spacerM + back,
-              'part',
-              'bolt',
+  return { panel, context, rows, heights, rowM, W, H, size, ends, back, route };
+}
+type Parts = ReturnType<typeof partsOf>;
+
+export function draw(panel: Sandwich, context: FormContext): Drawing {
+  const parts = partsOf(panel, context);
+  return { views: [frontOf(parts), sectionOf(parts), wiringOf(parts)] };
+}
+
+function frontOf({ panel, heights, rowM, W, H, size, ends }: Parts): View {
+  return view(
+    'front',
+    'Front, opal sheet lifted off',
+    [
+      rectangle(-W, -H, W, H, 'cut', 'panel'),
+      ...ends.map(([a, b]) => line([a, b], 'tape', 'tape')),
+      ...bolts(panel).map(([x, y]) => circle(x, y, BOLT_RADIUS_M * 1.6, 'drill', 'bolt')),
+    ],
+    [
+      measure([-W, -H], [W, -H], -0.16 * size, 'Width'),
+      measure([W, -H], [W, H], -0.16 * size, 'Height'),
+    ],
+    [
+      knob('widthM', 'Width', [W, 0], [1, 0], 2),
+      knob('heightM', 'Height', [0, H], [0, 1], 2),
+      ...(heights.length > 1
+        ? [
+            knob(
+              'rowPitchM',
+              'Row pitch',
+              [-rowM / 2, heights[0]!],
+              [0, 1],
+              2 / (heights.length - 1),
             ),
-          ),
-        ],
-        [measure([-W, 0], [-W, panel.spacerM], 0.1 * size, 'Spacer')],
-        [knob('spacerM', 'Spacer', [0, panel.spacerM], [0, 1])],
+          ]
+        : []),
+    ],
+  );
+}
+
+function sectionOf({ panel, rows, heights, W, size, back }: Parts): View {
+  return view(
+    'section',
+    'Section, light upwards',
+    [
+      rectangle(-W, -back, W, 0, 'cut', 'panel'),
+      rectangle(-W, panel.spacerM, W, panel.spacerM + back, 'glass', 'layer'),
+      ...rows.rowsM.map((_, row) =>
+        rectangle(heights[row]! - 0.004, 0, heights[row]! + 0.004, 0.003, 'tape', 'tape'),
       ),
-      wiringView(
-        {
-          outline: [rectangle(-W, -H, W, H, 'hidden', 'panel')],
-          terminals: route.map(([x, y]) => [-x, y] as const),
-          terminalM: size * 0.03,
-          supply: true,
-          dimmer: panel.dimmerPartId !== null,
-          refOf: () => 'tape',
-        },
-        context,
+      ...[-1, 1].map((side) =>
+        rectangle(
+          side * (W - panel.edgeM / 2) - 0.003,
+          -back,
+          side * (W - panel.edgeM / 2) + 0.003,
+          panel.spacerM + back,
+          'part',
+          'bolt',
+        ),
       ),
     ],
-  };
+    [measure([-W, 0], [-W, panel.spacerM], 0.1 * size, 'Spacer')],
+    [knob('spacerM', 'Spacer', [0, panel.spacerM], [0, 1])],
+  );
+}
+
+function wiringOf({ panel, context, W, H, size, route }: Parts): View {
+  return wiringView(
+    {
+      outline: [rectangle(-W, -H, W, H, 'hidden', 'panel')],
+      terminals: route.map(([x, y]) => [-x, y] as const),
+      terminalM: size * 0.03,
+      supply: true,
+      dimmer: panel.dimmerPartId !== null,
+      refOf: () => 'tape',
+    },
+    context,
+  );
 }

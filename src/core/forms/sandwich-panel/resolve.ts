@@ -30,7 +30,8 @@ import { layout, bolts, problems } from './layout';
 /** Near enough to single diodes that the mouth's map is not dotted by the reckoning. */
 const POINTS_PER_ROW = 30;
 
-export function resolve(panel: Sandwich, context: FormContext): ResolvedBuild {
+/** What is worked out once and told in several places. */
+function partsOf(panel: Sandwich, context: FormContext) {
   const { strip, rowM, rows, heights, count } = layout(panel, context);
   const { unit } = tapeUnit(panel, rows.usedM, context);
   const layers = layerParts(panel, context);
@@ -72,35 +73,33 @@ export function resolve(panel: Sandwich, context: FormContext): ResolvedBuild {
     { class: 'lambert' },
     points,
   );
+  return {
+    panel,
+    context,
+    strip,
+    rows,
+    count,
+    layers,
+    holes,
+    frontM2,
+    sidesM2,
+    sheet,
+    washers,
+    jumpers,
+    joints,
+    lamps,
+  };
+}
+type Parts = ReturnType<typeof partsOf>;
+
+export function resolve(panel: Sandwich, context: FormContext): ResolvedBuild {
+  const parts = partsOf(panel, context);
+  const { strip, rows, layers, holes, frontM2, sidesM2, sheet, washers, jumpers, joints, lamps } =
+    parts;
   return completeBuild(
     {
       ...lamps,
-      mouth: {
-        shape: 'rectangle',
-        widthM: panel.widthM,
-        heightM: panel.heightM,
-        heightOverBackM: panel.spacerM,
-        layers: layers.map(layerOf),
-        // Bolts and washers leave the edges open: what leaves by them is spill.
-        cavity: {
-          areaM2: 2 * frontM2 + sidesM2,
-          mouthM2: frontM2,
-          reflectance: (frontM2 * FINISHES[panel.finish].reflectance) / (frontM2 + sidesM2),
-        },
-        room: boxCavity(
-          {
-            back: [panel.widthM, panel.heightM],
-            front: [panel.widthM, panel.heightM],
-            depthM: panel.spacerM,
-            backMatter: wallOf(FINISHES[panel.finish]),
-            sideMatter: OPEN,
-            mouth: mouthMatter(layers.map(layerOf)),
-            names: { side: 'open edge' },
-          },
-          lamps.emitters,
-        ),
-        directShare: frontM2 / (frontM2 + sidesM2),
-      },
+      mouth: mouthOf(parts),
       enclosure: {
         areaM2: 2 * frontM2 + sidesM2,
         closed: true,
@@ -123,116 +122,160 @@ export function resolve(panel: Sandwich, context: FormContext): ResolvedBuild {
         ...(panel.backing === 'metal' ? hardware('foil-tape', rows.usedM, 'under the tape') : []),
         ...mainsNeeds(panel, panel.tailLengthM),
       ],
-      steps: [
-        checkTape(rows.usedM),
-        markOut('rows and bolts'),
-        cutBoard('both sheets', 25),
-        step(
-          'cut',
-          'drill',
-          'Drill both sheets together, countersink the front',
-          'Holes that were drilled apart never meet',
-          'drill, clamps',
-          4 * holes.length,
-          'no cracks; film still on',
-          'Acrylic grabs the bit: slow speed, a board underneath, glasses on.',
-        ),
-        layTape(rows.usedM, rows.rowsM.length),
-        joinTape(joints),
-        wireMains(context, 15),
-        step(
-          'close',
-          'bolt',
-          'Bolt the sandwich',
-          'Washers hold the sheets apart',
-          'spanner',
-          3 * holes.length,
-          'sheets parallel, nothing rattles',
-        ),
-        ...finishSteps(layers.length),
-      ],
-      facts: [
-        ...tapeFacts(rows, strip, 'row'),
-        fact('row', 'Row cut to', rows.rowsM[0] ?? 0, 'width − 2 × edge, down to a mark'),
-        fact(
-          'rows-fit',
-          'Rows that fit',
-          count,
-          '(height − 2 · edge − width) / pitch + 1',
-          'count',
-        ),
-        fact('jumpers', 'Jumpers', jumpers, 'rows − 1', 'count'),
-        fact('bolts', 'Bolts', holes.length, 'round the border', 'count'),
-        fact('washers', 'Washers a bolt', washers, 'spacer / 1.6 mm, rounded up', 'count'),
-        fact(
-          'ratio',
-          'Stand-off over pitch',
-          panel.spacerM / Math.max(panel.rowPitchM, 1 / (strip?.ledsPerM ?? 60)),
-          'even from about 1',
-          'ratio',
-        ),
-      ],
-      findings: [
-        ...stopsFor('sandwich', problems(panel, context), 'panel'),
-        ...notChosen('sandwich', [
-          [
-            'tape',
-            strip,
-            'stripId',
-            'tape',
-            'Choose a tape, and rows, light, load and cost follow.',
-          ],
-          [
-            'back sheet',
-            panel.backPartId,
-            'backPartId',
-            'panel',
-            'Mirror, white board or foil-faced board.',
-          ],
-          [
-            'front sheet',
-            panel.frontPartId,
-            'frontPartId',
-            'panel',
-            'Opal acrylic as a rule; give its transmittance as the first layer.',
-          ],
-          ...mainsOpen(panel),
-        ]),
-        ...tapeLayingFindings('sandwich', panel, rows, null, panel.backing === 'metal', context),
-        ...typicalLayers('sandwich', layers),
-        ...(panel.spacerM < panel.rowPitchM
-          ? [
-              look(
-                'light',
-                'sandwich.hot-spots',
-                'The rows will show',
-                `The front stands ${mm(panel.spacerM)} off rows ${mm(panel.rowPitchM)} apart: it looks striped. Thicker spacers or closer rows.`,
-                { field: 'spacerM', drawing: 'panel' },
-                'Common practice: stand-off at least the pitch',
-                mm(panel.rowPitchM),
-              ),
-            ]
-          : []),
-        ...(layers.length === 0
-          ? [
-              look(
-                'light',
-                'sandwich.front',
-                'The front’s loss is not counted',
-                'Give the opal sheet as the first layer, or the light is counted as if the front were open.',
-                { field: 'layer1PartId', drawing: 'panel' },
-                'This design',
-              ),
-            ]
-          : []),
-      ],
+      steps: stepsOf(parts),
+      facts: factsOf(parts),
+      findings: findingsOf(parts),
       apparent: { widthM: panel.widthM, heightM: panel.heightM },
       frontM: panel.spacerM,
       folded: { widthM: panel.widthM, heightM: panel.heightM, depthM: panel.spacerM + 0.008 },
     },
-    rows.usedM * (strip?.massKgPerM ?? 0.02) +
-      holes.length * (0.01 + 0.001 * washers) +
-      cordMassKg(panel, panel.tailLengthM, context),
+    fittingsKg(parts),
     context,
+  );
+}
+
+function mouthOf({ panel, layers, frontM2, sidesM2, lamps }: Parts): ResolvedBuild['mouth'] {
+  return {
+    shape: 'rectangle',
+    widthM: panel.widthM,
+    heightM: panel.heightM,
+    heightOverBackM: panel.spacerM,
+    layers: layers.map(layerOf),
+    // Bolts and washers leave the edges open: what leaves by them is spill.
+    cavity: {
+      areaM2: 2 * frontM2 + sidesM2,
+      mouthM2: frontM2,
+      reflectance: (frontM2 * FINISHES[panel.finish].reflectance) / (frontM2 + sidesM2),
+    },
+    room: boxCavity(
+      {
+        back: [panel.widthM, panel.heightM],
+        front: [panel.widthM, panel.heightM],
+        depthM: panel.spacerM,
+        backMatter: wallOf(FINISHES[panel.finish]),
+        sideMatter: OPEN,
+        mouth: mouthMatter(layers.map(layerOf)),
+        names: { side: 'open edge' },
+      },
+      lamps.emitters,
+    ),
+    directShare: frontM2 / (frontM2 + sidesM2),
+  };
+}
+
+function stepsOf({ context, rows, layers, holes, joints }: Parts): ResolvedBuild['steps'] {
+  return [
+    checkTape(rows.usedM),
+    markOut('rows and bolts'),
+    cutBoard('both sheets', 25),
+    step(
+      'cut',
+      'drill',
+      'Drill both sheets together, countersink the front',
+      'Holes that were drilled apart never meet',
+      'drill, clamps',
+      4 * holes.length,
+      'no cracks; film still on',
+      'Acrylic grabs the bit: slow speed, a board underneath, glasses on.',
+    ),
+    layTape(rows.usedM, rows.rowsM.length),
+    joinTape(joints),
+    wireMains(context, 15),
+    step(
+      'close',
+      'bolt',
+      'Bolt the sandwich',
+      'Washers hold the sheets apart',
+      'spanner',
+      3 * holes.length,
+      'sheets parallel, nothing rattles',
+    ),
+    ...finishSteps(layers.length),
+  ];
+}
+
+function factsOf({
+  panel,
+  strip,
+  rows,
+  count,
+  holes,
+  washers,
+  jumpers,
+}: Parts): ResolvedBuild['facts'] {
+  return [
+    ...tapeFacts(rows, strip, 'row'),
+    fact('row', 'Row cut to', rows.rowsM[0] ?? 0, 'width − 2 × edge, down to a mark'),
+    fact('rows-fit', 'Rows that fit', count, '(height − 2 · edge − width) / pitch + 1', 'count'),
+    fact('jumpers', 'Jumpers', jumpers, 'rows − 1', 'count'),
+    fact('bolts', 'Bolts', holes.length, 'round the border', 'count'),
+    fact('washers', 'Washers a bolt', washers, 'spacer / 1.6 mm, rounded up', 'count'),
+    fact(
+      'ratio',
+      'Stand-off over pitch',
+      panel.spacerM / Math.max(panel.rowPitchM, 1 / (strip?.ledsPerM ?? 60)),
+      'even from about 1',
+      'ratio',
+    ),
+  ];
+}
+
+function findingsOf({ panel, context, strip, rows, layers }: Parts): ResolvedBuild['findings'] {
+  return [
+    ...stopsFor('sandwich', problems(panel, context), 'panel'),
+    ...notChosen('sandwich', [
+      ['tape', strip, 'stripId', 'tape', 'Choose a tape, and rows, light, load and cost follow.'],
+      [
+        'back sheet',
+        panel.backPartId,
+        'backPartId',
+        'panel',
+        'Mirror, white board or foil-faced board.',
+      ],
+      [
+        'front sheet',
+        panel.frontPartId,
+        'frontPartId',
+        'panel',
+        'Opal acrylic as a rule; give its transmittance as the first layer.',
+      ],
+      ...mainsOpen(panel),
+    ]),
+    ...tapeLayingFindings('sandwich', panel, rows, null, panel.backing === 'metal', context),
+    ...typicalLayers('sandwich', layers),
+    ...(panel.spacerM < panel.rowPitchM
+      ? [
+          look(
+            'light',
+            'sandwich.hot-spots',
+            'The rows will show',
+            `The front stands ${mm(panel.spacerM)} off rows ${mm(panel.rowPitchM)} apart: it looks striped. Thicker spacers or closer rows.`,
+            { field: 'spacerM', drawing: 'panel' },
+            'Common practice: stand-off at least the pitch',
+            mm(panel.rowPitchM),
+          ),
+        ]
+      : []),
+    ...(layers.length === 0
+      ? [
+          look(
+            'light',
+            'sandwich.front',
+            'The front’s loss is not counted',
+            'Give the opal sheet as the first layer, or the light is counted as if the front were open.',
+            { field: 'layer1PartId', drawing: 'panel' },
+            'This design',
+          ),
+        ]
+      : []),
+  ];
+}
+
+/** Everything that is not cut, kg. */
+function fittingsKg({ panel, context, strip, rows, holes, washers }: Parts): number {
+  return (
+    rows.usedM * (strip?.massKgPerM ?? 0.02) +
+    holes.length * (0.01 + 0.001 * washers) +
+    cordMassKg(panel, panel.tailLengthM, context)
   );
 }

@@ -1,4 +1,4 @@
-import type { Drawing, Shape } from '../../drawing/drawing';
+import type { Drawing, Shape, View } from '../../drawing/drawing';
 import type { FormContext } from '../form';
 import { layerParts, partOf } from '../kit/lookup';
 import { circle, knob, line, measure, rectangle, view } from '../../drawing/shapes';
@@ -6,7 +6,8 @@ import { wiringView } from '../kit/wiringView';
 import { layoutPan } from './layout';
 import { type StripPan } from './parameters';
 
-export function draw(pan: StripPan, context: FormContext): Drawing {
+/** What is worked out once for all views. */
+function partsOf(pan: StripPan, context: FormContext) {
   const { radiusM: R, radiiM, heightsM, rows } = layoutPan(pan, context);
   const layers = layerParts(pan, context);
   const tape = rows.rowsM.map((laid, row): Shape => ({
@@ -40,23 +41,16 @@ export function draw(pan: StripPan, context: FormContext): Drawing {
       ),
     ),
   ];
+  return { pan, context, R, tape, section };
+}
+type Parts = ReturnType<typeof partsOf>;
+
+export function draw(pan: StripPan, context: FormContext): Drawing {
+  const parts = partsOf(pan, context);
+  const { R, section } = parts;
   return {
     views: [
-      view(
-        'front',
-        'Front, layers lifted off',
-        [circle(0, 0, R, 'cut', 'pan'), ...(pan.tapeOn === 'rim' ? tape.slice(0, 1) : tape)],
-        [measure([-R, -R], [R, -R], -R * 0.16, 'Pan Ø')],
-        [
-          knob(
-            'diameterM',
-            'Pan diameter',
-            [R * Math.SQRT1_2, -R * Math.SQRT1_2],
-            [Math.SQRT1_2, -Math.SQRT1_2],
-            2,
-          ),
-        ],
-      ),
+      frontOf(parts),
       view(
         'section',
         'Section, light upwards',
@@ -64,17 +58,39 @@ export function draw(pan: StripPan, context: FormContext): Drawing {
         [measure([-R, 0], [-R, pan.depthM], R * 0.14, 'Depth')],
         [knob('depthM', 'Depth', [R, pan.depthM], [0, 1])],
       ),
-      wiringView(
-        {
-          outline: [circle(0, 0, R, 'hidden', 'pan')],
-          terminals: [[0, R * 0.9]],
-          terminalM: R * 0.08,
-          supply: true,
-          dimmer: pan.dimmerPartId !== null,
-          refOf: () => 'tape',
-        },
-        context,
-      ),
+      wiringOf(parts),
     ],
   };
+}
+
+function frontOf({ pan, R, tape }: Parts): View {
+  return view(
+    'front',
+    'Front, layers lifted off',
+    [circle(0, 0, R, 'cut', 'pan'), ...(pan.tapeOn === 'rim' ? tape.slice(0, 1) : tape)],
+    [measure([-R, -R], [R, -R], -R * 0.16, 'Pan Ø')],
+    [
+      knob(
+        'diameterM',
+        'Pan diameter',
+        [R * Math.SQRT1_2, -R * Math.SQRT1_2],
+        [Math.SQRT1_2, -Math.SQRT1_2],
+        2,
+      ),
+    ],
+  );
+}
+
+function wiringOf({ pan, context, R }: Parts): View {
+  return wiringView(
+    {
+      outline: [circle(0, 0, R, 'hidden', 'pan')],
+      terminals: [[0, R * 0.9]],
+      terminalM: R * 0.08,
+      supply: true,
+      dimmer: pan.dimmerPartId !== null,
+      refOf: () => 'tape',
+    },
+    context,
+  );
 }

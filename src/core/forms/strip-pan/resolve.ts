@@ -16,7 +16,8 @@ import { type StripPan } from './parameters';
 import { points, directShare } from './rays';
 import { panPieces } from './pieces';
 
-export function resolve(pan: StripPan, context: FormContext): ResolvedBuild {
+/** What is worked out once and told in several places. */
+function partsOf(pan: StripPan, context: FormContext) {
   const layout = layoutPan(pan, context);
   const { rows } = layout;
   const { strip, unit } = tapeUnit(pan, rows.usedM, context);
@@ -34,130 +35,189 @@ export function resolve(pan: StripPan, context: FormContext): ResolvedBuild {
     { class: 'lambert' },
     points(pan, layout),
   );
+  return {
+    pan,
+    context,
+    layout,
+    rows,
+    strip,
+    layers,
+    joints,
+    height,
+    mouthM2,
+    rimM2,
+    needs,
+    lamps,
+  };
+}
+type Parts = ReturnType<typeof partsOf>;
+
+export function resolve(pan: StripPan, context: FormContext): ResolvedBuild {
+  const parts = partsOf(pan, context);
+  const { rows, strip, height, lamps } = parts;
   return completeBuild(
     {
       ...lamps,
-      mouth: {
-        shape: 'disc',
-        widthM: pan.diameterM,
-        heightM: pan.diameterM,
-        heightOverBackM: height,
-        layers: layers.map(layerOf),
-        cavity: {
-          areaM2: 2 * mouthM2 + rimM2,
-          mouthM2,
-          reflectance: FINISHES[pan.finish].reflectance,
-        },
-        room: roundCavity(
-          {
-            baseRadiusM: layout.radiusM,
-            mouthRadiusM: layout.radiusM,
-            depthM: height,
-            wall: wallOf(FINISHES[pan.finish]),
-            mouth: mouthMatter(layers.map(layerOf)),
-          },
-          lamps.emitters,
-        ),
-        directShare: directShare(pan, layout),
-      },
-      enclosure: {
-        areaM2: mouthM2 + rimM2,
-        closed: layers.length > 0,
-        limitC: layers.length ? Math.min(...layers.map(({ limitC }) => limitC)) : null,
-        ref: 'pan',
-        field: 'diameterM',
-      },
-      // Rim tape shines across the pan: what shows of it is in the mouth's map.
+      mouth: mouthOf(parts),
+      enclosure: enclosureOf(parts),
       dots: pan.tapeOn === 'base' ? dotsOf(strip, pan.rowPitchM, height) : null,
       lampsAt: { drawing: 'tape', field: 'stripId' },
       wiring: { ...wiringSlots(pan), loads: tapeLoads(pan, rows.usedM, context) },
       tape: tapeRun(pan, rows, context),
       pieces: panPieces(pan, context),
-      needs: [
-        ...needs,
-        ...tapeNeeds(pan, rows, joints, 0.3 + 0.1 * joints, context),
-        ...hardware('clip', layers.length ? 8 : 0, 'hold the discs'),
-        ...hardware('pipe-clamp', 1, 'in the gap of the rim'),
-        ...mainsNeeds(pan, pan.tailLengthM),
-      ],
-      steps: [
-        checkTape(rows.usedM),
-        cutBoard('base, rim and discs', 25),
-        step(
-          'finish',
-          'finish-inside',
-          'Clean and finish the inside',
-          'Every bounce loses what the wall keeps',
-          'rag, paint or foil',
-          30,
-          'no bare metal edge, dry',
-          'A pan’s cut edge is sharp: file it.',
-        ),
-        layTape(rows.usedM, rows.rowsM.length),
-        joinTape(joints),
-        wireMains(context, 15),
-        ...finishSteps(layers.length),
-      ],
-      facts: [
-        fact('circumference', 'Rim circumference', layout.circumferenceM, 'π · Ø'),
-        ...(layout.turnsPerReel === null
-          ? []
-          : [
-              fact(
-                'turns',
-                'Turns from one reel',
-                Math.floor(layout.turnsPerReel * 100) / 100,
-                'reel / (π · Ø − gap); whole turns shown',
-                'count',
-              ),
-            ]),
-        ...tapeFacts(rows, strip, pan.tapeOn === 'rim' ? 'turn' : 'circle'),
-        fact('pitch', 'Row pitch', pan.rowPitchM, 'centre to centre, as chosen'),
-        fact('gap', 'Gap left for the clamp', pan.clampGapM, 'off every row'),
-        fact('disc', 'Diffusion disc Ø', pan.diameterM + 2 * pan.tabM, 'Ø + 2 × tab'),
-      ],
-      findings: [
-        ...stopsFor('strip-pan', panProblems(pan, context), 'pan'),
-        ...notChosen('strip-pan', [
-          [
-            'tape',
-            strip,
-            'stripId',
-            'tape',
-            'Choose a tape, and turns, light, load and cost follow.',
-          ],
-          ...mainsOpen(pan),
-        ]),
-        ...tapeLayingFindings(
-          'strip-pan',
-          pan,
-          rows,
-          { radiusM: layout.radiiM.at(-1) ?? layout.radiusM },
-          pan.finish === 'tinned-steel' || pan.finish === 'foil-tape',
-          context,
-        ),
-        ...typicalLayers('strip-pan', layers),
-        ...(layers.length === 0 && pan.tapeOn === 'base'
-          ? [
-              look(
-                'light',
-                'strip-pan.bare',
-                'Bare diodes towards the subject',
-                'Every diode shows as a dot in the eyes and dazzles: put a layer in front, or the tape on the rim.',
-                { field: 'layer1PartId', drawing: 'pan' },
-              ),
-            ]
-          : []),
-      ],
+      needs: needsOf(parts),
+      steps: stepsOf(parts),
+      facts: factsOf(parts),
+      findings: findingsOf(parts),
       apparent: { widthM: pan.diameterM, heightM: pan.diameterM },
       array: { spacingM: Infinity, emitterWidthM: pan.diameterM },
       frontM: height,
       flammables: [],
       folded: { widthM: pan.diameterM, heightM: pan.diameterM, depthM: height },
     },
-    rows.usedM * (strip?.massKgPerM ?? 0.02) +
-      cordMassKg(pan, pan.tailLengthM, context) +
-      (pan.panPartId ? 0.6 : 0),
+    fittingsKg(parts),
     context,
+  );
+}
+
+function mouthOf({
+  pan,
+  layout,
+  layers,
+  height,
+  mouthM2,
+  rimM2,
+  lamps,
+}: Parts): ResolvedBuild['mouth'] {
+  return {
+    shape: 'disc',
+    widthM: pan.diameterM,
+    heightM: pan.diameterM,
+    heightOverBackM: height,
+    layers: layers.map(layerOf),
+    cavity: {
+      areaM2: 2 * mouthM2 + rimM2,
+      mouthM2,
+      reflectance: FINISHES[pan.finish].reflectance,
+    },
+    room: roundCavity(
+      {
+        baseRadiusM: layout.radiusM,
+        mouthRadiusM: layout.radiusM,
+        depthM: height,
+        wall: wallOf(FINISHES[pan.finish]),
+        mouth: mouthMatter(layers.map(layerOf)),
+      },
+      lamps.emitters,
+    ),
+    directShare: directShare(pan, layout),
+  };
+}
+
+function enclosureOf({ layers, mouthM2, rimM2 }: Parts): ResolvedBuild['enclosure'] {
+  return {
+    areaM2: mouthM2 + rimM2,
+    closed: layers.length > 0,
+    limitC: layers.length ? Math.min(...layers.map(({ limitC }) => limitC)) : null,
+    ref: 'pan',
+    field: 'diameterM',
+  };
+}
+
+function needsOf({ pan, context, rows, layers, joints, needs }: Parts): ResolvedBuild['needs'] {
+  return [
+    ...needs,
+    ...tapeNeeds(pan, rows, joints, 0.3 + 0.1 * joints, context),
+    ...hardware('clip', layers.length ? 8 : 0, 'hold the discs'),
+    ...hardware('pipe-clamp', 1, 'in the gap of the rim'),
+    ...mainsNeeds(pan, pan.tailLengthM),
+  ];
+}
+
+function stepsOf({ context, rows, layers, joints }: Parts): ResolvedBuild['steps'] {
+  return [
+    checkTape(rows.usedM),
+    cutBoard('base, rim and discs', 25),
+    step(
+      'finish',
+      'finish-inside',
+      'Clean and finish the inside',
+      'Every bounce loses what the wall keeps',
+      'rag, paint or foil',
+      30,
+      'no bare metal edge, dry',
+      'A pan’s cut edge is sharp: file it.',
+    ),
+    layTape(rows.usedM, rows.rowsM.length),
+    joinTape(joints),
+    wireMains(context, 15),
+    ...finishSteps(layers.length),
+  ];
+}
+
+function factsOf({ pan, layout, rows, strip }: Parts): ResolvedBuild['facts'] {
+  return [
+    fact('circumference', 'Rim circumference', layout.circumferenceM, 'π · Ø'),
+    ...(layout.turnsPerReel === null
+      ? []
+      : [
+          fact(
+            'turns',
+            'Turns from one reel',
+            Math.floor(layout.turnsPerReel * 100) / 100,
+            'reel / (π · Ø − gap); whole turns shown',
+            'count',
+          ),
+        ]),
+    ...tapeFacts(rows, strip, pan.tapeOn === 'rim' ? 'turn' : 'circle'),
+    fact('pitch', 'Row pitch', pan.rowPitchM, 'centre to centre, as chosen'),
+    fact('gap', 'Gap left for the clamp', pan.clampGapM, 'off every row'),
+    fact('disc', 'Diffusion disc Ø', pan.diameterM + 2 * pan.tabM, 'Ø + 2 × tab'),
+  ];
+}
+
+function findingsOf({
+  pan,
+  context,
+  layout,
+  rows,
+  strip,
+  layers,
+}: Parts): ResolvedBuild['findings'] {
+  return [
+    ...stopsFor('strip-pan', panProblems(pan, context), 'pan'),
+    ...notChosen('strip-pan', [
+      ['tape', strip, 'stripId', 'tape', 'Choose a tape, and turns, light, load and cost follow.'],
+      ...mainsOpen(pan),
+    ]),
+    ...tapeLayingFindings(
+      'strip-pan',
+      pan,
+      rows,
+      { radiusM: layout.radiiM.at(-1) ?? layout.radiusM },
+      pan.finish === 'tinned-steel' || pan.finish === 'foil-tape',
+      context,
+    ),
+    ...typicalLayers('strip-pan', layers),
+    ...(layers.length === 0 && pan.tapeOn === 'base'
+      ? [
+          look(
+            'light',
+            'strip-pan.bare',
+            'Bare diodes towards the subject',
+            'Every diode shows as a dot in the eyes and dazzles: put a layer in front, or the tape on the rim.',
+            { field: 'layer1PartId', drawing: 'pan' },
+          ),
+        ]
+      : []),
+  ];
+}
+
+/** Everything that is not cut, kg. */
+function fittingsKg({ pan, context, rows, strip }: Parts): number {
+  return (
+    rows.usedM * (strip?.massKgPerM ?? 0.02) +
+    cordMassKg(pan, pan.tailLengthM, context) +
+    (pan.panPartId ? 0.6 : 0)
   );
 }

@@ -1,4 +1,4 @@
-import type { Drawing, Shape } from '../../drawing/drawing';
+import type { Drawing, Shape, View } from '../../drawing/drawing';
 import type { FormContext } from '../form';
 import { partOf } from '../kit/lookup';
 import { circle, knob, measure, rectangle, view } from '../../drawing/shapes';
@@ -6,7 +6,8 @@ import { wiringView } from '../kit/wiringView';
 import { layoutStripRing } from './layout';
 import type { StripRing } from './parameters';
 
-export function drawStripRing(ring: StripRing, context: FormContext): Drawing {
+/** What is worked out once for all views. */
+function partsOf(ring: StripRing, context: FormContext) {
   const layout = layoutStripRing(ring, context);
   const [R, r, tab] = [layout.outerRadiusM, layout.innerRadiusM, ring.tabM];
   const tape = layout.rows.rowsM.map((laid, row): Shape => {
@@ -43,48 +44,63 @@ export function drawStripRing(ring: StripRing, context: FormContext): Drawing {
       ),
     ),
   ];
+  return { ring, context, layout, R, r, tab, tape, outline, thickness, half };
+}
+type Parts = ReturnType<typeof partsOf>;
+
+export function drawStripRing(ring: StripRing, context: FormContext): Drawing {
+  const parts = partsOf(ring, context);
+  const { R, r, thickness, half } = parts;
   return {
     views: [
-      view(
-        'front',
-        'Front, as the subject sees it',
-        [...outline, ...tape],
-        [measure([-R, R], [R, R], R * 0.12, 'Outer Ø'), measure([-r, 0], [r, 0], 0, 'Inner Ø')],
-        [
-          knob(
-            'outerDiameterM',
-            'Outer diameter',
-            [R * Math.SQRT1_2, -R * Math.SQRT1_2],
-            [Math.SQRT1_2, -Math.SQRT1_2],
-            2,
-          ),
-          knob(
-            'innerDiameterM',
-            'Inner diameter',
-            [-r * Math.SQRT1_2, -r * Math.SQRT1_2],
-            [-Math.SQRT1_2, -Math.SQRT1_2],
-            2,
-          ),
-          ...(tab > 0 ? [knob('tabM', 'Mounting tab', [0, -R - tab], [0, -1])] : []),
-        ],
-      ),
+      frontOf(parts),
       view(
         'section',
         'Section, light upwards',
         [...half(-1), ...half(1)],
         [measure([r, -thickness], [R, -thickness], -R * 0.1, 'Ring width')],
       ),
-      wiringView(
-        {
-          outline: outline.map((shape) => ({ ...shape, layer: 'hidden' })),
-          terminals: [[0, layout.radiiM[0] ?? R]],
-          terminalM: R * 0.06,
-          supply: true,
-          dimmer: ring.dimmerPartId !== null,
-          refOf: () => 'tape',
-        },
-        context,
-      ),
+      wiringOf(parts),
     ],
   };
+}
+
+function frontOf({ R, r, tab, tape, outline }: Parts): View {
+  return view(
+    'front',
+    'Front, as the subject sees it',
+    [...outline, ...tape],
+    [measure([-R, R], [R, R], R * 0.12, 'Outer Ø'), measure([-r, 0], [r, 0], 0, 'Inner Ø')],
+    [
+      knob(
+        'outerDiameterM',
+        'Outer diameter',
+        [R * Math.SQRT1_2, -R * Math.SQRT1_2],
+        [Math.SQRT1_2, -Math.SQRT1_2],
+        2,
+      ),
+      knob(
+        'innerDiameterM',
+        'Inner diameter',
+        [-r * Math.SQRT1_2, -r * Math.SQRT1_2],
+        [-Math.SQRT1_2, -Math.SQRT1_2],
+        2,
+      ),
+      ...(tab > 0 ? [knob('tabM', 'Mounting tab', [0, -R - tab], [0, -1])] : []),
+    ],
+  );
+}
+
+function wiringOf({ ring, context, layout, R, outline }: Parts): View {
+  return wiringView(
+    {
+      outline: outline.map((shape) => ({ ...shape, layer: 'hidden' })),
+      terminals: [[0, layout.radiiM[0] ?? R]],
+      terminalM: R * 0.06,
+      supply: true,
+      dimmer: ring.dimmerPartId !== null,
+      refOf: () => 'tape',
+    },
+    context,
+  );
 }

@@ -29,7 +29,8 @@ import type { StripRing } from './parameters';
 const BORDER_M = 0.01;
 const COATS = 2;
 
-export function resolveStripRing(ring: StripRing, context: FormContext): ResolvedBuild {
+/** What is worked out once and told in several places. */
+function partsOf(ring: StripRing, context: FormContext) {
   const layout = layoutStripRing(ring, context);
   const { rows } = layout;
   const { strip, unit } = tapeUnit(ring, rows.usedM, context);
@@ -48,6 +49,13 @@ export function resolveStripRing(ring: StripRing, context: FormContext): Resolve
   const joints = ring.feed === 'one' ? 1 : ring.feed === 'both' ? 2 : rows.rowsM.length;
   const extraKg =
     rows.usedM * (strip?.massKgPerM ?? 0.02) + cordMassKg(ring, ring.tailLengthM, context);
+  return { ring, context, layout, rows, strip, lamps, R, board, area, paint, joints, extraKg };
+}
+type Parts = ReturnType<typeof partsOf>;
+
+export function resolveStripRing(ring: StripRing, context: FormContext): ResolvedBuild {
+  const parts = partsOf(ring, context);
+  const { layout, rows, lamps, R, board, extraKg } = parts;
   return completeBuild(
     {
       ...lamps,
@@ -64,54 +72,9 @@ export function resolveStripRing(ring: StripRing, context: FormContext): Resolve
       wiring: { ...wiringSlots(ring), loads: tapeLoads(ring, rows.usedM, context) },
       tape: tapeRun(ring, rows, context),
       pieces: [board],
-      needs: [
-        ...tapeNeeds(ring, rows, joints, 0.3 + joints * 0.1, context),
-        ...(ring.backing === 'metal' ? hardware('foil-tape', rows.usedM, 'under the tape') : []),
-        ...fromPart(
-          ring.paintPartId,
-          paint ? (area * COATS) / paint.coverageM2PerL : 0,
-          'l',
-          'two coats',
-        ),
-        ...mainsNeeds(ring, ring.tailLengthM),
-      ],
-      steps: [
-        checkTape(rows.usedM),
-        markOut('both circles and the tab'),
-        cutBoard('the ring', 25),
-        step(
-          'finish',
-          'finish-front',
-          'Finish the front',
-          'White returns what the tape loses',
-          'roller',
-          25,
-          'dry; 2 h between coats',
-        ),
-        layTape(rows.usedM, rows.rowsM.length),
-        joinTape(joints),
-        wireMains(context, 15),
-        ...finishSteps(),
-      ],
-      facts: [
-        ...tapeFacts(rows, strip, 'row'),
-        fact(
-          'rows-fit',
-          'Rows that fit',
-          layout.radiiM.length,
-          '(R − r − width) / pitch + 1',
-          'count',
-        ),
-        fact(
-          'end',
-          'Tape ends at, clockwise from the top',
-          layout.endRad % (2 * Math.PI),
-          'length of the last row / its radius',
-          'angle',
-        ),
-        fact('trammel-outer', 'Trammel, outer', R, 'half the outer Ø'),
-        fact('trammel-inner', 'Trammel, inner', layout.innerRadiusM, 'half the inner Ø'),
-      ],
+      needs: needsOf(parts),
+      steps: stepsOf(parts),
+      facts: factsOf(parts),
       findings: findings(ring, layout, context),
       apparent: { widthM: 2 * R, heightM: 2 * R },
       array: { spacingM: layout.dotPitchM, emitterWidthM: 0.005 },
@@ -125,6 +88,57 @@ export function resolveStripRing(ring: StripRing, context: FormContext): Resolve
     extraKg,
     context,
   );
+}
+
+function needsOf({ ring, context, rows, area, paint, joints }: Parts): ResolvedBuild['needs'] {
+  return [
+    ...tapeNeeds(ring, rows, joints, 0.3 + joints * 0.1, context),
+    ...(ring.backing === 'metal' ? hardware('foil-tape', rows.usedM, 'under the tape') : []),
+    ...fromPart(
+      ring.paintPartId,
+      paint ? (area * COATS) / paint.coverageM2PerL : 0,
+      'l',
+      'two coats',
+    ),
+    ...mainsNeeds(ring, ring.tailLengthM),
+  ];
+}
+
+function stepsOf({ context, rows, joints }: Parts): ResolvedBuild['steps'] {
+  return [
+    checkTape(rows.usedM),
+    markOut('both circles and the tab'),
+    cutBoard('the ring', 25),
+    step(
+      'finish',
+      'finish-front',
+      'Finish the front',
+      'White returns what the tape loses',
+      'roller',
+      25,
+      'dry; 2 h between coats',
+    ),
+    layTape(rows.usedM, rows.rowsM.length),
+    joinTape(joints),
+    wireMains(context, 15),
+    ...finishSteps(),
+  ];
+}
+
+function factsOf({ layout, rows, strip, R }: Parts): ResolvedBuild['facts'] {
+  return [
+    ...tapeFacts(rows, strip, 'row'),
+    fact('rows-fit', 'Rows that fit', layout.radiiM.length, '(R − r − width) / pitch + 1', 'count'),
+    fact(
+      'end',
+      'Tape ends at, clockwise from the top',
+      layout.endRad % (2 * Math.PI),
+      'length of the last row / its radius',
+      'angle',
+    ),
+    fact('trammel-outer', 'Trammel, outer', R, 'half the outer Ø'),
+    fact('trammel-inner', 'Trammel, inner', layout.innerRadiusM, 'half the inner Ø'),
+  ];
 }
 
 /** Enough points a row that a metre away none stands out. */

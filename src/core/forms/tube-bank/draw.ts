@@ -1,4 +1,4 @@
-import type { Drawing } from '../../drawing/drawing';
+import type { Drawing, View } from '../../drawing/drawing';
 import type { FormContext } from '../form';
 import { partOf } from '../kit/lookup';
 import { box, circle, knob, measure, rectangle, view } from '../../drawing/shapes';
@@ -7,7 +7,8 @@ import { wiringView } from '../kit/wiringView';
 import { type TubeBank } from './parameters';
 import { layout } from './layout';
 
-export function draw(bank: TubeBank, context: FormContext): Drawing {
+/** What is worked out once for all views. */
+function partsOf(bank: TubeBank, context: FormContext) {
   const { longM, upright, diameterM, rowsM, backWidthM, backHeightM } = layout(bank, context);
   const size = Math.max(backWidthM, backHeightM);
   const tubes = rowsM.map((across, k) =>
@@ -19,99 +20,120 @@ export function draw(bank: TubeBank, context: FormContext): Drawing {
   const thickness = partOf(context, bank.boardPartId, 'sheet')?.thicknessM ?? 0.006;
   const half = (bank.tubeCount * bank.pitchM) / 2 + bank.edgeM;
   return {
-    views: [
-      view(
-        'front',
-        'Front, as the subject sees it',
-        [
-          rectangle(
-            -backWidthM / 2,
-            -backHeightM / 2,
-            backWidthM / 2,
-            backHeightM / 2,
-            'cut',
-            'board',
-          ),
-          ...tubes,
-        ],
-        [
-          measure(
-            [-backWidthM / 2, -backHeightM / 2],
-            [backWidthM / 2, -backHeightM / 2],
-            -0.08 * size,
-            'Width',
-          ),
-          measure(
-            [backWidthM / 2, -backHeightM / 2],
-            [backWidthM / 2, backHeightM / 2],
-            -0.08 * size,
-            'Height',
-          ),
-        ],
-        [
-          knob(
-            'edgeM',
-            'Edge round the tubes',
-            [backWidthM / 2, backHeightM / 2],
-            [Math.SQRT1_2, Math.SQRT1_2],
-            // The corner moves by the edge both sideways and up.
-            Math.SQRT1_2,
-          ),
-          ...(bank.tubeCount > 1
-            ? [
-                upright
-                  ? knob('pitchM', 'Pitch', [last, 0], [1, 0], 2 / (bank.tubeCount - 1))
-                  : knob('pitchM', 'Pitch', [0, last], [0, 1], 2 / (bank.tubeCount - 1)),
-              ]
-            : []),
-        ],
+    bank,
+    context,
+    longM,
+    upright,
+    diameterM,
+    rowsM,
+    backWidthM,
+    backHeightM,
+    size,
+    tubes,
+    last,
+    thickness,
+    half,
+  };
+}
+type Parts = ReturnType<typeof partsOf>;
+
+export function draw(bank: TubeBank, context: FormContext): Drawing {
+  const parts = partsOf(bank, context);
+  return { views: [frontOf(parts), sectionOf(parts), wiringOf(parts)] };
+}
+
+function frontOf({ bank, upright, backWidthM, backHeightM, size, tubes, last }: Parts): View {
+  return view(
+    'front',
+    'Front, as the subject sees it',
+    [
+      rectangle(-backWidthM / 2, -backHeightM / 2, backWidthM / 2, backHeightM / 2, 'cut', 'board'),
+      ...tubes,
+    ],
+    [
+      measure(
+        [-backWidthM / 2, -backHeightM / 2],
+        [backWidthM / 2, -backHeightM / 2],
+        -0.08 * size,
+        'Width',
       ),
-      view(
-        'section',
-        'Section across the tubes, light upwards',
-        [
-          box(0, -thickness / 2, 2 * half, thickness, 'cut', 'board'),
-          ...rowsM.map((across, k) =>
-            circle(across, bank.standoffM + diameterM / 2, diameterM / 2, 'glass', `seat-${k}`),
-          ),
-          ...(bank.lipM > 0
-            ? [
-                rectangle(-half, 0, -half + thickness, bank.lipM, 'cut', 'board'),
-                rectangle(half - thickness, 0, half, bank.lipM, 'cut', 'board'),
-              ]
-            : []),
-        ],
-        [
-          measure(
-            [-half, 0],
-            [-half, Math.max(bank.lipM, bank.standoffM + diameterM)],
-            0.04,
-            'Depth',
-          ),
-        ],
-        [knob('standoffM', 'Over the back', [rowsM[0]!, bank.standoffM + diameterM / 2], [0, 1])],
-      ),
-      wiringView(
-        {
-          outline: [
-            rectangle(
-              -backWidthM / 2,
-              -backHeightM / 2,
-              backWidthM / 2,
-              backHeightM / 2,
-              'hidden',
-              'board',
-            ),
-          ],
-          terminals: rowsM.map((across) =>
-            upright ? ([-across, longM / 2] as const) : ([-longM / 2, across] as const),
-          ),
-          terminalM: diameterM,
-          dimmer: bank.dimmerPartId !== null,
-          ballast: hasBallast(bank, context),
-        },
-        context,
+      measure(
+        [backWidthM / 2, -backHeightM / 2],
+        [backWidthM / 2, backHeightM / 2],
+        -0.08 * size,
+        'Height',
       ),
     ],
-  };
+    [
+      knob(
+        'edgeM',
+        'Edge round the tubes',
+        [backWidthM / 2, backHeightM / 2],
+        [Math.SQRT1_2, Math.SQRT1_2],
+        // The corner moves by the edge both sideways and up.
+        Math.SQRT1_2,
+      ),
+      ...(bank.tubeCount > 1
+        ? [
+            upright
+              ? knob('pitchM', 'Pitch', [last, 0], [1, 0], 2 / (bank.tubeCount - 1))
+              : knob('pitchM', 'Pitch', [0, last], [0, 1], 2 / (bank.tubeCount - 1)),
+          ]
+        : []),
+    ],
+  );
+}
+
+function sectionOf({ bank, diameterM, rowsM, thickness, half }: Parts): View {
+  return view(
+    'section',
+    'Section across the tubes, light upwards',
+    [
+      box(0, -thickness / 2, 2 * half, thickness, 'cut', 'board'),
+      ...rowsM.map((across, k) =>
+        circle(across, bank.standoffM + diameterM / 2, diameterM / 2, 'glass', `seat-${k}`),
+      ),
+      ...(bank.lipM > 0
+        ? [
+            rectangle(-half, 0, -half + thickness, bank.lipM, 'cut', 'board'),
+            rectangle(half - thickness, 0, half, bank.lipM, 'cut', 'board'),
+          ]
+        : []),
+    ],
+    [measure([-half, 0], [-half, Math.max(bank.lipM, bank.standoffM + diameterM)], 0.04, 'Depth')],
+    [knob('standoffM', 'Over the back', [rowsM[0]!, bank.standoffM + diameterM / 2], [0, 1])],
+  );
+}
+
+function wiringOf({
+  bank,
+  context,
+  longM,
+  upright,
+  diameterM,
+  rowsM,
+  backWidthM,
+  backHeightM,
+}: Parts): View {
+  return wiringView(
+    {
+      outline: [
+        rectangle(
+          -backWidthM / 2,
+          -backHeightM / 2,
+          backWidthM / 2,
+          backHeightM / 2,
+          'hidden',
+          'board',
+        ),
+      ],
+      terminals: rowsM.map((across) =>
+        upright ? ([-across, longM / 2] as const) : ([-longM / 2, across] as const),
+      ),
+      terminalM: diameterM,
+      dimmer: bank.dimmerPartId !== null,
+      ballast: hasBallast(bank, context),
+    },
+    context,
+  );
 }

@@ -22,7 +22,8 @@ import type { ResolvedBuild } from '../../build/resolvedBuild';
 import { type TubeBank } from './parameters';
 import { layout, rowEnds, problems } from './layout';
 
-export function resolve(bank: TubeBank, context: FormContext): ResolvedBuild {
+/** What is worked out once and told in several places. */
+function partsOf(bank: TubeBank, context: FormContext) {
   const { tube, longM, upright, diameterM, rowsM, backWidthM, backHeightM } = layout(bank, context);
   const spread = tubeSpread(tube);
   const z = bank.standoffM + diameterM / 2;
@@ -65,6 +66,30 @@ export function resolve(bank: TubeBank, context: FormContext): ResolvedBuild {
       : []),
   ];
   const cordM = bank.tailLengthM + bank.tubeCount * bank.pitchM;
+  return {
+    bank,
+    context,
+    tube,
+    longM,
+    diameterM,
+    rowsM,
+    backWidthM,
+    backHeightM,
+    spread,
+    z,
+    points,
+    tubes,
+    ballasts,
+    pieces,
+    cordM,
+  };
+}
+type Parts = ReturnType<typeof partsOf>;
+
+export function resolve(bank: TubeBank, context: FormContext): ResolvedBuild {
+  const parts = partsOf(bank, context);
+  const { tube, diameterM, rowsM, backWidthM, backHeightM, spread, z, points, tubes, pieces } =
+    parts;
   return completeBuild(
     {
       ...unitLamps(tubeUnit(tube), tube, tubes, bank.level, spread, points),
@@ -87,70 +112,10 @@ export function resolve(bank: TubeBank, context: FormContext): ResolvedBuild {
         })),
       },
       pieces,
-      needs: [
-        ...fromUnit(bank.unitId, tubes, 'piece', 'the lamps'),
-        ...fromPart(bank.ballastPartId, ballasts, 'piece', 'one for every so many tubes'),
-        ...hardware('pipe-clip', 2 * tubes, 'two a tube'),
-        ...hardware('screw', 2 * tubes + (bank.lipM > 0 ? 16 : 0), 'clips and walls'),
-        ...hardware('strain-relief', 1, 'where the tail enters'),
-        ...(bank.bracket === 'yes'
-          ? [...hardware('spigot', 1, 'bracket'), ...hardware('bolt', 2, 'bracket')]
-          : []),
-        ...mainsNeeds(bank, cordM),
-      ],
-      steps: [
-        checkLamps(tubes),
-        markOut('the housing'),
-        cutBoard('back and walls', 25),
-        step(
-          'mount',
-          'housing',
-          'Put the housing together and finish it',
-          'A bright back sends the rear light forwards',
-          'glue, screws, roller',
-          35,
-          'square; the finish dry',
-        ),
-        step(
-          'mount',
-          'clip-tubes',
-          'Clip the tubes in',
-          'Hold them near their ends',
-          'screwdriver',
-          3 * tubes,
-          'no tube under strain',
-          tube?.technology === 'fluorescent'
-            ? 'Tubes contain mercury. If one breaks: air the room 15 minutes, gather with card and tape, hand it in.'
-            : {},
-        ),
-        wireMains(context, 20 + 6 * bank.tubeCount + 10 * ballasts),
-        ...finishSteps(),
-      ],
-      facts: [
-        fact('tubes', 'Tubes in all', tubes, 'rows × end to end', 'count'),
-        ...(ballasts
-          ? [fact('ballasts', 'Ballasts', ballasts, 'tubes / tubes a ballast', 'count')]
-          : []),
-        fact('run', 'Length of a row', longM, 'tube length × end to end'),
-        fact('back-w', 'Back, width', backWidthM, 'tubes and edges'),
-        fact('back-h', 'Back, height', backHeightM, 'tubes and edges'),
-      ],
-      findings: [
-        ...stopsFor('tube-bank', problems(bank, context), 'seat-0'),
-        ...notChosen('tube-bank', [
-          [
-            'tube',
-            tube,
-            'unitId',
-            'seat-0',
-            'Choose a tube or bar, and size, light and load follow.',
-          ],
-          ['board', bank.boardPartId, 'boardPartId', 'board', 'Choose the sheet of the housing.'],
-          ...mainsOpen(bank),
-        ]),
-        ...tubeFindings('tube-bank', bank, bank.linkRun, context),
-        ...unearthedMetal('tube-bank', bank.boardPartId, bank.cordPartId, context),
-      ],
+      needs: needsOf(parts),
+      steps: stepsOf(parts),
+      facts: factsOf(parts),
+      findings: findingsOf(parts),
       apparent: { widthM: backWidthM - 2 * bank.edgeM, heightM: backHeightM - 2 * bank.edgeM },
       array: { spacingM: rowsM.length > 1 ? bank.pitchM : Infinity, emitterWidthM: diameterM },
       frontM: z + diameterM / 2,
@@ -162,9 +127,92 @@ export function resolve(bank: TubeBank, context: FormContext): ResolvedBuild {
           (partOf(context, bank.boardPartId, 'sheet')?.thicknessM ?? 0.006),
       },
     },
-    tubes * (tube?.massKg ?? 0.2) +
-      ballasts * (partOf(context, bank.ballastPartId, 'ballast')?.massKg ?? 0.3) +
-      cordMassKg(bank, cordM, context),
+    fittingsKg(parts),
     context,
+  );
+}
+
+function needsOf({ bank, tubes, ballasts, cordM }: Parts): ResolvedBuild['needs'] {
+  return [
+    ...fromUnit(bank.unitId, tubes, 'piece', 'the lamps'),
+    ...fromPart(bank.ballastPartId, ballasts, 'piece', 'one for every so many tubes'),
+    ...hardware('pipe-clip', 2 * tubes, 'two a tube'),
+    ...hardware('screw', 2 * tubes + (bank.lipM > 0 ? 16 : 0), 'clips and walls'),
+    ...hardware('strain-relief', 1, 'where the tail enters'),
+    ...(bank.bracket === 'yes'
+      ? [...hardware('spigot', 1, 'bracket'), ...hardware('bolt', 2, 'bracket')]
+      : []),
+    ...mainsNeeds(bank, cordM),
+  ];
+}
+
+function stepsOf({ bank, context, tube, tubes, ballasts }: Parts): ResolvedBuild['steps'] {
+  return [
+    checkLamps(tubes),
+    markOut('the housing'),
+    cutBoard('back and walls', 25),
+    step(
+      'mount',
+      'housing',
+      'Put the housing together and finish it',
+      'A bright back sends the rear light forwards',
+      'glue, screws, roller',
+      35,
+      'square; the finish dry',
+    ),
+    step(
+      'mount',
+      'clip-tubes',
+      'Clip the tubes in',
+      'Hold them near their ends',
+      'screwdriver',
+      3 * tubes,
+      'no tube under strain',
+      tube?.technology === 'fluorescent'
+        ? 'Tubes contain mercury. If one breaks: air the room 15 minutes, gather with card and tape, hand it in.'
+        : {},
+    ),
+    wireMains(context, 20 + 6 * bank.tubeCount + 10 * ballasts),
+    ...finishSteps(),
+  ];
+}
+
+function factsOf({
+  longM,
+  backWidthM,
+  backHeightM,
+  tubes,
+  ballasts,
+}: Parts): ResolvedBuild['facts'] {
+  return [
+    fact('tubes', 'Tubes in all', tubes, 'rows × end to end', 'count'),
+    ...(ballasts
+      ? [fact('ballasts', 'Ballasts', ballasts, 'tubes / tubes a ballast', 'count')]
+      : []),
+    fact('run', 'Length of a row', longM, 'tube length × end to end'),
+    fact('back-w', 'Back, width', backWidthM, 'tubes and edges'),
+    fact('back-h', 'Back, height', backHeightM, 'tubes and edges'),
+  ];
+}
+
+function findingsOf({ bank, context, tube }: Parts): ResolvedBuild['findings'] {
+  return [
+    ...stopsFor('tube-bank', problems(bank, context), 'seat-0'),
+    ...notChosen('tube-bank', [
+      ['tube', tube, 'unitId', 'seat-0', 'Choose a tube or bar, and size, light and load follow.'],
+      ['board', bank.boardPartId, 'boardPartId', 'board', 'Choose the sheet of the housing.'],
+      ...mainsOpen(bank),
+    ]),
+    ...tubeFindings('tube-bank', bank, bank.linkRun, context),
+    ...unearthedMetal('tube-bank', bank.boardPartId, bank.cordPartId, context),
+  ];
+}
+
+/** Everything that is not cut, kg. */
+function fittingsKg({ bank, context, tube, tubes, ballasts, cordM }: Parts): number {
+  return (
+    tubes * (tube?.massKg ?? 0.2) +
+    ballasts * (partOf(context, bank.ballastPartId, 'ballast')?.massKg ?? 0.3) +
+    cordMassKg(bank, cordM, context)
   );
 }

@@ -14,7 +14,8 @@ import type { ResolvedBuild } from '../../build/resolvedBuild';
 import { type TubeLight } from './parameters';
 import { layout, problems } from './layout';
 
-export function resolve(light: TubeLight, context: FormContext): ResolvedBuild {
+/** What is worked out once and told in several places. */
+function partsOf(light: TubeLight, context: FormContext) {
   const { strip, strandM, rows } = layout(light, context);
   const { unit } = tapeUnit(light, rows.usedM, context);
   const liner = partOf(context, light.linerPartId, 'diffusion');
@@ -32,146 +33,32 @@ export function resolve(light: TubeLight, context: FormContext): ResolvedBuild {
   const dot = 1 / (strip?.ledsPerM ?? 60);
   const linerW = Math.PI * light.insideDiameterM * light.linerTurns + light.overlapM;
   const wallM2 = Math.PI * light.insideDiameterM * light.tubeLengthM;
+  return { light, context, strip, strandM, rows, liner, layers, lit, lamps, dot, linerW, wallM2 };
+}
+type Parts = ReturnType<typeof partsOf>;
+
+export function resolve(light: TubeLight, context: FormContext): ResolvedBuild {
+  const parts = partsOf(light, context);
+  const { strip, rows, lamps } = parts;
   return completeBuild(
     {
       ...lamps,
-      mouth: liner
-        ? {
-            shape: 'tube',
-            widthM: light.insideDiameterM,
-            heightM: lit,
-            heightOverBackM: light.insideDiameterM / 2,
-            layers,
-            // What the liner sends back crosses the tube and meets it again.
-            cavity: { areaM2: wallM2, mouthM2: wallM2, reflectance: 1 },
-            room: linedCavity(light, lit, strip, layers, lamps.emitters),
-            directShare: 1,
-          }
-        : null,
-      enclosure: {
-        areaM2: wallM2,
-        closed: true,
-        limitC: liner?.limitC ?? 80,
-        ref: 'tube',
-        field: 'insideDiameterM',
-      },
+      mouth: mouthOf(parts),
+      enclosure: enclosureOf(parts),
       dots: dotsOf(strip, Infinity, 0.9 * light.insideDiameterM),
       lampsAt: { drawing: 'tape', field: 'stripId' },
       wiring: { ...wiringSlots(light), loads: tapeLoads(light, rows.usedM, context) },
       tape: tapeRun(light, rows, context),
-      pieces: [
-        stickPiece('tube', 'Tube', light.tubePartId, light.tubeLengthM, 1, [
-          'Saw it square with a fine blade, deburr inside.',
-        ]),
-        ...(liner
-          ? [
-              clothPiece(
-                'liner',
-                'Liner',
-                light.linerPartId,
-                linerW,
-                light.tubeLengthM + 2 * light.foldM,
-                {
-                  markOut: [
-                    'Roll it round a stick, slide it in, let it spring open; the overlap goes to the back.',
-                  ],
-                },
-              ),
-            ]
-          : []),
-      ],
+      pieces: piecesOf(parts),
       needs: [
         ...tapeNeeds(light, rows, light.strands, 0.2, context),
         ...hardware('cap', 2, 'ends of the tube'),
         ...hardware('strain-relief', 1, 'where the cable leaves'),
         ...mainsNeeds(light, light.tailLengthM),
       ],
-      steps: [
-        checkTape(rows.usedM),
-        step(
-          'check parts',
-          'look-through',
-          'Look through the tube',
-          'Scratches show as lines',
-          'a lamp',
-          2,
-          'clear from end to end',
-        ),
-        sticks('the tube', 1),
-        step(
-          'finish',
-          'liner',
-          'Roll the liner in',
-          'It hides the dots',
-          'a stick',
-          8,
-          'no crease, overlap at the back',
-        ),
-        layTape(rows.usedM, light.strands),
-        joinTape(light.strands),
-        step(
-          'close',
-          'cap',
-          'Pull the tape in and cap it',
-          'A thread through first makes it easy',
-          'thread',
-          10,
-          'tape straight, cable held',
-        ),
-        wireMains(context, 15),
-        ...finishSteps(),
-      ],
-      facts: [
-        ...tapeFacts(rows, strip, 'strand'),
-        fact('strand', 'Strand cut to', lit, 'length − caps, down to a mark'),
-        fact('room', 'Room between the caps', strandM, 'length − 2 × cap'),
-        fact('liner-w', 'Liner width', linerW, 'π · Ø · turns + overlap'),
-        fact('liner-l', 'Liner length', light.tubeLengthM + 2 * light.foldM, 'length + 2 × fold'),
-      ],
-      findings: [
-        ...stopsFor('tube-light', problems(light, context), 'tube'),
-        ...notChosen('tube-light', [
-          ['tape', strip, 'stripId', 'tape', 'Choose a tape, and light, load and cost follow.'],
-          ['tube', light.tubePartId, 'tubePartId', 'tube', 'Choose the clear tube it is cut from.'],
-          ...mainsOpen(light),
-        ]),
-        ...tubeTooLong(light, context),
-        ...tapeLayingFindings('tube-light', light, rows, null, false, context),
-        ...(liner
-          ? []
-          : [
-              look(
-                'light',
-                'tube-light.dots',
-                'Dots on the wall of the tube',
-                'Tape that touches the wall shows every diode: roll a liner in, or leave it as set dressing.',
-                { field: 'linerPartId', drawing: 'tube' },
-              ),
-            ]),
-        ...(liner && light.insideDiameterM < dot
-          ? [
-              look(
-                'light',
-                'tube-light.near',
-                'Dots through the liner',
-                `Diodes ${exactMm(dot)} apart in a tube of Ø ${exactMm(light.insideDiameterM)}: the liner is nearer than they are apart. A wider tube or denser tape.`,
-                { field: 'insideDiameterM', drawing: 'tube' },
-                'Common practice: stand-off at least the pitch',
-              ),
-            ]
-          : []),
-        ...(light.overlapM > 0.01
-          ? [
-              look(
-                'light',
-                'tube-light.stripe',
-                'A dark stripe',
-                'A wide overlap of the liner shows as a dark line: turn it to the back, keep it under a centimetre.',
-                { field: 'overlapM', drawing: 'tube' },
-              ),
-            ]
-          : []),
-      ],
+      steps: stepsOf(parts),
+      facts: factsOf(parts),
+      findings: findingsOf(parts),
       apparent: { widthM: light.insideDiameterM, heightM: light.tubeLengthM },
       array: { spacingM: Infinity, emitterWidthM: light.insideDiameterM },
       frontM: light.insideDiameterM,
@@ -184,6 +71,159 @@ export function resolve(light: TubeLight, context: FormContext): ResolvedBuild {
     rows.usedM * (strip?.massKgPerM ?? 0.02) + cordMassKg(light, light.tailLengthM, context) + 0.03,
     context,
   );
+}
+
+function mouthOf({
+  light,
+  strip,
+  liner,
+  layers,
+  lit,
+  lamps,
+  wallM2,
+}: Parts): ResolvedBuild['mouth'] {
+  return liner
+    ? {
+        shape: 'tube',
+        widthM: light.insideDiameterM,
+        heightM: lit,
+        heightOverBackM: light.insideDiameterM / 2,
+        layers,
+        // What the liner sends back crosses the tube and meets it again.
+        cavity: { areaM2: wallM2, mouthM2: wallM2, reflectance: 1 },
+        room: linedCavity(light, lit, strip, layers, lamps.emitters),
+        directShare: 1,
+      }
+    : null;
+}
+
+function enclosureOf({ liner, wallM2 }: Parts): ResolvedBuild['enclosure'] {
+  return {
+    areaM2: wallM2,
+    closed: true,
+    limitC: liner?.limitC ?? 80,
+    ref: 'tube',
+    field: 'insideDiameterM',
+  };
+}
+
+function piecesOf({ light, liner, linerW }: Parts): ResolvedBuild['pieces'] {
+  return [
+    stickPiece('tube', 'Tube', light.tubePartId, light.tubeLengthM, 1, [
+      'Saw it square with a fine blade, deburr inside.',
+    ]),
+    ...(liner
+      ? [
+          clothPiece(
+            'liner',
+            'Liner',
+            light.linerPartId,
+            linerW,
+            light.tubeLengthM + 2 * light.foldM,
+            {
+              markOut: [
+                'Roll it round a stick, slide it in, let it spring open; the overlap goes to the back.',
+              ],
+            },
+          ),
+        ]
+      : []),
+  ];
+}
+
+function stepsOf({ light, context, rows }: Parts): ResolvedBuild['steps'] {
+  return [
+    checkTape(rows.usedM),
+    step(
+      'check parts',
+      'look-through',
+      'Look through the tube',
+      'Scratches show as lines',
+      'a lamp',
+      2,
+      'clear from end to end',
+    ),
+    sticks('the tube', 1),
+    step(
+      'finish',
+      'liner',
+      'Roll the liner in',
+      'It hides the dots',
+      'a stick',
+      8,
+      'no crease, overlap at the back',
+    ),
+    layTape(rows.usedM, light.strands),
+    joinTape(light.strands),
+    step(
+      'close',
+      'cap',
+      'Pull the tape in and cap it',
+      'A thread through first makes it easy',
+      'thread',
+      10,
+      'tape straight, cable held',
+    ),
+    wireMains(context, 15),
+    ...finishSteps(),
+  ];
+}
+
+function factsOf({ light, strip, strandM, rows, lit, linerW }: Parts): ResolvedBuild['facts'] {
+  return [
+    ...tapeFacts(rows, strip, 'strand'),
+    fact('strand', 'Strand cut to', lit, 'length − caps, down to a mark'),
+    fact('room', 'Room between the caps', strandM, 'length − 2 × cap'),
+    fact('liner-w', 'Liner width', linerW, 'π · Ø · turns + overlap'),
+    fact('liner-l', 'Liner length', light.tubeLengthM + 2 * light.foldM, 'length + 2 × fold'),
+  ];
+}
+
+function findingsOf({ light, context, strip, rows, liner, dot }: Parts): ResolvedBuild['findings'] {
+  return [
+    ...stopsFor('tube-light', problems(light, context), 'tube'),
+    ...notChosen('tube-light', [
+      ['tape', strip, 'stripId', 'tape', 'Choose a tape, and light, load and cost follow.'],
+      ['tube', light.tubePartId, 'tubePartId', 'tube', 'Choose the clear tube it is cut from.'],
+      ...mainsOpen(light),
+    ]),
+    ...tubeTooLong(light, context),
+    ...tapeLayingFindings('tube-light', light, rows, null, false, context),
+    ...(liner
+      ? []
+      : [
+          look(
+            'light',
+            'tube-light.dots',
+            'Dots on the wall of the tube',
+            'Tape that touches the wall shows every diode: roll a liner in, or leave it as set dressing.',
+            { field: 'linerPartId', drawing: 'tube' },
+          ),
+        ]),
+    ...(liner && light.insideDiameterM < dot
+      ? [
+          look(
+            'light',
+            'tube-light.near',
+            'Dots through the liner',
+            `Diodes ${exactMm(dot)} apart in a tube of Ø ${exactMm(light.insideDiameterM)}: the liner is nearer than they are apart. A wider tube or denser tape.`,
+            { field: 'insideDiameterM', drawing: 'tube' },
+            'Common practice: stand-off at least the pitch',
+          ),
+        ]
+      : []),
+    ...(light.overlapM > 0.01
+      ? [
+          look(
+            'light',
+            'tube-light.stripe',
+            'A dark stripe',
+            'A wide overlap of the liner shows as a dark line: turn it to the back, keep it under a centimetre.',
+            { field: 'overlapM', drawing: 'tube' },
+          ),
+        ]
+      : []),
+  ];
 }
 
 export function tubeTooLong(light: TubeLight, context: FormContext) {

@@ -36,7 +36,8 @@ const facePoints = ({ faceWidthM, faceHeightM }: WorkLight) =>
 /** From the lamp's axes into those of the surface it is turned at. */
 const turned = ([x, y, z]: Vector, distanceM: number): Vector => [-x, y, distanceM - z];
 
-export function resolve(light: WorkLight, context: FormContext): ResolvedBuild {
+/** What is worked out once and told in several places. */
+function partsOf(light: WorkLight, context: FormContext) {
   const lamp = lampOf(light, context);
   const unitNow = lamp && effectiveUnit(lamp);
   const bounced = light.aim === 'bounce';
@@ -46,34 +47,17 @@ export function resolve(light: WorkLight, context: FormContext): ResolvedBuild {
   const doors = doorsOf(light);
   const plates = doorPlates(doors, light.faceWidthM, light.faceHeightM, 0);
   const hot = lamp?.lamp === 'halogen';
+  return { light, context, lamp, unitNow, bounced, lamps, rho, doors, plates, hot };
+}
+type Parts = ReturnType<typeof partsOf>;
+
+export function resolve(light: WorkLight, context: FormContext): ResolvedBuild {
+  const parts = partsOf(light, context);
+  const { lamp, unitNow, bounced, lamps, doors, plates } = parts;
   return completeBuild(
     {
       ...lamps,
-      // Bounced, all the light leaves by the lit patch, a Lambertian surface.
-      mouth: bounced
-        ? {
-            shape: 'rectangle',
-            widthM: light.bounceWidthM,
-            heightM: light.bounceHeightM,
-            heightOverBackM: 0,
-            layers: [],
-            cavity: null,
-            room: null,
-            directShare: rho,
-            bounce: {
-              lamps: lamps.emitters.map((emitter) => ({
-                ...emitter,
-                positionM: turned(emitter.positionM, light.bounceDistanceM),
-                axis: [0, 0, -1] as const,
-              })),
-              controls: plates.map((plate) => ({
-                ...plate,
-                points: plate.points.map((point) => turned(point, light.bounceDistanceM)),
-              })),
-              reflectance: rho,
-            },
-          }
-        : null,
+      mouth: mouthOf(parts),
       controls: bounced ? [] : plates,
       lampsAt: { drawing: 'seat-0', field: 'unitId' },
       wiring: {
@@ -87,90 +71,10 @@ export function resolve(light: WorkLight, context: FormContext): ResolvedBuild {
         ],
       },
       pieces: doorPieces(doors, light.faceWidthM, context),
-      needs: [
-        ...fromUnit(light.unitId, 1, 'piece', 'the lamp'),
-        ...doorNeeds,
-        ...(light.gapFoil === 'yes'
-          ? hardware(
-              'foil-tape',
-              2 * (light.faceWidthM + light.faceHeightM),
-              'over the gaps at the hinges',
-            )
-          : []),
-        ...mainsNeeds({ ...light, cordPartId: null }, 0),
-      ],
+      needs: needsOf(parts),
       steps: [checkLamps(1), ...doorSteps(), wireMains(context, 5), ...finishSteps()],
-      facts: [
-        ...doorFacts(doors, light.faceWidthM, light.faceHeightM),
-        fact('top-hinge', 'Top leaf, hinge edge', light.faceWidthM, 'width of the face'),
-        fact('face', 'Face', light.faceWidthM * light.faceHeightM, 'width × height', 'area'),
-        fact('hinges', 'Hinges', 8, 'two a leaf', 'count'),
-        ...(bounced
-          ? [fact('bounce-loss', 'The bounce keeps', rho, 'reflectance of the surface', 'ratio')]
-          : []),
-      ],
-      findings: [
-        ...notChosen('work-light', [
-          [
-            'work light',
-            lamp,
-            'unitId',
-            'seat-0',
-            'Choose the lamp, and its light and heat follow.',
-          ],
-          [
-            'sheet metal',
-            light.boardPartId,
-            'boardPartId',
-            'doors',
-            'Choose the sheet the leaves are cut from.',
-          ],
-          ...mainsOpen(light).slice(1),
-        ]),
-        ...doorFindings(doors, light.faceWidthM, light.faceHeightM),
-        ...(light.glass === 'out'
-          ? [
-              hot
-                ? stop(
-                    'heat',
-                    'work-light.glass',
-                    'The guard glass is out',
-                    'A halogen lamp bursts hot and gives off ultraviolet: its glass and guard stay in.',
-                    { field: 'glass', drawing: 'seat-0' },
-                  )
-                : look(
-                    'heat',
-                    'work-light.glass',
-                    'The glass is out',
-                    'Live parts may be open to touch: put it back.',
-                    { field: 'glass', drawing: 'seat-0' },
-                  ),
-            ]
-          : []),
-        ...(hot
-          ? [
-              look(
-                'heat',
-                'work-light.distance',
-                'Keep it away from what burns',
-                'Cloth 0.5 m, anything in the beam 1 m away; ten minutes of cooling before the doors are closed.',
-                { field: 'unitId', drawing: 'seat-0' },
-              ),
-            ]
-          : []),
-        ...(bounced
-          ? [
-              look(
-                'light',
-                'work-light.bounce',
-                'Bounced light lights more than the subject',
-                'Only the patch of the size you give is counted; what the lamp throws past it is lost or lights the room.',
-                { field: 'bounceWidthM', drawing: 'seat-0' },
-                'Two-step transport, Lambertian surface',
-              ),
-            ]
-          : []),
-      ],
+      facts: factsOf(parts),
+      findings: findingsOf(parts),
       apparent: bounced
         ? { widthM: light.bounceWidthM, heightM: light.bounceHeightM }
         : { widthM: light.faceWidthM, heightM: light.faceHeightM },
@@ -184,4 +88,117 @@ export function resolve(light: WorkLight, context: FormContext): ResolvedBuild {
     (lamp?.massKg ?? 1.2) + 0.25 + cordMassKg({ ...light, cordPartId: null }, 0, context),
     context,
   );
+}
+
+function mouthOf({ light, bounced, lamps, rho, plates }: Parts): ResolvedBuild['mouth'] {
+  return bounced
+    ? {
+        shape: 'rectangle',
+        widthM: light.bounceWidthM,
+        heightM: light.bounceHeightM,
+        heightOverBackM: 0,
+        layers: [],
+        cavity: null,
+        room: null,
+        directShare: rho,
+        bounce: {
+          lamps: lamps.emitters.map((emitter) => ({
+            ...emitter,
+            positionM: turned(emitter.positionM, light.bounceDistanceM),
+            axis: [0, 0, -1] as const,
+          })),
+          controls: plates.map((plate) => ({
+            ...plate,
+            points: plate.points.map((point) => turned(point, light.bounceDistanceM)),
+          })),
+          reflectance: rho,
+        },
+      }
+    : null;
+}
+
+function needsOf({ light }: Parts): ResolvedBuild['needs'] {
+  return [
+    ...fromUnit(light.unitId, 1, 'piece', 'the lamp'),
+    ...doorNeeds,
+    ...(light.gapFoil === 'yes'
+      ? hardware(
+          'foil-tape',
+          2 * (light.faceWidthM + light.faceHeightM),
+          'over the gaps at the hinges',
+        )
+      : []),
+    ...mainsNeeds({ ...light, cordPartId: null }, 0),
+  ];
+}
+
+function factsOf({ light, bounced, rho, doors }: Parts): ResolvedBuild['facts'] {
+  return [
+    ...doorFacts(doors, light.faceWidthM, light.faceHeightM),
+    fact('top-hinge', 'Top leaf, hinge edge', light.faceWidthM, 'width of the face'),
+    fact('face', 'Face', light.faceWidthM * light.faceHeightM, 'width × height', 'area'),
+    fact('hinges', 'Hinges', 8, 'two a leaf', 'count'),
+    ...(bounced
+      ? [fact('bounce-loss', 'The bounce keeps', rho, 'reflectance of the surface', 'ratio')]
+      : []),
+  ];
+}
+
+function findingsOf({ light, lamp, bounced, doors, hot }: Parts): ResolvedBuild['findings'] {
+  return [
+    ...notChosen('work-light', [
+      ['work light', lamp, 'unitId', 'seat-0', 'Choose the lamp, and its light and heat follow.'],
+      [
+        'sheet metal',
+        light.boardPartId,
+        'boardPartId',
+        'doors',
+        'Choose the sheet the leaves are cut from.',
+      ],
+      ...mainsOpen(light).slice(1),
+    ]),
+    ...doorFindings(doors, light.faceWidthM, light.faceHeightM),
+    ...(light.glass === 'out'
+      ? [
+          hot
+            ? stop(
+                'heat',
+                'work-light.glass',
+                'The guard glass is out',
+                'A halogen lamp bursts hot and gives off ultraviolet: its glass and guard stay in.',
+                { field: 'glass', drawing: 'seat-0' },
+              )
+            : look(
+                'heat',
+                'work-light.glass',
+                'The glass is out',
+                'Live parts may be open to touch: put it back.',
+                { field: 'glass', drawing: 'seat-0' },
+              ),
+        ]
+      : []),
+    ...(hot
+      ? [
+          look(
+            'heat',
+            'work-light.distance',
+            'Keep it away from what burns',
+            'Cloth 0.5 m, anything in the beam 1 m away; ten minutes of cooling before the doors are closed.',
+            { field: 'unitId', drawing: 'seat-0' },
+          ),
+        ]
+      : []),
+    ...(bounced
+      ? [
+          look(
+            'light',
+            'work-light.bounce',
+            'Bounced light lights more than the subject',
+            'Only the patch of the size you give is counted; what the lamp throws past it is lost or lights the room.',
+            { field: 'bounceWidthM', drawing: 'seat-0' },
+            'Two-step transport, Lambertian surface',
+          ),
+        ]
+      : []),
+  ];
 }
