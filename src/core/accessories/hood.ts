@@ -1,3 +1,4 @@
+import type { ResolvedBuild } from '../build/resolvedBuild';
 import { piecesMassKg } from '../forms/kit/mass';
 import { fact } from '../forms/kit/build';
 import { stop } from '../forms/kit/findingWriters';
@@ -11,7 +12,7 @@ import type { Shape } from '../drawing/drawing';
 import type { FormContext } from '../forms/form';
 import type { SheetPiece } from '../build/pieces';
 import { hoodLight } from './hoodLight';
-import type { AccessoryDefinition } from './accessory';
+import type { AccessoryDefinition, Attachment } from './accessory';
 
 const { schema, fields, defaults } = defineParameters({
   shape: choice('Shape', 'Hood', [
@@ -35,6 +36,154 @@ const { schema, fields, defaults } = defineParameters({
 });
 type Hood = ReturnType<typeof defaults>;
 
+/** What is worked out once and told in several places. */
+function partsOf(given: Hood, base: ResolvedBuild, context: FormContext) {
+  const across = Math.max(base.apparent.widthM, base.apparent.heightM);
+  const mouth = given.shape === 'cylinder' ? across : given.mouthDiameterM;
+  const cone = coneBlank(across, mouth, given.lengthM);
+  const blank = cone ? conePiece(cone, given, context) : cylinderPiece(across, given, context);
+  const cutOff = Math.atan2((mouth + across) / 2, given.lengthM);
+  return { given, base, across, mouth, cone, blank, cutOff };
+}
+type Parts = ReturnType<typeof partsOf>;
+
+function attach(given: Hood, base: ResolvedBuild, context: FormContext): Attachment {
+  const parts = partsOf(given, base, context);
+  const { mouth, blank } = parts;
+  return {
+    pieces: [blank],
+    needs:
+      given.lining === 'foil'
+        ? hardware('foil', (blank.areaM2 / 0.3) * 1.1, 'lining of the hood')
+        : [],
+    steps: stepsOf(parts),
+    facts: factsOf(parts),
+    findings: findingsOf(parts),
+    massKg: piecesMassKg([blank], context),
+    ...hoodLight(given, base, mouth),
+    view: viewOf(parts),
+  };
+}
+
+function viewOf({ given, across, mouth }: Parts): Attachment['view'] {
+  return view(
+    'hood',
+    'Hood, from the side',
+    [
+      line(
+        [
+          [0, -across / 2],
+          [0, across / 2],
+        ],
+        'part',
+        'hood',
+      ),
+      line(
+        [
+          [0, across / 2],
+          [given.lengthM, mouth / 2],
+        ],
+        'cut',
+        'hood',
+      ),
+      line(
+        [
+          [0, -across / 2],
+          [given.lengthM, -mouth / 2],
+        ],
+        'cut',
+        'hood',
+      ),
+      line(
+        [
+          [given.lengthM, -mouth / 2],
+          [given.lengthM, mouth / 2],
+        ],
+        'hidden',
+        'hood',
+      ),
+    ],
+    [
+      measure(
+        [0, -Math.max(across, mouth) / 2],
+        [given.lengthM, -Math.max(across, mouth) / 2],
+        -0.06 * across,
+        'Length',
+      ),
+      measure([given.lengthM, -mouth / 2], [given.lengthM, mouth / 2], -0.12 * across, 'Mouth'),
+    ],
+    [
+      knob('lengthM', 'Hood length', [given.lengthM, 0], [1, 0]),
+      ...(given.shape === 'cone'
+        ? [knob('mouthDiameterM', 'Hood mouth', [given.lengthM, mouth / 2], [0, 1], 2)]
+        : []),
+    ],
+  );
+}
+
+function stepsOf({}: Parts): Attachment['steps'] {
+  return [
+    step(
+      'dress',
+      'fit-hood',
+      'Cut, roll and fit the hood',
+      'It keeps light where you want it',
+      'knife, tape',
+      25,
+      'a clean circle, the overlap taped inside and out',
+      'Cut away from your fingers.',
+    ),
+  ];
+}
+
+function factsOf({ given, across, cone, cutOff }: Parts): Attachment['facts'] {
+  return [
+    fact('length', 'Hood length', given.lengthM, 'as set'),
+    ...(cone
+      ? [
+          fact('inner', 'Blank, inner radius', cone.innerRadiusM, 's·r₁/(r₂ − r₁)'),
+          fact('outer', 'Blank, outer radius', cone.outerRadiusM, 's·r₂/(r₂ − r₁)'),
+          fact('angle', 'Blank, angle', cone.angleRad, '2π·(r₂ − r₁)/s', 'angle'),
+        ]
+      : [fact('blank', 'Blank length', Math.PI * across + given.overlapM, 'π · Ø + overlap')]),
+    fact(
+      'cut-off',
+      'No light beyond',
+      cutOff,
+      'from the far rim past the near edge, to the axis',
+      'angle',
+    ),
+  ];
+}
+
+function findingsOf({ given, base, mouth, cone }: Parts): Attachment['findings'] {
+  return [
+    ...(given.shape === 'cone' && !cone
+      ? [
+          stop(
+            'geometry',
+            'hood.cylinder',
+            'This cone is a cylinder',
+            `Its mouth is as wide as its base (${(mouth * 100).toFixed(1)} cm): choose the cylinder, or another mouth.`,
+            { field: 'mouthDiameterM', drawing: 'hood' },
+            'Geometry',
+          ),
+        ]
+      : []),
+    ...(base.groups.some(({ unit }) => unit.filament)
+      ? [
+          stop(
+            'heat',
+            'hood.hot',
+            'A hood round hot lamps',
+            'Board or foam round filament lamps scorches: use LED lamps, or sheet metal kept clear of them.',
+            { field: 'boardPartId', drawing: 'hood' },
+          ),
+        ]
+      : []),
+  ];
+}
+
 /** A cylinder or cone before the front, cut from one flat blank. */
 export const hood: AccessoryDefinition<Hood> = {
   id: 'hood',
@@ -43,129 +192,7 @@ export const hood: AccessoryDefinition<Hood> = {
   parameters: schema,
   fields,
   defaults,
-  attach: (given, base, context) => {
-    const across = Math.max(base.apparent.widthM, base.apparent.heightM);
-    const mouth = given.shape === 'cylinder' ? across : given.mouthDiameterM;
-    const cone = coneBlank(across, mouth, given.lengthM);
-    const blank = cone ? conePiece(cone, given, context) : cylinderPiece(across, given, context);
-    const cutOff = Math.atan2((mouth + across) / 2, given.lengthM);
-    return {
-      pieces: [blank],
-      needs:
-        given.lining === 'foil'
-          ? hardware('foil', (blank.areaM2 / 0.3) * 1.1, 'lining of the hood')
-          : [],
-      steps: [
-        step(
-          'dress',
-          'fit-hood',
-          'Cut, roll and fit the hood',
-          'It keeps light where you want it',
-          'knife, tape',
-          25,
-          'a clean circle, the overlap taped inside and out',
-          'Cut away from your fingers.',
-        ),
-      ],
-      facts: [
-        fact('length', 'Hood length', given.lengthM, 'as set'),
-        ...(cone
-          ? [
-              fact('inner', 'Blank, inner radius', cone.innerRadiusM, 's·r₁/(r₂ − r₁)'),
-              fact('outer', 'Blank, outer radius', cone.outerRadiusM, 's·r₂/(r₂ − r₁)'),
-              fact('angle', 'Blank, angle', cone.angleRad, '2π·(r₂ − r₁)/s', 'angle'),
-            ]
-          : [fact('blank', 'Blank length', Math.PI * across + given.overlapM, 'π · Ø + overlap')]),
-        fact(
-          'cut-off',
-          'No light beyond',
-          cutOff,
-          'from the far rim past the near edge, to the axis',
-          'angle',
-        ),
-      ],
-      findings: [
-        ...(given.shape === 'cone' && !cone
-          ? [
-              stop(
-                'geometry',
-                'hood.cylinder',
-                'This cone is a cylinder',
-                `Its mouth is as wide as its base (${(mouth * 100).toFixed(1)} cm): choose the cylinder, or another mouth.`,
-                { field: 'mouthDiameterM', drawing: 'hood' },
-                'Geometry',
-              ),
-            ]
-          : []),
-        ...(base.groups.some(({ unit }) => unit.filament)
-          ? [
-              stop(
-                'heat',
-                'hood.hot',
-                'A hood round hot lamps',
-                'Board or foam round filament lamps scorches: use LED lamps, or sheet metal kept clear of them.',
-                { field: 'boardPartId', drawing: 'hood' },
-              ),
-            ]
-          : []),
-      ],
-      massKg: piecesMassKg([blank], context),
-      ...hoodLight(given, base, mouth),
-      view: view(
-        'hood',
-        'Hood, from the side',
-        [
-          line(
-            [
-              [0, -across / 2],
-              [0, across / 2],
-            ],
-            'part',
-            'hood',
-          ),
-          line(
-            [
-              [0, across / 2],
-              [given.lengthM, mouth / 2],
-            ],
-            'cut',
-            'hood',
-          ),
-          line(
-            [
-              [0, -across / 2],
-              [given.lengthM, -mouth / 2],
-            ],
-            'cut',
-            'hood',
-          ),
-          line(
-            [
-              [given.lengthM, -mouth / 2],
-              [given.lengthM, mouth / 2],
-            ],
-            'hidden',
-            'hood',
-          ),
-        ],
-        [
-          measure(
-            [0, -Math.max(across, mouth) / 2],
-            [given.lengthM, -Math.max(across, mouth) / 2],
-            -0.06 * across,
-            'Length',
-          ),
-          measure([given.lengthM, -mouth / 2], [given.lengthM, mouth / 2], -0.12 * across, 'Mouth'),
-        ],
-        [
-          knob('lengthM', 'Hood length', [given.lengthM, 0], [1, 0]),
-          ...(given.shape === 'cone'
-            ? [knob('mouthDiameterM', 'Hood mouth', [given.lengthM, mouth / 2], [0, 1], 2)]
-            : []),
-        ],
-      ),
-    };
-  },
+  attach,
 };
 
 const cylinderPiece = (across: number, given: Hood, context: FormContext): SheetPiece =>

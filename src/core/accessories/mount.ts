@@ -1,10 +1,11 @@
+import type { ResolvedBuild } from '../build/resolvedBuild';
 import { fact } from '../forms/kit/build';
 import { look, ok, stop } from '../forms/kit/findingWriters';
 import { hardware } from '../forms/kit/needs';
 import { choice, count, defineParameters, length } from '../forms/kit/parameters';
 import { box, circle, knob, measure, view } from '../drawing/shapes';
 import { step } from '../forms/kit/steps';
-import type { AccessoryDefinition } from './accessory';
+import type { AccessoryDefinition, Attachment } from './accessory';
 
 const KINDS = {
   spigot: { name: '16 mm (5/8 in) spigot', limitKg: 12, hardware: 'spigot' },
@@ -30,6 +31,114 @@ const { schema, fields, defaults } = defineParameters({
 });
 type Mount = ReturnType<typeof defaults>;
 
+/** What is worked out once and told in several places. */
+function partsOf(mount: Mount, base: ResolvedBuild) {
+  const { kind, points, plateM, overhead } = mount;
+  const { name, limitKg, hardware: id } = KINDS[kind];
+  const each = base.massKg / points;
+  const where = { field: 'points', drawing: 'mount' };
+  const limit = `${limitKg} kg on one ${name}`;
+  const over = each > limitKg;
+  return { base, points, plateM, overhead, name, id, each, where, limit, over };
+}
+type Parts = ReturnType<typeof partsOf>;
+
+function attach(mount: Mount, base: ResolvedBuild): Attachment {
+  const parts = partsOf(mount, base);
+  const { points, each } = parts;
+  return {
+    pieces: [],
+    needs: needsOf(parts),
+    steps: stepsOf(parts),
+    facts: [fact('mount-load', 'Load on each mount', each, 'mass / points', 'mass')],
+    findings: findingsOf(parts),
+    massKg: 0.3 * points,
+    view: viewOf(parts),
+  };
+}
+
+function viewOf({ base, plateM }: Parts): Attachment['view'] {
+  return view(
+    'mount',
+    'Mount, from behind',
+    [
+      box(
+        0,
+        0,
+        Math.max(base.folded.widthM, plateM),
+        Math.max(base.folded.heightM, plateM),
+        'hidden',
+      ),
+      box(0, 0, plateM, plateM, 'part', 'mount'),
+      circle(0, 0, 0.008, 'drill', 'mount'),
+    ],
+    [measure([-plateM / 2, -plateM / 2], [plateM / 2, -plateM / 2], -0.1 * plateM, 'Plate')],
+    [knob('plateM', 'Plate', [plateM / 2, 0], [1, 0], 2)],
+  );
+}
+
+function needsOf({ points, overhead, id }: Parts): Attachment['needs'] {
+  return [
+    ...hardware(id, points, 'to hold the light'),
+    ...hardware('bolt', 4 * points, 'through a backing plate'),
+    ...(overhead === 'yes'
+      ? hardware('safety-bond', Math.max(1, points), 'second fixing, five times the load')
+      : []),
+  ];
+}
+
+function stepsOf({ points, overhead }: Parts): Attachment['steps'] {
+  return [
+    step(
+      'rig',
+      'bolt-on',
+      'Bolt the mount on',
+      'Screws pull out of board; bolts with a plate do not',
+      'drill, spanner',
+      15 * points,
+      'holds twice the light’s weight for a minute',
+      overhead === 'yes'
+        ? 'Nobody underneath while it goes up; a second fixing before you let go.'
+        : {},
+    ),
+  ];
+}
+
+function findingsOf({ overhead, name, each, where, limit, over }: Parts): Attachment['findings'] {
+  return [
+    over
+      ? stop(
+          'hanging',
+          'mount.load',
+          'Too heavy for the mount',
+          `${each.toFixed(1)} kg hang on each ${name}: it bends or tears out and falls. Add points or take a stronger kind.`,
+          where,
+          'Common practice; the maker’s rating wins',
+          limit,
+        )
+      : ok(
+          'hanging',
+          'mount.load',
+          'The mount bears it',
+          `${each.toFixed(1)} kg on each ${name}.`,
+          where,
+          'Common practice; the maker’s rating wins',
+          limit,
+        ),
+    ...(overhead === 'yes'
+      ? [
+          look(
+            'hanging',
+            'mount.overhead',
+            'A light over people',
+            'Only from rated points, with a safety bond of at least five times the load, hung by a competent rigger.',
+            where,
+          ),
+        ]
+      : []),
+  ];
+}
+
 /** What the light is held by; loads are what a home-made fixing of that kind bears [common practice]. */
 export const mount: AccessoryDefinition<Mount> = {
   id: 'mount',
@@ -38,86 +147,5 @@ export const mount: AccessoryDefinition<Mount> = {
   parameters: schema,
   fields,
   defaults,
-  attach: ({ kind, points, plateM, overhead }, base) => {
-    const { name, limitKg, hardware: id } = KINDS[kind];
-    const each = base.massKg / points;
-    const where = { field: 'points', drawing: 'mount' };
-    const limit = `${limitKg} kg on one ${name}`;
-    const over = each > limitKg;
-    return {
-      pieces: [],
-      needs: [
-        ...hardware(id, points, 'to hold the light'),
-        ...hardware('bolt', 4 * points, 'through a backing plate'),
-        ...(overhead === 'yes'
-          ? hardware('safety-bond', Math.max(1, points), 'second fixing, five times the load')
-          : []),
-      ],
-      steps: [
-        step(
-          'rig',
-          'bolt-on',
-          'Bolt the mount on',
-          'Screws pull out of board; bolts with a plate do not',
-          'drill, spanner',
-          15 * points,
-          'holds twice the light’s weight for a minute',
-          overhead === 'yes'
-            ? 'Nobody underneath while it goes up; a second fixing before you let go.'
-            : {},
-        ),
-      ],
-      facts: [fact('mount-load', 'Load on each mount', each, 'mass / points', 'mass')],
-      findings: [
-        over
-          ? stop(
-              'hanging',
-              'mount.load',
-              'Too heavy for the mount',
-              `${each.toFixed(1)} kg hang on each ${name}: it bends or tears out and falls. Add points or take a stronger kind.`,
-              where,
-              'Common practice; the maker’s rating wins',
-              limit,
-            )
-          : ok(
-              'hanging',
-              'mount.load',
-              'The mount bears it',
-              `${each.toFixed(1)} kg on each ${name}.`,
-              where,
-              'Common practice; the maker’s rating wins',
-              limit,
-            ),
-        ...(overhead === 'yes'
-          ? [
-              look(
-                'hanging',
-                'mount.overhead',
-                'A light over people',
-                'Only from rated points, with a safety bond of at least five times the load, hung by a competent rigger.',
-                where,
-              ),
-            ]
-          : []),
-      ],
-      massKg: 0.3 * points,
-      view: view(
-        'mount',
-        'Mount, from behind',
-        [
-          box(
-            0,
-            0,
-            Math.max(base.folded.widthM, plateM),
-            Math.max(base.folded.heightM, plateM),
-            'hidden',
-          ),
-          box(0, 0, plateM, plateM, 'part', 'mount'),
-          circle(0, 0, 0.008, 'drill', 'mount'),
-        ],
-        [measure([-plateM / 2, -plateM / 2], [plateM / 2, -plateM / 2], -0.1 * plateM, 'Plate')],
-        [knob('plateM', 'Plate', [plateM / 2, 0], [1, 0], 2)],
-      ),
-    };
-  },
+  attach,
 };

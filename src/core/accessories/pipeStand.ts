@@ -1,3 +1,4 @@
+import type { FormContext } from '../forms/form';
 import { piecesMassKg } from '../forms/kit/mass';
 import { fact } from '../forms/kit/build';
 import { partOf } from '../forms/kit/lookup';
@@ -9,7 +10,7 @@ import { stickPiece } from '../forms/kit/pieces';
 import { box, knob, measure, view, words } from '../drawing/shapes';
 import { step, sticks } from '../forms/kit/steps';
 import type { ResolvedBuild } from '../build/resolvedBuild';
-import type { AccessoryDefinition } from './accessory';
+import type { AccessoryDefinition, Attachment } from './accessory';
 
 const { schema, fields, defaults } = defineParameters({
   pipePartId: part('Pipe', 'Stand', 'stick'),
@@ -24,6 +25,100 @@ type PipeStand = ReturnType<typeof defaults>;
 const PUSH_N = 15;
 const GRAVITY = 9.81;
 
+/** What is worked out once and told in several places. */
+function partsOf(stand: PipeStand, base: ResolvedBuild, context: FormContext) {
+  const pieces = [
+    stickPiece('upright', 'Upright', stand.pipePartId, stand.uprightM, stand.uprights),
+    stickPiece('cross-piece', 'Cross piece', stand.pipePartId, stand.crossPieceM, 2),
+    stickPiece('foot-piece', 'Foot piece', stand.pipePartId, stand.footPieceM, 4),
+  ];
+  const massKg = piecesMassKg(pieces, context);
+  const tip = tipping(stand, base, massKg);
+  const across = 2 * stand.footPieceM;
+  return { stand, base, pieces, massKg, tip, across };
+}
+type Parts = ReturnType<typeof partsOf>;
+
+function attach(stand: PipeStand, base: ResolvedBuild, context: FormContext): Attachment {
+  const parts = partsOf(stand, base, context);
+  const { pieces, massKg, tip } = parts;
+  return {
+    pieces,
+    needs: [
+      ...hardware('tee', 2 + stand.uprights, 'where uprights and feet meet'),
+      ...hardware('cap', 4, 'ends of the feet'),
+    ],
+    steps: stepsOf(parts),
+    facts: factsOf(parts),
+    findings: findings(stand, base, tip, partOf(context, stand.pipePartId, 'stick') !== null),
+    massKg,
+    view: viewOf(parts),
+  };
+}
+
+function viewOf({ stand, base, across }: Parts): Attachment['view'] {
+  return view(
+    'stand',
+    'Stand, from the front',
+    [
+      ...Array.from({ length: stand.uprights }, (_, k) => {
+        const x = stand.uprights === 1 ? 0 : (k / (stand.uprights - 1) - 0.5) * stand.crossPieceM;
+        return box(x, stand.uprightM / 2, 0.02, stand.uprightM, 'part', 'stand');
+      }),
+      box(0, 0, across, 0.02, 'part', 'stand'),
+      box(0, stand.uprightM, stand.crossPieceM, 0.02, 'part', 'stand'),
+      box(
+        0,
+        stand.uprightM + base.folded.heightM / 2,
+        base.folded.widthM,
+        base.folded.heightM,
+        'hidden',
+        'board',
+      ),
+      words(0, -0.12 * Math.max(across, stand.uprightM), 'floor'),
+    ],
+    [
+      measure([-across / 2, -0.02], [across / 2, -0.02], -0.06, 'Foot'),
+      measure([across / 2, 0], [across / 2, stand.uprightM], -0.08, 'Upright'),
+    ],
+    [knob('uprightM', 'Upright length', [0, stand.uprightM], [0, 1])],
+  );
+}
+
+function stepsOf({ stand }: Parts): Attachment['steps'] {
+  return [
+    sticks('the stand', 6 + stand.uprights),
+    step(
+      'mount',
+      'fit-together',
+      'Fit the stand together',
+      'Dry first, glue only when it stands straight',
+      'mallet, square',
+      20,
+      'all four feet touch the floor',
+    ),
+  ];
+}
+
+function factsOf({ stand, base, tip, across }: Parts): Attachment['facts'] {
+  return [
+    fact('foot', 'Foot across', across, '2 × foot piece'),
+    fact(
+      'height',
+      'Lamp height',
+      stand.uprightM + base.folded.heightM / 2,
+      'upright + half the light',
+    ),
+    fact(
+      'sandbag',
+      'Sandbag to lay on',
+      tip.sandbagKg,
+      'so that a push of 15 N at lamp height does not tip it',
+      'mass',
+    ),
+  ];
+}
+
 /** Foot of four pieces, two cross pieces, uprights on tees: check value 2 × 10, 4 × 7, 2 × 24 in. */
 export const pipeStand: AccessoryDefinition<PipeStand> = {
   id: 'pipe-stand',
@@ -32,80 +127,7 @@ export const pipeStand: AccessoryDefinition<PipeStand> = {
   parameters: schema,
   fields,
   defaults,
-  attach: (stand, base, context) => {
-    const pieces = [
-      stickPiece('upright', 'Upright', stand.pipePartId, stand.uprightM, stand.uprights),
-      stickPiece('cross-piece', 'Cross piece', stand.pipePartId, stand.crossPieceM, 2),
-      stickPiece('foot-piece', 'Foot piece', stand.pipePartId, stand.footPieceM, 4),
-    ];
-    const massKg = piecesMassKg(pieces, context);
-    const tip = tipping(stand, base, massKg);
-    const across = 2 * stand.footPieceM;
-    return {
-      pieces,
-      needs: [
-        ...hardware('tee', 2 + stand.uprights, 'where uprights and feet meet'),
-        ...hardware('cap', 4, 'ends of the feet'),
-      ],
-      steps: [
-        sticks('the stand', 6 + stand.uprights),
-        step(
-          'mount',
-          'fit-together',
-          'Fit the stand together',
-          'Dry first, glue only when it stands straight',
-          'mallet, square',
-          20,
-          'all four feet touch the floor',
-        ),
-      ],
-      facts: [
-        fact('foot', 'Foot across', across, '2 × foot piece'),
-        fact(
-          'height',
-          'Lamp height',
-          stand.uprightM + base.folded.heightM / 2,
-          'upright + half the light',
-        ),
-        fact(
-          'sandbag',
-          'Sandbag to lay on',
-          tip.sandbagKg,
-          'so that a push of 15 N at lamp height does not tip it',
-          'mass',
-        ),
-      ],
-      findings: findings(stand, base, tip, partOf(context, stand.pipePartId, 'stick') !== null),
-      massKg,
-      view: view(
-        'stand',
-        'Stand, from the front',
-        [
-          ...Array.from({ length: stand.uprights }, (_, k) => {
-            const x =
-              stand.uprights === 1 ? 0 : (k / (stand.uprights - 1) - 0.5) * stand.crossPieceM;
-            return box(x, stand.uprightM / 2, 0.02, stand.uprightM, 'part', 'stand');
-          }),
-          box(0, 0, across, 0.02, 'part', 'stand'),
-          box(0, stand.uprightM, stand.crossPieceM, 0.02, 'part', 'stand'),
-          box(
-            0,
-            stand.uprightM + base.folded.heightM / 2,
-            base.folded.widthM,
-            base.folded.heightM,
-            'hidden',
-            'board',
-          ),
-          words(0, -0.12 * Math.max(across, stand.uprightM), 'floor'),
-        ],
-        [
-          measure([-across / 2, -0.02], [across / 2, -0.02], -0.06, 'Foot'),
-          measure([across / 2, 0], [across / 2, stand.uprightM], -0.08, 'Upright'),
-        ],
-        [knob('uprightM', 'Upright length', [0, stand.uprightM], [0, 1])],
-      ),
-    };
-  },
+  attach,
 };
 
 /** Restoring moment of the masses about the foot's edge against a push at lamp height. */

@@ -47,7 +47,7 @@ function partsOf(light: WorkLight, context: FormContext) {
   const doors = doorsOf(light);
   const plates = doorPlates(doors, light.faceWidthM, light.faceHeightM, 0);
   const hot = lamp?.lamp === 'halogen';
-  return { light, context, lamp, unitNow, bounced, lamps, rho, doors, plates, hot };
+  return { light, lamp, unitNow, bounced, lamps, rho, doors, plates, hot };
 }
 type Parts = ReturnType<typeof partsOf>;
 
