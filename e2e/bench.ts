@@ -25,7 +25,7 @@ export const kept = (page: Page) => expect(page.locator('[data-save=saved]')).to
 
 /** The server's page stands at once; until its code is there it takes no typing. */
 const listening = (page: Page) =>
-  page.locator('body[data-keys=heard]:not([data-awaits])').waitFor();
+  page.locator('body[data-keys=heard][data-station=listening]:not([data-awaits])').waitFor();
 
 /** Opens a page and waits until it listens. */
 export async function visit(page: Page, url: string) {

@@ -103,7 +103,7 @@ export function benchDerive(note: Note) {
 /** Journal bytes written for an edit, early and after two thousand; and a photograph put in. */
 export async function benchGround(page: Page, origin: string, note: Note) {
   await page.goto(`${origin}/p/night-ferry/build?build=clerk-ring`);
-  await page.locator('body[data-keys=heard]:not([data-awaits])').waitFor();
+  await page.locator('body[data-keys=heard][data-station=listening]:not([data-awaits])').waitFor();
   await page.evaluate(() => {
     const counted = { bytes: 0 };
     Object.assign(window, { counted });

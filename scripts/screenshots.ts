@@ -114,7 +114,10 @@ async function take(picture: Picture) {
   await context.addCookies([{ name: 'lantern-theme', value: theme, url: ORIGIN }]);
   const page = await context.newPage();
   await page.goto(ORIGIN + route, { waitUntil: 'networkidle' });
-  if (route !== '/') await page.locator('body[data-keys=heard]:not([data-awaits])').waitFor();
+  if (route !== '/')
+    await page
+      .locator('body[data-keys=heard][data-station=listening]:not([data-awaits])')
+      .waitFor();
   await before?.(page);
   await page.waitForTimeout(500);
   await page.screenshot({ path: `docs/screenshots/${name}.png` });

@@ -1,5 +1,5 @@
 'use client';
-import type { ComponentType } from 'react';
+import { useEffect, type ComponentType } from 'react';
 import { lazyPanel } from '@/ui/lazyPanel';
 
 /** Resolves when the page has loaded; at once on the server, which sends the whole page as HTML. */
@@ -18,17 +18,42 @@ const afterLoad = <P extends object>(load: () => Promise<ComponentType<P>>) =>
     return { default: await load() };
   });
 
+/**
+ * Tells that the station listens. The frame may be heard before it: the page between them is a part of
+ * its own that comes to life when it likes.
+ */
+function Listening() {
+  useEffect(() => {
+    document.body.dataset.station = 'listening';
+    return () => void delete document.body.dataset.station;
+  }, []);
+  return null;
+}
+
+const station = (load: () => Promise<ComponentType>) =>
+  afterLoad(async () => {
+    const Station = await load();
+    return function ListeningStation() {
+      return (
+        <>
+          <Station />
+          <Listening />
+        </>
+      );
+    };
+  });
+
 export const Workbench = afterLoad(() => import('./shell/Workbench').then((m) => m.Workbench));
-export const ShotStation = afterLoad(() => import('./shot/ShotStation').then((m) => m.ShotStation));
-export const ShelfStation = afterLoad(() =>
+export const ShotStation = station(() => import('./shot/ShotStation').then((m) => m.ShotStation));
+export const ShelfStation = station(() =>
   import('./shelf/ShelfStation').then((m) => m.ShelfStation),
 );
-export const BuildStation = afterLoad(() =>
+export const BuildStation = station(() =>
   import('./build/BuildStation').then((m) => m.BuildStation),
 );
-export const GlowStation = afterLoad(() => import('./glow/GlowStation').then((m) => m.GlowStation));
-export const WireStation = afterLoad(() => import('./wire/WireStation').then((m) => m.WireStation));
-export const CutStation = afterLoad(() => import('./cut/CutStation').then((m) => m.CutStation));
-export const VerdictStation = afterLoad(() =>
+export const GlowStation = station(() => import('./glow/GlowStation').then((m) => m.GlowStation));
+export const WireStation = station(() => import('./wire/WireStation').then((m) => m.WireStation));
+export const CutStation = station(() => import('./cut/CutStation').then((m) => m.CutStation));
+export const VerdictStation = station(() =>
   import('./verdict/VerdictStation').then((m) => m.VerdictStation),
 );
