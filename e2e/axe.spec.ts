@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, STATIONS, test, visit, type Page } from './bench';
+import { expect, STATIONS, test, visit, type Page, visitList } from './bench';
 
 /**
  * Looks at what stands on the page now; `where` names it when something is found. A panel or a sheet is
@@ -48,7 +48,7 @@ async function closed(page: Page) {
 
 const WALKS: Record<string, (page: Page, ferry: string, seen: Look) => Promise<void>> = {
   'the list and every station': async (page, ferry, seen) => {
-    await page.goto('/');
+    await visitList(page);
     await expect(page.getByRole('button', { name: 'Import a file' })).toBeVisible();
     await seen('list');
     for (const station of STATIONS) {

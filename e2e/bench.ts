@@ -33,6 +33,12 @@ export async function visit(page: Page, url: string) {
   await listening(page);
 }
 
+/** Opens the list of productions and waits until it listens. */
+export async function visitList(page: Page) {
+  await page.goto('/');
+  await page.locator('body[data-station=listening]').waitFor();
+}
+
 export async function reload(page: Page) {
   await page.reload();
   await listening(page);

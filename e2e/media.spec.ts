@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { nightFerry } from '../src/demo/nightFerry';
 import { png, zipOf } from '../src/workers/testing';
-import { command, expect, kept, put, stored, test, visit } from './bench';
+import { command, expect, kept, put, stored, test, visit, visitList } from './bench';
 
 const sha256 = (bytes: Uint8Array) => createHash('sha256').update(bytes).digest('hex');
 const file = (name: string, bytes: Uint8Array, mimeType = 'image/png') => ({
@@ -82,7 +82,7 @@ test('a production with its photographs goes out as a zip and comes in again', a
   const download = page.waitForEvent('download');
   await command(page, 'photographs (zip');
   const zip = await (await download).path();
-  await page.goto('/');
+  await visitList(page);
   await page.getByRole('button', { name: 'Import a file' }).click();
   await page.locator('input[type=file]').setInputFiles(zip);
   const dialog = page.getByRole('dialog');
@@ -115,7 +115,7 @@ test('a zip that is not whole says what is missing, damaged and left out, before
     [`media/${sha256(gone)}.png`]: png(2000, 45),
     'holiday.txt': 'left out',
   });
-  await page.goto('/');
+  await visitList(page);
   await page.getByRole('button', { name: 'Import a file' }).click();
   const input = page.locator('input[type=file]');
   await input.setInputFiles(

@@ -3,7 +3,7 @@ import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { nightFerry } from '../src/demo/nightFerry';
-import { command, expect, kept, put, stored, test, visit, reload } from './bench';
+import { command, expect, kept, put, stored, test, visit, reload, visitList } from './bench';
 import { readyFolder } from '../src/server/storage/testing';
 import { answering, startServer } from './server';
 
@@ -83,7 +83,7 @@ test('a data folder in use, or that cannot be written, is one clear line and an 
 
 test.describe('import and export', () => {
   const openImport = async (page: import('@playwright/test').Page, name: string, text: string) => {
-    await page.goto('/');
+    await visitList(page);
     await page.getByRole('button', { name: 'Import a file' }).click();
     await page.getByLabel('A file that Lantern Jar exported').setInputFiles({
       name,
@@ -134,7 +134,7 @@ test.describe('import and export', () => {
   }
 
   test('deleting a production can be taken back', async ({ page, ferry }) => {
-    await page.goto('/');
+    await visitList(page);
     const mine = page
       .getByRole('listitem')
       .filter({ has: page.locator(`a[href="/p/${ferry}/shot"]`) });

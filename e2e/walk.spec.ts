@@ -1,8 +1,8 @@
-import { command, expect, figure, kept, put, test, visit } from './bench';
+import { command, expect, figure, kept, put, test, visit, visitList } from './bench';
 
 /** The whole way, from nothing to a verdict, as a maker with a mouse would go it. */
 test('shot → shelf → build → verdict with the mouse', async ({ page }) => {
-  await page.goto('/');
+  await visitList(page);
   await page.getByRole('button', { name: 'New production' }).click();
   await page.getByLabel('What is it called?').fill('Harbour Test');
   await page.getByRole('button', { name: 'Make it' }).click();
@@ -75,7 +75,7 @@ test('shot → shelf → build → verdict with the keyboard only', async ({ pag
     }
     throw new Error(`Tab never reaches ${name}`);
   };
-  await page.goto('/');
+  await visitList(page);
   await page.keyboard.press('Tab');
   await visit(page, `/p/${ferry}/shot?build=clerk-ring`);
   await expect(figure(page, 'light')).toHaveText('392');

@@ -1,6 +1,7 @@
 'use client';
-import { useEffect, type ComponentType } from 'react';
+import type { ComponentType } from 'react';
 import { lazyPanel } from '@/ui/lazyPanel';
+import { Listening } from '@/ui/Listening';
 
 /** Resolves when the page has loaded; at once on the server, which sends the whole page as HTML. */
 const pageStands = (): Promise<void> =>
@@ -17,18 +18,6 @@ const afterLoad = <P extends object>(load: () => Promise<ComponentType<P>>) =>
     await pageStands();
     return { default: await load() };
   });
-
-/**
- * Tells that the station listens. The frame may be heard before it: the page between them is a part of
- * its own that comes to life when it likes.
- */
-function Listening() {
-  useEffect(() => {
-    document.body.dataset.station = 'listening';
-    return () => void delete document.body.dataset.station;
-  }, []);
-  return null;
-}
 
 const station = (load: () => Promise<ComponentType>) =>
   afterLoad(async () => {

@@ -4,6 +4,7 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { Jar } from '@/ui/Jar';
+import { Listening } from '@/ui/Listening';
 import { requestJson } from './request';
 
 const NewProductionDialog = lazyPanel(() => import('./NewProductionDialog'));
@@ -40,6 +41,7 @@ export function ProductionsList({ productions }: { productions: ListedProduction
 
   return (
     <main className="mx-auto max-w-4xl px-6 py-10">
+      <Listening />
       <header className="flex items-center gap-5">
         <div className="h-24">
           <Jar filled={0.7} cctK={2700} cracked={false} />
