@@ -1,3 +1,4 @@
+import { expect } from '@playwright/test';
 import { spawn, type ChildProcess } from 'node:child_process';
 import { createServer } from 'node:net';
 
@@ -33,14 +34,7 @@ export async function startServer(folder: string, port?: number): Promise<Runnin
 }
 
 /** Waits until the server answers from its store. */
-export async function answering({ origin }: Running): Promise<void> {
-  for (let attempt = 0; attempt < 150; attempt++) {
-    const up = await fetch(`${origin}/api/productions`).then(
-      (answer) => answer.ok,
-      () => false,
-    );
-    if (up) return;
-    await new Promise((resume) => setTimeout(resume, 200));
-  }
-  throw new Error(`${origin} does not answer`);
-}
+export const answering = ({ origin }: Running): Promise<void> =>
+  expect(async () => {
+    expect((await fetch(`${origin}/api/productions`)).ok).toBe(true);
+  }, `${origin} answers`).toPass();

@@ -56,7 +56,7 @@ function attach(given: Hood, base: ResolvedBuild, context: FormContext): Attachm
       given.lining === 'foil'
         ? hardware('foil', (blank.areaM2 / 0.3) * 1.1, 'lining of the hood')
         : [],
-    steps: stepsOf(parts),
+    steps: stepsOf(),
     facts: factsOf(parts),
     findings: findingsOf(parts),
     massKg: piecesMassKg([blank], context),
@@ -121,7 +121,7 @@ function viewOf({ given, across, mouth }: Parts): Attachment['view'] {
   );
 }
 
-function stepsOf({}: Parts): Attachment['steps'] {
+function stepsOf(): Attachment['steps'] {
   return [
     step(
       'dress',

@@ -8,7 +8,7 @@ import { filledParameters } from '../forms/fill';
 import type { View } from '../drawing/drawing';
 import type { ResolvedBuild } from '../build/resolvedBuild';
 import { attachAll } from '../accessories/attach';
-import type { Shelf } from '../shop/purchase';
+import type { ShelfLookup } from '../shop/purchase';
 import { lightMargin } from './light';
 import { assert } from '../result';
 
@@ -19,7 +19,7 @@ export interface Scene {
   shot: Shot;
   circuit: Circuit;
   context: FormContext;
-  shelf: Shelf;
+  shelf: ShelfLookup;
 }
 
 export function findBuild(document: Production, buildId: string): Build | undefined {
@@ -29,7 +29,7 @@ export function findBuild(document: Production, buildId: string): Build | undefi
 type Finders = Pick<FormContext, 'bulb' | 'part' | 'unit'>;
 
 /** What a purchase looks up. */
-export const shelfOf = ({ shelf: { bulbs, parts, units } }: Production): Shelf & Finders => ({
+export const shelfOf = ({ shelf: { bulbs, parts, units } }: Production): ShelfLookup & Finders => ({
   bulb: (id) => bulbs.find((each) => each.id === id) ?? null,
   part: (id) => parts.find((each) => each.id === id) ?? null,
   unit: (id) => units.find((each) => each.id === id) ?? null,

@@ -40,7 +40,7 @@ export interface Purchase {
   unpriced: number;
 }
 
-export interface Shelf {
+export interface ShelfLookup {
   bulb: (id: BulbId) => Bulb | null;
   unit: (id: UnitId) => Unit | null;
   part: (id: PartId) => Part | null;
@@ -89,7 +89,7 @@ const ofHardware = (id: HardwareId): Good => ({
   priced: false,
 });
 
-function goodOf({ item }: Need, shelf: Shelf): Good | null {
+function goodOf({ item }: Need, shelf: ShelfLookup): Good | null {
   switch (item.kind) {
     case 'bulb': {
       const bulb = shelf.bulb(item.id);
@@ -148,7 +148,7 @@ export function planPurchase(
   needs: readonly Need[],
   copies: number,
   cuts: CutPlan,
-  shelf: Shelf,
+  shelf: ShelfLookup,
 ): Purchase {
   const all = [
     ...needs.map((need) => ({ ...need, quantity: need.quantity * copies })),

@@ -1,5 +1,5 @@
 import PDFDocument from 'pdfkit';
-import { typeface, type TypefaceId } from './typefaces';
+import { typeface, TYPEFACES } from './typefaces';
 
 /** Paper in points; 72 points are an inch, 25.4 mm. */
 export const PAPERS = { a4: [595.276, 841.89], letter: [612, 792] } as const;
@@ -8,8 +8,6 @@ export const POINTS_PER_MM = 72 / 25.4;
 export const POINTS_PER_M = 1000 * POINTS_PER_MM;
 
 export type Pdf = InstanceType<typeof PDFDocument>;
-
-const TYPEFACES: readonly TypefaceId[] = ['text', 'bold', 'figure'];
 
 /** Signs the shipped Latin fonts have no glyph for, said otherwise. */
 const SAID: Record<string, string> = {

@@ -7,7 +7,8 @@ const FILES = {
   bold: '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-700-normal.woff',
   figure: '@fontsource/spline-sans-mono/files/spline-sans-mono-latin-400-normal.woff',
 } as const;
-export type TypefaceId = keyof typeof FILES;
+type TypefaceId = keyof typeof FILES;
+export const TYPEFACES = Object.keys(FILES) as TypefaceId[];
 
 const unpacked = new Map<TypefaceId, Buffer>();
 

@@ -218,7 +218,7 @@ export const tapeNeeds = (
     'each at no more than four fifths of its rating',
   ),
   ...hardware('tape-joint', joints, 'where rows and leads join'),
-  ...hardware('tape-lead', jumpersM, 'jumpers'),
+  ...hardware('tape-lead', jumpersM, 'jumpers and tails'),
 ];
 
 /** Where it ends, what is left of the reel, and which reel on the shelf would fill it. */

@@ -290,7 +290,13 @@ function facts(frame: Overhead, layout: FrameLayout, massKg: number, context: Fo
       'as fed',
       'count',
     ),
-    fact('mass', 'Mass', massKg, 'pipe, cloth, tape, joints', 'mass'),
+    fact(
+      'mass',
+      'Mass',
+      massKg,
+      'pipe, cloth (typical where nobody has weighed it), tape, joints',
+      'mass',
+    ),
     fact(
       'load',
       'Load on a hang point',
