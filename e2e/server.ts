@@ -2,7 +2,7 @@ import { expect } from '@playwright/test';
 import { spawn, type ChildProcess } from 'node:child_process';
 import { createServer } from 'node:net';
 
-export interface Running {
+interface Running {
   origin: string;
   process: ChildProcess;
   output: () => string;

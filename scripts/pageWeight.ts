@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 
-export interface PageWeight {
+interface PageWeight {
   route: string;
   scripts: number;
   /** bytes that came over the wire, compressed by the server */

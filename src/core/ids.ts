@@ -10,7 +10,6 @@ const id = <B extends string>() =>
 export const productionIdSchema = id<'ProductionId'>();
 export const shotIdSchema = id<'ShotId'>();
 export const buildIdSchema = id<'BuildId'>();
-export const bulbIdSchema = id<'BulbId'>();
 export const partIdSchema = id<'PartId'>();
 export const unitIdSchema = id<'UnitId'>();
 export const accessoryIdSchema = id<'AccessoryId'>();
@@ -20,7 +19,6 @@ export const circuitIdSchema = id<'CircuitId'>();
 export type ProductionId = z.infer<typeof productionIdSchema>;
 export type ShotId = z.infer<typeof shotIdSchema>;
 export type BuildId = z.infer<typeof buildIdSchema>;
-export type BulbId = z.infer<typeof bulbIdSchema>;
 export type PartId = z.infer<typeof partIdSchema>;
 export type UnitId = z.infer<typeof unitIdSchema>;
 export type CircuitId = z.infer<typeof circuitIdSchema>;

@@ -3,7 +3,7 @@ import type { partSchema } from '@/core/materials/part';
 
 type PartInput = z.input<typeof partSchema>;
 
-const stock = { packSize: 1, onHand: 0, onHandCounts: false } as const;
+const stock = { packSize: 1, onHand: 0, onHandCounts: false, origins: {} } as const;
 
 type OffCuts<R extends 'sheet' | 'stick'> = Extract<PartInput, { role: R }>['offCuts'];
 const sheet = {

@@ -1,3 +1,4 @@
+import { SITE } from './sites';
 import { FORMS } from '@/core/forms';
 import { ACCESSORIES } from '@/core/accessories';
 
@@ -27,7 +28,9 @@ const build = (
   fixtureId,
   circuitId: 'hall-b',
   copies: 1,
+  standing: 'in use',
   signOffs: [],
+  site: SITE,
   note: '',
   accessories: [],
   ...what,
@@ -236,6 +239,7 @@ export const MORE_BUILDS = [
       boardPartId: 'foam-core-5',
       layer1PartId: 'tracing',
       ...cord,
+      cordPartId: 'cord-15-3',
     }),
     {
       accessories: [carried('box-doors', 'barn-doors', { boardPartId: 'alu-1', leafLengthM: 0.2 })],

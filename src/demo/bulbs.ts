@@ -1,21 +1,22 @@
-import type * as z from 'zod';
-import type { bulbSchema } from '@/core/units/bulb';
+import type { UnitOf } from '@/core/units/unit';
 
-type BulbInput = z.input<typeof bulbSchema>;
+type BulbInput = Omit<UnitOf<'bulb'>, 'id'> & { id: string };
 
-/** What every demo bulb shares; its figures are typical of the class, so they are marked typical. */
+/** What every demo bulb shares; its figures are typical of the class, so none names another origin. */
 const typical = {
+  category: 'bulb',
   equivalentW: null,
   base: 'E27',
   supplyV: 230,
+  supplyToV: null,
   dimmable: 'no',
   flicker: 'unknown',
   powerFactor: null,
   warmUpS: 0,
-  onHandCount: 0,
+  onHand: 0,
   onHandCounts: false,
   spectrum: null,
-  origins: { wattsW: 'typical', luminousFluxLm: 'typical', cctK: 'typical', criRa: 'typical' },
+  origins: {},
 } as const satisfies Partial<BulbInput>;
 
 const bulb = (given: Omit<BulbInput, keyof typeof typical> & Partial<BulbInput>): BulbInput => ({
@@ -40,7 +41,7 @@ export const BULBS: BulbInput[] = [
     priceMinor: 1190,
     packCount: 6,
     ratedLifeH: 15000,
-    onHandCount: 4,
+    onHand: 4,
   }),
   bulb({
     id: 'globe-a60-9-4000',
@@ -216,7 +217,7 @@ export const BULBS: BulbInput[] = [
     packCount: 1,
     ratedLifeH: 8000,
     warmUpS: 90,
-    onHandCount: 5,
+    onHand: 5,
   }),
   bulb({
     id: 'reflector-r63-7',
@@ -271,6 +272,6 @@ export const BULBS: BulbInput[] = [
     priceMinor: 640,
     packCount: 4,
     ratedLifeH: 1000,
-    onHandCount: 25,
+    onHand: 25,
   }),
 ];

@@ -3,9 +3,15 @@ import type { partSchema } from '@/core/materials/part';
 
 type PartInput = z.input<typeof partSchema>;
 
-const stock = { packSize: 1, onHand: 0, onHandCounts: false } as const;
-const layer = { ...stock, role: 'diffusion', measure: 'm', origin: 'typical' } as const;
-const supply = { ...stock, role: 'supply', measure: 'piece', powerFactor: 0.9 } as const;
+const stock = { packSize: 1, onHand: 0, onHandCounts: false, origins: {} } as const;
+const layer = { ...stock, role: 'diffusion', measure: 'm' } as const;
+const supply = {
+  ...stock,
+  role: 'supply',
+  measure: 'piece',
+  powerFactor: 0.9,
+  protection: 'II',
+} as const;
 const small = { ...stock, role: 'hardware' } as const;
 
 /** Layers, supplies, lamps' hardware and small things; typical figures and prices, euro. */
@@ -132,6 +138,8 @@ export const GOODS: PartInput[] = [
     name: 'Electronic ballast, two tubes of 36 W',
     kind: 'electronic',
     tubes: 2,
+    lossW: null,
+    protection: 'I',
     massKg: 0.25,
     priceMinor: 1590,
   },
@@ -143,6 +151,8 @@ export const GOODS: PartInput[] = [
     name: 'Magnetic ballast with starter, one tube',
     kind: 'magnetic',
     tubes: 1,
+    lossW: null,
+    protection: 'I',
     massKg: 0.9,
     priceMinor: 790,
   },

@@ -1,6 +1,6 @@
 import { readDocument } from '@/core/document/read';
-import type { Production } from '@/core/document/production';
-import { bulbRingDefaults } from '@/core/forms/bulb-ring/parameters';
+import { DOCUMENT_VERSION, type Production } from '@/core/document/production';
+import { bulbRingParameters } from '@/core/forms/bulb-ring/parameters';
 import { BOARDS } from './boards';
 import { BULBS } from './bulbs';
 import { MORE_BUILDS } from './builds';
@@ -8,7 +8,11 @@ import { FIXTURES } from './fixtures';
 import { GOODS } from './goods';
 import { PARTS } from './parts';
 import { SHOTS } from './shots';
+import { SITE } from './sites';
 import { UNITS } from './units';
+
+/** Looked at on the recce: test buttons pressed, sockets tested, everything under the hall’s roof. */
+const DRY = { rcd: 'circuit', earthPin: 'tested', place: 'dry' } as const;
 
 const CIRCUITS = [
   {
@@ -19,6 +23,7 @@ const CIRCUITS = [
     frequencyHz: 50,
     ratedA: 16,
     otherLoadW: 350,
+    ...DRY,
   },
   {
     id: 'hall-b',
@@ -28,6 +33,7 @@ const CIRCUITS = [
     frequencyHz: 50,
     ratedA: 16,
     otherLoadW: 0,
+    ...DRY,
   },
   {
     id: 'generator',
@@ -37,12 +43,13 @@ const CIRCUITS = [
     frequencyHz: 60,
     ratedA: 20,
     otherLoadW: 0,
+    ...DRY,
   },
 ];
 
 /** Sixteen small globes on a metre of board: the clerk's key. */
 const CLERK_RING = {
-  ...bulbRingDefaults(),
+  ...bulbRingParameters.defaults(),
   groups: [{ bulbId: 'globe-g45-3', level: 1 }],
   socketPartId: 'socket-e27',
   boardPartId: 'mdf-6',
@@ -53,13 +60,13 @@ const CLERK_RING = {
 
 /** Twenty-five filament bulbs dimmed low: beautiful, and too much for its lamp cord. */
 const WARM_RING = {
-  ...bulbRingDefaults(),
+  ...bulbRingParameters.defaults(),
   outerDiameterM: 1.2,
   ringWidthM: 0.16,
   socketCount: 25,
   groups: [{ bulbId: 'incandescent-60-120', level: 0.2 }],
   socketPartId: 'socket-e27-porcelain',
-  standoffM: 0.06,
+  standoffM: 0.08,
   boardPartId: 'ply-6-big',
   paintPartId: 'emulsion',
   cordPartId: 'cord-awg18',
@@ -69,7 +76,7 @@ const WARM_RING = {
 
 /** Begun and left lying: board and sockets, no bulb, no cord. */
 const STAMP_RING = {
-  ...bulbRingDefaults(),
+  ...bulbRingParameters.defaults(),
   outerDiameterM: 0.5,
   ringWidthM: 0.1,
   socketCount: 8,
@@ -79,7 +86,7 @@ const STAMP_RING = {
 
 const NIGHT_FERRY = {
   format: 'lantern-jar-production',
-  version: 2,
+  version: DOCUMENT_VERSION,
   id: 'night-ferry',
   name: 'Night Ferry',
   note: 'A twelve-minute short, four evenings in a disused ferry ticket hall.',
@@ -87,13 +94,18 @@ const NIGHT_FERRY = {
   taxIncluded: true,
   circuits: CIRCUITS,
   shots: SHOTS,
-  shelf: { bulbs: BULBS, units: UNITS, parts: [...PARTS, ...BOARDS, ...GOODS] },
+  shelf: { units: [...BULBS, ...UNITS], parts: [...PARTS, ...BOARDS, ...GOODS] },
   fixtures: FIXTURES,
+  setups: [],
+  makings: [],
+  sessions: [],
+  pictures: [],
   builds: [
     {
       id: 'clerk-ring',
       name: 'Clerk ring',
       shotId: 'clerk',
+      standing: 'in use',
       circuitId: 'hall-a',
       fixtureId: 'monolight-60-dome',
       form: 'bulb-ring',
@@ -101,12 +113,14 @@ const NIGHT_FERRY = {
       accessories: [],
       copies: 1,
       signOffs: [],
+      site: SITE,
       note: '',
     },
     {
       id: 'warm-ring',
       name: 'Warm top ring',
       shotId: 'cabin',
+      standing: 'in use',
       circuitId: 'generator',
       fixtureId: 'fresnel-300',
       form: 'bulb-ring',
@@ -114,12 +128,14 @@ const NIGHT_FERRY = {
       accessories: [],
       copies: 1,
       signOffs: [],
+      site: SITE,
       note: 'On the generator: the hall has no 120 V.',
     },
     {
       id: 'stamp-ring',
       name: 'Stamp ring',
       shotId: 'stamps',
+      standing: 'in use',
       circuitId: 'hall-b',
       fixtureId: null,
       form: 'bulb-ring',
@@ -127,6 +143,7 @@ const NIGHT_FERRY = {
       accessories: [],
       copies: 1,
       signOffs: [],
+      site: SITE,
       note: 'Bulbs still to choose.',
     },
     ...MORE_BUILDS,
@@ -152,7 +169,6 @@ export function typicalStock(): Pick<Production, 'shelf' | 'fixtures'> {
   const { shelf, fixtures } = nightFerry();
   return {
     shelf: {
-      bulbs: shelf.bulbs.map((bulb) => ({ ...bulb, onHandCount: 0 })),
       units: shelf.units.map((unit) => ({ ...unit, onHand: 0 })),
       parts: shelf.parts.map(withoutStock),
     },

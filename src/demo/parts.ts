@@ -19,6 +19,7 @@ export const PARTS: z.input<typeof partSchema>[] = [
     packSize: 1,
     onHand: 0,
     onHandCounts: false,
+    origins: {},
   },
   {
     id: 'ply-9',
@@ -36,6 +37,7 @@ export const PARTS: z.input<typeof partSchema>[] = [
     packSize: 1,
     onHand: 0,
     onHandCounts: false,
+    origins: {},
   },
   {
     id: 'ply-6-big',
@@ -53,6 +55,7 @@ export const PARTS: z.input<typeof partSchema>[] = [
     packSize: 1,
     onHand: 0,
     onHandCounts: false,
+    origins: {},
   },
   {
     id: 'alu-2',
@@ -70,6 +73,7 @@ export const PARTS: z.input<typeof partSchema>[] = [
     packSize: 1,
     onHand: 0,
     onHandCounts: false,
+    origins: {},
   },
   {
     id: 'socket-e27',
@@ -86,6 +90,7 @@ export const PARTS: z.input<typeof partSchema>[] = [
     packSize: 4,
     onHand: 0,
     onHandCounts: false,
+    origins: {},
   },
   {
     id: 'socket-e27-porcelain',
@@ -102,6 +107,7 @@ export const PARTS: z.input<typeof partSchema>[] = [
     packSize: 1,
     onHand: 25,
     onHandCounts: false,
+    origins: {},
   },
   {
     id: 'socket-e14',
@@ -118,6 +124,7 @@ export const PARTS: z.input<typeof partSchema>[] = [
     packSize: 1,
     onHand: 0,
     onHandCounts: false,
+    origins: {},
   },
   {
     id: 'cord-075',
@@ -130,6 +137,7 @@ export const PARTS: z.input<typeof partSchema>[] = [
     packSize: 10,
     onHand: 0,
     onHandCounts: false,
+    origins: {},
   },
   {
     id: 'cord-15-3',
@@ -142,6 +150,7 @@ export const PARTS: z.input<typeof partSchema>[] = [
     packSize: 10,
     onHand: 0,
     onHandCounts: false,
+    origins: {},
   },
   {
     id: 'cord-awg18',
@@ -154,6 +163,7 @@ export const PARTS: z.input<typeof partSchema>[] = [
     packSize: 15,
     onHand: 15,
     onHandCounts: false,
+    origins: {},
   },
   {
     id: 'cord-awg14',
@@ -166,6 +176,7 @@ export const PARTS: z.input<typeof partSchema>[] = [
     packSize: 15,
     onHand: 0,
     onHandCounts: false,
+    origins: {},
   },
   {
     id: 'plug-16',
@@ -174,10 +185,12 @@ export const PARTS: z.input<typeof partSchema>[] = [
     measure: 'piece',
     ratedA: 16,
     fuseA: null,
+    earthContact: 'yes',
     priceMinor: 250,
     packSize: 1,
     onHand: 1,
     onHandCounts: false,
+    origins: {},
   },
   {
     id: 'plug-15-120',
@@ -186,10 +199,12 @@ export const PARTS: z.input<typeof partSchema>[] = [
     measure: 'piece',
     ratedA: 15,
     fuseA: null,
+    earthContact: 'yes',
     priceMinor: 390,
     packSize: 1,
     onHand: 1,
     onHandCounts: false,
+    origins: {},
   },
   {
     id: 'dimmer-trailing-400',
@@ -203,6 +218,7 @@ export const PARTS: z.input<typeof partSchema>[] = [
     packSize: 1,
     onHand: 0,
     onHandCounts: false,
+    origins: {},
   },
   {
     id: 'dimmer-leading-2000',
@@ -216,6 +232,7 @@ export const PARTS: z.input<typeof partSchema>[] = [
     packSize: 1,
     onHand: 1,
     onHandCounts: false,
+    origins: {},
   },
   {
     id: 'emulsion',
@@ -227,6 +244,7 @@ export const PARTS: z.input<typeof partSchema>[] = [
     packSize: 1,
     onHand: 0.5,
     onHandCounts: false,
+    origins: {},
   },
   {
     id: 'skirt-black',
@@ -239,5 +257,6 @@ export const PARTS: z.input<typeof partSchema>[] = [
     packSize: 1,
     onHand: 0,
     onHandCounts: false,
+    origins: {},
   },
 ];

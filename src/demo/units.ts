@@ -3,7 +3,7 @@ import type { unitSchema } from '@/core/units/unit';
 
 type UnitInput = z.input<typeof unitSchema>;
 
-/** Figures are typical of the class, so they are marked typical. */
+/** Figures are typical of the class, so none names another origin. */
 const typical = {
   dimmable: 'yes',
   flicker: 'unknown',
@@ -11,9 +11,16 @@ const typical = {
   onHand: 0,
   onHandCounts: false,
   spectrum: null,
-  origins: { wattsW: 'typical', luminousFluxLm: 'typical', cctK: 'typical', criRa: 'typical' },
+  origins: {},
 } as const;
-const mains = { ...typical, supplyV: 230, powerFactor: null } as const;
+const mains = {
+  ...typical,
+  supplyV: 230,
+  supplyToV: null,
+  powerFactor: null,
+  protection: 'II',
+  weather: 'dry',
+} as const;
 const tape = {
   ...typical,
   category: 'strip',
@@ -212,6 +219,7 @@ export const UNITS: UnitInput[] = [
     id: 'work-halogen-400',
     name: 'Halogen work light 400 W 8500 lm',
     lamp: 'halogen',
+    protection: 'I',
     wattsW: 400,
     luminousFluxLm: 8500,
     cctK: 2950,

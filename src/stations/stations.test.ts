@@ -5,20 +5,19 @@ import { turned } from './shell/turned';
 import { nightFerry } from '@/demo/nightFerry';
 import { validateProduction } from '@/core/document/read';
 import { evaluateKnown as evaluate } from '@/core/evaluate/testing';
-import { bulbSchema } from '@/core/units/bulb';
-import { fixtureSchema } from '@/core/verdict/fixture';
-import { shotSchema } from '@/core/location/shot';
+import { CIRCUIT_RECORD, circuitSchema } from '@/core/location/circuit';
+import { FIXTURE_RECORD, fixtureSchema } from '@/core/verdict/fixture';
+import { ROOM_LIGHT_RECORD, roomLightSchema, SHOT_RECORD, shotSchema } from '@/core/location/shot';
 import { jarWords } from '@/ui/Jar';
 import { severityWord } from '@/ui/Severity';
 import { copyOfBuild, exportName, newBuild } from './shell/actions';
 import { shown, shownReadout } from './shell/showReadout';
 import { STATIONS, stationName } from './shell/stations';
 import { createPointed } from './shell/usePointed';
-import { bulbRows } from './shelf/bulbRows';
-import { BULB_FIELDS } from './shelf/bulbFields';
-import { SHOT_FIELDS } from './shot/shotFields';
+import { unitRow } from './shelf/unitRows';
 
 const demo = nightFerry();
+const roomLight = demo.shots.flatMap(({ roomLights }) => roomLights)[0]!;
 const metric = { system: 'metric', currency: 'EUR' } as const;
 const imperial = { system: 'imperial', currency: 'EUR' } as const;
 
@@ -56,23 +55,23 @@ describe('fields keep within what the document takes', () => {
     (schema: { safeParse: (value: unknown) => { success: boolean } }, base: object) =>
     (field: string, value: unknown) =>
       schema.safeParse({ ...base, [field]: value }).success;
-  test.each(SHOT_FIELDS.map((field) => [field.field, field] as const))(
-    'shot: %s',
-    (name, field) => {
-      const takes = accepts(shotSchema, demo.shots[0]!);
-      expect([takes(name, field.min), takes(name, field.max)]).toEqual([true, true]);
-      expect(takes(name, field.min - Math.max(field.step, 1))).toBe(false);
-    },
-  );
-  test.each(BULB_FIELDS.map((field) => [field.field, field] as const))(
-    'bulb: %s',
-    (name, field) => {
-      const takes = accepts(bulbSchema, demo.shelf.bulbs[0]!);
-      expect([takes(name, field.min), takes(name, field.max)]).toEqual([true, true]);
-      expect(takes(name, field.max * 2 + 1)).toBe(false);
-      expect(takes(name, null)).toBe(field.emptyText !== undefined);
-    },
-  );
+  const records = [
+    ['shot', SHOT_RECORD, shotSchema, demo.shots[0]!],
+    ['room light', ROOM_LIGHT_RECORD, roomLightSchema, roomLight],
+    ['circuit', CIRCUIT_RECORD, circuitSchema, demo.circuits[0]!],
+    ['fixture', FIXTURE_RECORD, fixtureSchema, demo.fixtures[0]!],
+  ] as const;
+  test.each(records)('%s', (_name, { fields }, schema, base) => {
+    const takes = accepts(schema, base);
+    for (const each of fields) {
+      if (each.kind !== 'quantity') continue;
+      const { field, min, max, step, emptyText } = each;
+      expect([field, takes(field, min), takes(field, max)]).toEqual([field, true, true]);
+      expect([field, takes(field, min - Math.max(step, 1))]).toEqual([field, false]);
+      expect([field, takes(field, max * 2 + 1)]).toEqual([field, false]);
+      expect([field, takes(field, null)]).toEqual([field, emptyText !== undefined]);
+    }
+  });
   test('demo fixtures are whole', () => {
     for (const fixture of demo.fixtures)
       expect(fixtureSchema.safeParse(fixture).success).toBe(true);
@@ -109,14 +108,14 @@ describe('making builds', () => {
 });
 
 test('the shelf ranks by what it says', () => {
-  const rows = bulbRows(demo.shelf.bulbs, 4000);
-  const row = (id: string) => rows.find(({ bulb }) => bulb.id === id)!;
+  const rows = demo.shelf.units.map((unit) => unitRow(unit, 4000));
+  const row = (id: string) => rows.find(({ unit }) => unit.id === id)!;
   expect(row('globe-a60-9-4000').shiftMired).toBe(0);
   expect(row('globe-a60-9-2700').shiftMired).toBeCloseTo(120.4, 1);
   expect(row('daylight-a60-10').shiftMired).toBeLessThan(-90);
-  expect(row('globe-a60-9-4000').minorPerPiece).toBe(300);
+  expect(row('globe-a60-9-4000').minorEach).toBe(300);
   expect(row('market-9').severity).toBe('look');
-  expect(bulbRows(demo.shelf.bulbs, null)[0]!.shiftMired).toBeNull();
+  expect(unitRow(demo.shelf.units[0]!, null).shiftMired).toBeNull();
 });
 
 test('stations: unique keys and names, in working order', () => {

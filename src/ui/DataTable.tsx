@@ -78,30 +78,15 @@ export function DataTable<T>({
       <caption className="sr-only">{caption}</caption>
       <thead className="sticky top-0 bg-sheet">
         <tr>
-          {table.getFlatHeaders().map((header, k) => {
-            const column = columns[k]!;
-            const order = header.column.getIsSorted();
-            return (
-              <th
-                key={column.id}
-                scope="col"
-                className={`${column.words || k === 0 ? '' : '!text-right'} ${column.className ?? ''}`}
-                aria-sort={
-                  order === 'asc' ? 'ascending' : order === 'desc' ? 'descending' : undefined
-                }
-              >
-                <button
-                  type="button"
-                  className="inline-flex items-center gap-0.5 font-semibold whitespace-nowrap"
-                  onClick={header.column.getToggleSortingHandler()}
-                >
-                  {column.header}
-                  {order === 'asc' && <ArrowUp size={13} aria-hidden />}
-                  {order === 'desc' && <ArrowDown size={13} aria-hidden />}
-                </button>
-              </th>
-            );
-          })}
+          {table.getFlatHeaders().map(({ column }, k) => (
+            <SortHead
+              key={column.id}
+              column={columns[k]!}
+              first={k === 0}
+              order={column.getIsSorted()}
+              onSort={column.getToggleSortingHandler()}
+            />
+          ))}
         </tr>
       </thead>
       {bodies.map(({ id, name, own }) => (
@@ -119,23 +104,52 @@ export function DataTable<T>({
               {...{ [`data-${mark}`]: rowId(row) }}
               className="hover:bg-brass-wash/50"
             >
-              {columns.map((column, k) => {
-                const inside = column.cell ? column.cell(row) : column.value(row);
-                return k === 0 ? (
-                  <th key={column.id} scope="row" className="text-left font-normal">
-                    {inside}
-                  </th>
-                ) : (
-                  <td key={column.id} className={column.words ? '' : 'num'}>
-                    {inside}
-                  </td>
-                );
-              })}
+              {columns.map((column, k) => (
+                <Cell key={column.id} column={column} row={row} first={k === 0} />
+              ))}
             </tr>
           ))}
         </tbody>
       ))}
     </table>
+  );
+}
+
+interface SortHeadProps<T> {
+  column: DataColumn<T>;
+  first: boolean;
+  order: false | 'asc' | 'desc';
+  onSort: React.MouseEventHandler | undefined;
+}
+
+function SortHead<T>({ column, first, order, onSort }: SortHeadProps<T>) {
+  return (
+    <th
+      scope="col"
+      className={`${column.words || first ? '' : '!text-right'} ${column.className ?? ''}`}
+      aria-sort={order === 'asc' ? 'ascending' : order === 'desc' ? 'descending' : undefined}
+    >
+      <button
+        type="button"
+        className="inline-flex items-center gap-0.5 font-semibold whitespace-nowrap"
+        onClick={onSort}
+      >
+        {column.header}
+        {order === 'asc' && <ArrowUp size={13} aria-hidden />}
+        {order === 'desc' && <ArrowDown size={13} aria-hidden />}
+      </button>
+    </th>
+  );
+}
+
+function Cell<T>({ column, row, first }: { column: DataColumn<T>; row: T; first: boolean }) {
+  const inside = column.cell ? column.cell(row) : column.value(row);
+  return first ? (
+    <th scope="row" className="text-left font-normal">
+      {inside}
+    </th>
+  ) : (
+    <td className={column.words ? '' : 'num'}>{inside}</td>
   );
 }
 

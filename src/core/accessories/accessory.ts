@@ -4,6 +4,8 @@ import type { Field, FormContext, ParameterMigrations } from '../forms/form';
 import type { Control } from '../light/controls';
 import type { Mouth } from '../light/mouth';
 import type { ResolvedBuild } from '../build/resolvedBuild';
+import type { Support } from '../build/supports';
+import type { Thing } from '../build/things';
 
 /** What an accessory adds to the build that carries it. */
 export type Attachment = Pick<
@@ -11,6 +13,12 @@ export type Attachment = Pick<
   'pieces' | 'needs' | 'steps' | 'facts' | 'findings' | 'massKg'
 > & {
   view: View;
+  /** where its mass lies before the back of the light, metres; on the back where it does not say */
+  massAtM?: number;
+  /** how it holds the light up; judged with everything the light carries */
+  support?: Support;
+  /** what it is made of, where it stands: judged by the heat engine like the build's own */
+  things?: readonly Thing[];
   /** what it puts into the light's way */
   controls?: readonly Control[];
   /** the front it makes of the build's own */
@@ -27,6 +35,8 @@ export interface AccessoryDefinition<P = unknown> {
   summary: string;
   parameters: z.ZodMiniType<P>;
   fields: readonly Field[];
+  /** changes where the light goes, so that it is worth seeing with and without */
+  optical?: true;
   defaults: () => P;
   /** by the document version they lead to */
   migrations?: ParameterMigrations;

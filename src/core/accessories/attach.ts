@@ -3,6 +3,7 @@ import type { View } from '../drawing/drawing';
 import type { FormContext } from '../forms/form';
 import { orderSteps, withHoles, withPieces } from '../forms/kit/order';
 import type { ResolvedBuild } from '../build/resolvedBuild';
+import type { Support } from '../build/supports';
 import type { Attachment } from './accessory';
 import { ACCESSORIES } from './index';
 
@@ -74,8 +75,34 @@ function merged(base: ResolvedBuild, added: Attachment, id: string): ResolvedBui
         },
       })),
     ],
+    things: [
+      ...base.things,
+      ...(added.things ?? []).map((thing) => ({
+        ...thing,
+        id: own(thing.id),
+        field: own(thing.field),
+      })),
+    ],
+    supports: added.support ? [...base.supports, ownSupport(added.support, id)] : base.supports,
     massKg: base.massKg + added.massKg,
+    momentKgM: base.momentKgM + added.massKg * (added.massAtM ?? 0),
   };
+}
+
+/** A support's fields and findings told apart by the accessory's id. */
+function ownSupport(support: Support, id: string): Support {
+  const own = (field: string) => `${id}.${field}`;
+  const told = { ...support, id: `${support.id}.${id}`, field: own(support.field) };
+  if (told.kind === 'stand')
+    return {
+      ...told,
+      foreField: own(told.foreField),
+      sideField: told.sideField && own(told.sideField),
+      uprightField: own(told.uprightField),
+    };
+  return told.kind === 'hoist'
+    ? { ...told, bondsField: told.bondsField && own(told.bondsField) }
+    : told;
 }
 
 const unknownAccessory = ({ id, kind }: Accessory): ResolvedBuild['findings'][number] => ({

@@ -9,7 +9,9 @@ import {
   doorPlates,
   doorShapes,
   doorSteps,
+  doorThings,
 } from '../forms/kit/doors';
+import { notChosen } from '../forms/kit/findingWriters';
 import { defineParameters } from '../forms/kit/parameters';
 
 import { frontPlaneM, type AccessoryDefinition } from './accessory';
@@ -23,18 +25,33 @@ export const barnDoors: AccessoryDefinition<BarnDoors> = {
   summary: 'Four leaves of sheet metal hinged to the front.',
   parameters: schema,
   fields,
+  optical: true,
   defaults,
   attach: (doors, base, context) => {
     const { widthM, heightM } = base.apparent;
     const pieces = doorPieces(doors, widthM, context);
+    const plates = doorPlates(doors, widthM, heightM, frontPlaneM(base));
     return {
       pieces,
       needs: doorNeeds,
       steps: doorSteps(),
       facts: doorFacts(doors, widthM, heightM),
-      findings: doorFindings(doors, widthM, heightM),
+      findings: [
+        ...doorFindings(doors, widthM, heightM),
+        ...notChosen('doors', [
+          [
+            'sheet',
+            doors.boardPartId,
+            'boardPartId',
+            'doors',
+            'Choose what the leaves are cut from.',
+          ],
+        ]),
+      ],
       massKg: piecesMassKg(pieces, context),
-      controls: doorPlates(doors, widthM, heightM, frontPlaneM(base)),
+      massAtM: frontPlaneM(base) + (doors.leafLengthM / 2) * Math.cos(doors.openedRad),
+      controls: plates,
+      things: doorThings(doors, plates, context),
       view: view(
         'doors',
         'Barn doors, folded out',

@@ -1,4 +1,4 @@
-import { nightFerry } from '@/demo/nightFerry';
+import { sample } from '../testing/sample';
 import { resolveScene, sceneOf } from '../evaluate/context';
 import type { Accessory } from './carried';
 import type { View } from '../drawing/drawing';
@@ -6,7 +6,7 @@ import { INCH, demoBuild } from '../forms/testing';
 import { attachAll } from './attach';
 import { ACCESSORIES } from './index';
 
-const document = nightFerry();
+const document = sample();
 const builds = document.builds.map((build) => {
   const scene = sceneOf(document, { ...build, accessories: [] });
   return { id: build.id, resolved: resolveScene(scene)!.resolved, context: scene.context };

@@ -2,10 +2,11 @@ import type { FormContext } from '../forms/form';
 import type { ResolvedBuild } from '../build/resolvedBuild';
 import { piecesMassKg } from '../forms/kit/mass';
 import { fact } from '../forms/kit/build';
-import { stop } from '../forms/kit/findingWriters';
+import { notChosen, stop } from '../forms/kit/findingWriters';
+import { sheetBurns, uprightAt } from '../forms/kit/things';
 import { defineParameters, length, part } from '../forms/kit/parameters';
 import { rectanglePiece } from '../forms/kit/pieces';
-import { knob, line, measure, rectangle, view } from '../drawing/shapes';
+import { knob, measure, rectangle, view, segment } from '../drawing/shapes';
 import { step } from '../forms/kit/steps';
 import type { Shape } from '../drawing/drawing';
 import { frontPlaneM, type AccessoryDefinition, type Attachment } from './accessory';
@@ -31,13 +32,7 @@ function partsOf(grid: Grid, base: ResolvedBuild, context: FormContext) {
     rectanglePiece(id, name, boardPartId, long, depthM, context, {
       count: Math.min(count, MOST_STRIPS),
       shapes: Array.from({ length: Math.min(slots, MOST_STRIPS) }, (_, k): Shape =>
-        line(
-          [
-            [(k + 1) * cellM, depthM / 2],
-            [(k + 1) * cellM, depthM],
-          ],
-          'cut',
-        ),
+        segment([(k + 1) * cellM, depthM / 2], [(k + 1) * cellM, depthM], 'cut'),
       ),
       markOut: [
         `${slots} slots, ${(cellM * 1000).toFixed(0)} mm apart, half the depth; one set from above, one from below.`,
@@ -50,13 +45,26 @@ function partsOf(grid: Grid, base: ResolvedBuild, context: FormContext) {
   const thickness = pieces[0]?.thicknessM ?? 0;
   const open = Math.max(0, 1 - thickness / cellM) ** 2;
   const cutOff = Math.atan2(cellM, depthM);
-  return { base, cellM, depthM, widthM, heightM, across, along, tooMany, pieces, open, cutOff };
+  return {
+    cellM,
+    depthM,
+    boardPartId,
+    widthM,
+    heightM,
+    across,
+    along,
+    tooMany,
+    pieces,
+    open,
+    cutOff,
+  };
 }
 type Parts = ReturnType<typeof partsOf>;
 
 function attach(grid: Grid, base: ResolvedBuild, context: FormContext): Attachment {
   const parts = partsOf(grid, base, context);
-  const { cellM, depthM, across, along, pieces, open, cutOff } = parts;
+  const { cellM, depthM, boardPartId, widthM, heightM, across, along, pieces, open, cutOff } =
+    parts;
   return {
     pieces,
     needs: [],
@@ -68,6 +76,18 @@ function attach(grid: Grid, base: ResolvedBuild, context: FormContext): Attachme
     ],
     findings: findingsOf(parts),
     massKg: piecesMassKg(pieces, context),
+    massAtM: frontPlaneM(base) + grid.depthM / 2,
+    things: [
+      {
+        id: 'strips',
+        name: 'grid',
+        burns: sheetBurns(boardPartId, context),
+        limitC: null,
+        place: uprightAt(widthM, heightM, frontPlaneM(base)),
+        ref: 'grid',
+        field: 'boardPartId',
+      },
+    ],
     controls: [
       { kind: 'grid', name: 'grid', zM: frontPlaneM(base), cellM, depthM, openShare: open },
     ],
@@ -83,25 +103,11 @@ function viewOf({ cellM, widthM, heightM, across, along }: Parts): Attachment['v
       rectangle(-widthM / 2, -heightM / 2, widthM / 2, heightM / 2, 'part', 'grid'),
       ...Array.from({ length: Math.min(across, MOST_STRIPS) }, (_, k) => {
         const x = -widthM / 2 + (k + 1) * cellM;
-        return line(
-          [
-            [x, -heightM / 2],
-            [x, heightM / 2],
-          ],
-          'part',
-          'grid',
-        );
+        return segment([x, -heightM / 2], [x, heightM / 2], 'part', 'grid');
       }),
       ...Array.from({ length: Math.min(along, MOST_STRIPS) }, (_, k) => {
         const y = -heightM / 2 + (k + 1) * cellM;
-        return line(
-          [
-            [-widthM / 2, y],
-            [widthM / 2, y],
-          ],
-          'part',
-          'grid',
-        );
+        return segment([-widthM / 2, y], [widthM / 2, y], 'part', 'grid');
       }),
     ],
     [
@@ -131,7 +137,7 @@ function stepsOf({ across, along }: Parts): Attachment['steps'] {
   ];
 }
 
-function findingsOf({ base, across, along, tooMany }: Parts): Attachment['findings'] {
+function findingsOf({ boardPartId, across, along, tooMany }: Parts): Attachment['findings'] {
   return [
     ...(tooMany
       ? [
@@ -146,17 +152,9 @@ function findingsOf({ base, across, along, tooMany }: Parts): Attachment['findin
           ),
         ]
       : []),
-    ...(base.groups.some(({ unit }) => unit.filament)
-      ? [
-          stop(
-            'heat',
-            'grid.hot',
-            'A grid before hot lamps',
-            'Strips of board or foam before filament lamps scorch: use LED lamps, or a metal honeycomb made for such lamps.',
-            { field: 'boardPartId', drawing: 'grid' },
-          ),
-        ]
-      : []),
+    ...notChosen('grid', [
+      ['sheet', boardPartId, 'boardPartId', 'grid', 'Choose what the strips are cut from.'],
+    ]),
   ];
 }
 
@@ -167,6 +165,7 @@ export const grid: AccessoryDefinition<Grid> = {
   summary: 'Slotted strips across the front; cuts light beyond an angle.',
   parameters: schema,
   fields,
+  optical: true,
   defaults,
   attach,
 };

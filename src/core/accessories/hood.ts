@@ -1,18 +1,23 @@
 import type { ResolvedBuild } from '../build/resolvedBuild';
 import { piecesMassKg } from '../forms/kit/mass';
 import { fact } from '../forms/kit/build';
-import { stop } from '../forms/kit/findingWriters';
+import { notChosen, stop } from '../forms/kit/findingWriters';
+import { sheetBurns } from '../forms/kit/things';
 import { coneBlank, type ConeBlank } from '../forms/kit/development';
 import { hardware } from '../forms/kit/needs';
 import { choice, defineParameters, length, part } from '../forms/kit/parameters';
 import { rectanglePiece, sheetPiece } from '../forms/kit/pieces';
-import { knob, line, measure, view, type XY } from '../drawing/shapes';
+import { knob, line, measure, view, type XY, segment } from '../drawing/shapes';
 import { step } from '../forms/kit/steps';
 import type { Shape } from '../drawing/drawing';
 import type { FormContext } from '../forms/form';
 import type { SheetPiece } from '../build/pieces';
 import { hoodLight } from './hoodLight';
 import type { AccessoryDefinition, Attachment } from './accessory';
+import { FOIL_WIDTH_M } from '../forms/kit/typical';
+
+/** Foil lost on a curved blank. */
+const WASTE = 1.1;
 
 const { schema, fields, defaults } = defineParameters({
   shape: choice('Shape', 'Hood', [
@@ -54,12 +59,30 @@ function attach(given: Hood, base: ResolvedBuild, context: FormContext): Attachm
     pieces: [blank],
     needs:
       given.lining === 'foil'
-        ? hardware('foil', (blank.areaM2 / 0.3) * 1.1, 'lining of the hood')
+        ? hardware('foil', (blank.areaM2 / FOIL_WIDTH_M) * WASTE, 'lining of the hood')
         : [],
     steps: stepsOf(),
     facts: factsOf(parts),
     findings: findingsOf(parts),
     massKg: piecesMassKg([blank], context),
+    massAtM: base.frontM + given.lengthM / 2,
+    things: [
+      {
+        id: 'wall',
+        name: 'hood',
+        burns: sheetBurns(given.boardPartId, context),
+        limitC: null,
+        place: {
+          kind: 'cone',
+          fromM: base.frontM,
+          toM: base.frontM + given.lengthM,
+          fromRadiusM: parts.across / 2,
+          toRadiusM: mouth / 2,
+        },
+        ref: 'hood',
+        field: 'boardPartId',
+      },
+    ],
     ...hoodLight(given, base, mouth),
     view: viewOf(parts),
   };
@@ -70,38 +93,10 @@ function viewOf({ given, across, mouth }: Parts): Attachment['view'] {
     'hood',
     'Hood, from the side',
     [
-      line(
-        [
-          [0, -across / 2],
-          [0, across / 2],
-        ],
-        'part',
-        'hood',
-      ),
-      line(
-        [
-          [0, across / 2],
-          [given.lengthM, mouth / 2],
-        ],
-        'cut',
-        'hood',
-      ),
-      line(
-        [
-          [0, -across / 2],
-          [given.lengthM, -mouth / 2],
-        ],
-        'cut',
-        'hood',
-      ),
-      line(
-        [
-          [given.lengthM, -mouth / 2],
-          [given.lengthM, mouth / 2],
-        ],
-        'hidden',
-        'hood',
-      ),
+      segment([0, -across / 2], [0, across / 2], 'part', 'hood'),
+      segment([0, across / 2], [given.lengthM, mouth / 2], 'cut', 'hood'),
+      segment([0, -across / 2], [given.lengthM, -mouth / 2], 'cut', 'hood'),
+      segment([given.lengthM, -mouth / 2], [given.lengthM, mouth / 2], 'hidden', 'hood'),
     ],
     [
       measure(
@@ -156,7 +151,7 @@ function factsOf({ given, across, cone, cutOff }: Parts): Attachment['facts'] {
   ];
 }
 
-function findingsOf({ given, base, mouth, cone }: Parts): Attachment['findings'] {
+function findingsOf({ given, mouth, cone }: Parts): Attachment['findings'] {
   return [
     ...(given.shape === 'cone' && !cone
       ? [
@@ -170,17 +165,9 @@ function findingsOf({ given, base, mouth, cone }: Parts): Attachment['findings']
           ),
         ]
       : []),
-    ...(base.groups.some(({ unit }) => unit.filament)
-      ? [
-          stop(
-            'heat',
-            'hood.hot',
-            'A hood round hot lamps',
-            'Board or foam round filament lamps scorches: use LED lamps, or sheet metal kept clear of them.',
-            { field: 'boardPartId', drawing: 'hood' },
-          ),
-        ]
-      : []),
+    ...notChosen('hood', [
+      ['sheet', given.boardPartId, 'boardPartId', 'hood', 'Choose what the hood is made of.'],
+    ]),
   ];
 }
 
@@ -191,6 +178,7 @@ export const hood: AccessoryDefinition<Hood> = {
   summary: 'Cylinder or cone round the front; keeps light off the walls.',
   parameters: schema,
   fields,
+  optical: true,
   defaults,
   attach,
 };
@@ -223,9 +211,9 @@ function conePiece(cone: ConeBlank, given: Hood, context: FormContext): SheetPie
   const shapes: Shape[] = [
     { kind: 'arc', x: 0, y: 0, r: R, from: a, to: b, layer: 'cut', label: 'outer arc' },
     { kind: 'arc', x: 0, y: 0, r, from: a, to: b, layer: 'cut', label: 'inner arc' },
-    line([on(r, a), on(R, a)], 'cut'),
+    segment(on(r, a), on(R, a), 'cut'),
     line([on(r, b), off(on(r, b)), off(on(R, b)), on(R, b)], 'cut'),
-    line([on(r, b), on(R, b)], 'score'),
+    segment(on(r, b), on(R, b), 'score'),
   ];
   return sheetPiece(
     {

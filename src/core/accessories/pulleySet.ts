@@ -1,11 +1,13 @@
 import type { ResolvedBuild } from '../build/resolvedBuild';
 import { fact } from '../forms/kit/build';
-import { look, ok, stop } from '../forms/kit/findingWriters';
 import { hardware } from '../forms/kit/needs';
 import { count, defineParameters, length } from '../forms/kit/parameters';
-import { box, circle, knob, line, measure, view } from '../drawing/shapes';
-import { step } from '../forms/kit/steps';
+import { box, circle, knob, measure, view, segment } from '../drawing/shapes';
+import { hoist } from '../forms/kit/steps';
 import type { AccessoryDefinition, Attachment } from './accessory';
+
+/** A pulley with its share of rope and its bond [typ; from memory]. */
+const PULLEY_KG = 0.4;
 
 const { schema, fields, defaults } = defineParameters({
   points: count('Hang points', 'Hoist', { start: 4, min: 1, max: 12 }),
@@ -15,24 +17,19 @@ const { schema, fields, defaults } = defineParameters({
 });
 type PulleySet = ReturnType<typeof defaults>;
 
-/** Two legs of a bridle share one point at rest: a point may take a third more than its part. */
-const UNEVEN = 1.33;
-
 /** What is worked out once and told in several places. */
 function partsOf(pulleys: PulleySet, base: ResolvedBuild) {
   const { points, heightM, spareM, limitKg } = pulleys;
-  const each = (base.massKg / points) * UNEVEN;
   const ropeM = points * (2 * heightM + spareM);
-  const { widthM } = base.folded;
-  const where = { field: 'points', drawing: 'hoist' };
-  const source = 'Even load and a third for uneven ropes; common practice';
-  return { base, points, heightM, limitKg, each, ropeM, widthM, where, source };
+  const { widthM } = base.built;
+  return { base, points, heightM, limitKg, ropeM, widthM };
 }
 type Parts = ReturnType<typeof partsOf>;
 
 function attach(pulleys: PulleySet, base: ResolvedBuild): Attachment {
   const parts = partsOf(pulleys, base);
-  const { points, each, ropeM } = parts;
+  const { points, limitKg, ropeM } = parts;
+
   return {
     pieces: [],
     needs: [
@@ -40,13 +37,22 @@ function attach(pulleys: PulleySet, base: ResolvedBuild): Attachment {
       ...hardware('rope', ropeM, 'up, down and to spare'),
       ...hardware('safety-bond', points, 'tied before anybody goes underneath'),
     ],
-    steps: stepsOf(parts),
-    facts: [
-      fact('hang-load', 'Load on a point', each, 'mass / points · 1.33', 'mass'),
-      fact('rope', 'Rope in all', ropeM, 'points · (2 · height + spare)'),
-    ],
-    findings: findingsOf(parts),
-    massKg: 0.4 * points,
+    steps: [hoist(20 + 5 * points, 'every rope made off twice, every bond closed')],
+    facts: [fact('rope', 'Rope in all', ropeM, 'points · (2 · height + spare)')],
+    findings: [],
+    massKg: PULLEY_KG * points,
+    support: {
+      kind: 'hoist',
+      id: 'hoist',
+      // Pulleys, ropes and bonds hang from the points as well.
+      ownKg: 0,
+      points,
+      limitKg,
+      bonds: true,
+      bondsField: null,
+      ref: 'hoist',
+      field: 'points',
+    },
     view: viewOf(parts),
   };
 }
@@ -56,20 +62,12 @@ function viewOf({ base, heightM, widthM }: Parts): Attachment['view'] {
     'hoist',
     'Hoist, from the side',
     [
-      line(
-        [
-          [-widthM * 0.7, heightM],
-          [widthM * 0.7, heightM],
-        ],
-        'part',
-      ),
-      box(0, heightM * 0.55, widthM, Math.max(0.05, base.folded.depthM), 'part', 'board'),
+      segment([-widthM * 0.7, heightM], [widthM * 0.7, heightM], 'part'),
+      box(0, heightM * 0.55, widthM, Math.max(0.05, base.built.depthM), 'part', 'board'),
       ...[-1, 1].flatMap((side) => [
-        line(
-          [
-            [side * widthM * 0.42, heightM],
-            [side * widthM * 0.42, heightM * 0.55],
-          ],
+        segment(
+          [side * widthM * 0.42, heightM],
+          [side * widthM * 0.42, heightM * 0.55],
           'cord',
           'hoist',
         ),
@@ -79,52 +77,6 @@ function viewOf({ base, heightM, widthM }: Parts): Attachment['view'] {
     [measure([widthM * 0.7, 0], [widthM * 0.7, heightM], -0.08 * heightM, 'Height')],
     [knob('heightM', 'Height of the points', [0, heightM], [0, 1])],
   );
-}
-
-function stepsOf({ points }: Parts): Attachment['steps'] {
-  return [
-    step(
-      'rig',
-      'hoist',
-      'Hoist it',
-      'Evenly, a hand a rope',
-      'ropes, gloves, helpers',
-      20 + 5 * points,
-      'every rope made off twice, every bond closed',
-      'Rated points and a competent rigger only. Two people or more; nobody underneath until the bonds are closed.',
-    ),
-  ];
-}
-
-function findingsOf({ limitKg, each, where, source }: Parts): Attachment['findings'] {
-  return [
-    each > limitKg
-      ? stop(
-          'hanging',
-          'hoist.load',
-          'More load than the points bear',
-          `${each.toFixed(1)} kg on a point rated for ${limitKg} kg: it comes down on whoever is below. Use more points or a lighter frame.`,
-          where,
-          source,
-          `${limitKg} kg a point`,
-        )
-      : ok(
-          'hanging',
-          'hoist.load',
-          'The points bear it',
-          `${each.toFixed(1)} kg on each. Who rated the points, and when?`,
-          where,
-          source,
-          `${limitKg} kg a point`,
-        ),
-    look(
-      'hanging',
-      'hoist.people',
-      'A load over people',
-      'Safety bonds of at least five times the load, nobody below while it moves, a competent rigger’s word before it stays up.',
-      where,
-    ),
-  ];
 }
 
 /** Ropes over pulleys to rated points, with a bond at each. */

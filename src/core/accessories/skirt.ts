@@ -2,14 +2,17 @@ import type { FormContext } from '../forms/form';
 import type { ResolvedBuild } from '../build/resolvedBuild';
 import { piecesMassKg } from '../forms/kit/mass';
 import { fact } from '../forms/kit/build';
-import { stop } from '../forms/kit/findingWriters';
+import { plateThings } from '../forms/kit/things';
 import { hardware } from '../forms/kit/needs';
 import { choice, defineParameters, length, part } from '../forms/kit/parameters';
 import { clothPiece } from '../forms/kit/pieces';
-import { knob, line, measure, view } from '../drawing/shapes';
+import { knob, measure, view, segment } from '../drawing/shapes';
 import { step } from '../forms/kit/steps';
-import { rectangularSkirt } from '../light/controls';
+import { rectangularSkirt, type Plate } from '../light/controls';
 import { frontPlaneM, type AccessoryDefinition, type Attachment } from './accessory';
+
+/** Clips along a skirt. */
+const CLIPS_APART_M = 0.3;
 
 const { schema, fields, defaults } = defineParameters({
   depthM: length('Depth', 'Skirt', { start: 0.2, min: 0.02, max: 3 }),
@@ -45,12 +48,19 @@ function attach(cloth: Skirt, base: ResolvedBuild, context: FormContext): Attach
   const { long, pieces } = parts;
   return {
     pieces,
-    needs: hardware('clip', Math.ceil(long / 0.3) + 1, 'along the skirt'),
+    needs: hardware('clip', Math.ceil(long / CLIPS_APART_M) + 1, 'along the skirt'),
     steps: stepsOf(parts),
     facts: factsOf(parts),
-    findings: findingsOf(parts),
+    findings: [],
     massKg: piecesMassKg(pieces, context),
+    massAtM: frontPlaneM(base) + cloth.depthM / 2,
     controls: controlsOf(parts),
+    things: plateThings(controlsOf(parts), 'side', {
+      name: parts.sides === 'all' ? 'skirt' : 'flag of cloth',
+      burns: 'cloth',
+      ref: 'skirt',
+      field: 'depthM',
+    }),
     view: viewOf(parts),
   };
 }
@@ -60,36 +70,16 @@ function viewOf({ depthM, heightM }: Parts): Attachment['view'] {
     'skirt',
     'Skirt, from the side',
     [
-      line(
-        [
-          [0, -heightM / 2],
-          [0, heightM / 2],
-        ],
-        'part',
-      ),
-      line(
-        [
-          [0, heightM / 2],
-          [depthM, heightM / 2],
-        ],
-        'hidden',
-        'skirt',
-      ),
-      line(
-        [
-          [0, -heightM / 2],
-          [depthM, -heightM / 2],
-        ],
-        'hidden',
-        'skirt',
-      ),
+      segment([0, -heightM / 2], [0, heightM / 2], 'part'),
+      segment([0, heightM / 2], [depthM, heightM / 2], 'hidden', 'skirt'),
+      segment([0, -heightM / 2], [depthM, -heightM / 2], 'hidden', 'skirt'),
     ],
     [measure([0, -heightM / 2], [depthM, -heightM / 2], -0.1 * heightM, 'Depth')],
     [knob('depthM', 'Skirt depth', [depthM, heightM / 2], [1, 0])],
   );
 }
 
-function controlsOf({ base, depthM, sides, widthM, heightM }: Parts): Attachment['controls'] {
+function controlsOf({ base, depthM, sides, widthM, heightM }: Parts): Plate[] {
   return rectangularSkirt(
     'skirt',
     widthM,
@@ -128,20 +118,6 @@ function factsOf({ depthM, sides, long, reachM }: Parts): Attachment['facts'] {
   ];
 }
 
-function findingsOf({ base }: Parts): Attachment['findings'] {
-  return base.groups.some(({ unit }) => unit.filament)
-    ? [
-        stop(
-          'heat',
-          'skirt.hot',
-          'Cloth round hot lamps',
-          'Keep cloth at least as far from a filament lamp as its maker says, 15 cm for household bulbs; a skirt on the rim is nearer.',
-          { field: 'depthM', drawing: 'skirt' },
-        ),
-      ]
-    : [];
-}
-
 /** Black cloth round the front, or along one side as a flag. */
 export const skirt: AccessoryDefinition<Skirt> = {
   id: 'skirt',
@@ -149,6 +125,7 @@ export const skirt: AccessoryDefinition<Skirt> = {
   summary: 'Black cloth that keeps light off walls and lens.',
   parameters: schema,
   fields,
+  optical: true,
   defaults,
   attach,
 };

@@ -10,6 +10,12 @@ import { box, knob, measure, view } from '../drawing/shapes';
 import { step } from '../forms/kit/steps';
 import type { AccessoryDefinition, Attachment } from './accessory';
 
+/** A batten shorter than this stiffens nothing. */
+const LEAST_M = 0.05;
+/** Battens stand over this share of the width; screws so far apart [common practice]. */
+const SPREAD = 0.7;
+const SCREWS_APART_M = 0.15;
+
 const { schema, fields, defaults } = defineParameters({
   stickPartId: part('Batten', 'Stiffener', 'stick'),
   bars: count('Bars', 'Stiffener', { start: 1, min: 1, max: 12 }),
@@ -25,9 +31,9 @@ type Stiffener = ReturnType<typeof defaults>;
 function partsOf(given: Stiffener, base: ResolvedBuild) {
   const { stickPartId, bars, direction, inM } = given;
   const { widthM, heightM } = base.folded;
-  const long = Math.max(0.05, (direction === 'up' ? heightM : widthM) - 2 * inM);
+  const long = Math.max(LEAST_M, (direction === 'up' ? heightM : widthM) - 2 * inM);
   const pieces = [stickPiece('stiffener', 'Stiffener', stickPartId, long, bars)];
-  const spread = (direction === 'up' ? widthM : heightM) * 0.7;
+  const spread = (direction === 'up' ? widthM : heightM) * SPREAD;
   const at = (k: number) => (bars === 1 ? 0 : (k / (bars - 1) - 0.5) * spread);
   return { stickPartId, bars, direction, widthM, heightM, long, pieces, at };
 }
@@ -38,7 +44,7 @@ function attach(given: Stiffener, base: ResolvedBuild, context: FormContext): At
   const { stickPartId, bars, long, pieces } = parts;
   return {
     pieces,
-    needs: hardware('screw', bars * Math.ceil(long / 0.15 + 1), 'every 15 cm'),
+    needs: hardware('screw', bars * Math.ceil(long / SCREWS_APART_M + 1), 'every 15 cm'),
     steps: stepsOf(parts),
     facts: [fact('stiffener', 'Stiffener length', long, 'size less both ends')],
     findings: notChosen('stiffener', [

@@ -1,11 +1,10 @@
-import type { BulbId, PartId, UnitId } from '../ids';
+import type { PartId, UnitId } from '../ids';
 import type { HardwareId } from '../materials/hardware';
 import type { Measure } from '../materials/part';
 
 /** How much of something one light takes. Boards, sticks and cloth follow from the pieces instead. */
 export interface Need {
   item:
-    | { kind: 'bulb'; id: BulbId }
     | { kind: 'part'; id: PartId }
     | { kind: 'unit'; id: UnitId }
     | { kind: 'hardware'; id: HardwareId };

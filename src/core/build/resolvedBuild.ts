@@ -6,10 +6,11 @@ import type { ReflectingSurface } from '../light/surfaces';
 import type { Emitter } from '../light/emitter';
 import type { EffectiveUnit } from '../units/effective';
 import type { LayoutFact } from './facts';
-import type { Enclosure, Flammable } from './heat';
+import type { Enclosure, Thing } from './things';
 import type { Need } from './needs';
 import type { Piece } from './pieces';
 import type { Step } from './step';
+import type { Support } from './supports';
 import type { TapeRun, Wiring } from './wiring';
 
 /** Units that are dimmed together. */
@@ -21,6 +22,8 @@ export interface LampGroup {
   level: number;
   /** indices into the build's emitters */
   emitters: readonly number[];
+  /** of its glass about the glowing point, metres; 0 for a face */
+  bodyRadiusM: number;
   /** traps in the unit's own label */
   labelFindings: readonly Finding[];
 }
@@ -56,8 +59,14 @@ export interface ResolvedBuild {
   dots: Dots | null;
   /** plane the shot's distance is measured from */
   frontM: number;
-  /** things that burn, with the distance from the nearest lamp's glowing centre */
-  flammables: Flammable[];
+  /** what stands near the lamps, whoever brought it; layers across the mouth are told there */
+  things: Thing[];
   massKg: number;
+  /** Σ mass · distance before the back of the light, kg·m: how far it leans out of what holds it */
+  momentKgM: number;
+  /** what holds it up; their own mass is in `massKg` */
+  supports: Support[];
+  /** outer size as it stands lit; `folded` as it lies in the car */
+  built: { widthM: number; heightM: number; depthM: number };
   folded: { widthM: number; heightM: number; depthM: number };
 }

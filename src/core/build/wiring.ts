@@ -1,3 +1,4 @@
+import type { Protection } from '../electrics/protection';
 import type { Connector, LeadMm2 } from '../electrics/leads';
 import type { TapeLoad } from '../electrics/tapeLoad';
 import type { PartId } from '../ids';
@@ -25,6 +26,8 @@ export interface Wiring {
   cord: Slot;
   plug: Slot;
   dimmer: Slot;
+  /** gear of fluorescent tubes */
+  ballast?: { name: string; protection: Protection };
   loads: Load[];
 }
 
@@ -45,12 +48,15 @@ export interface TapeRun {
   /** how many share it, each at no more than four fifths of its rating */
   supplies: number;
   /** one of them; null while none is chosen */
-  supply: { name: string; voltageV: number; ratedW: number } | null;
+  supply: { name: string; voltageV: number; ratedW: number; protection: Protection } | null;
+  /** outputs of several supplies joined together */
+  outputsJoined: boolean;
   leadLengthM: number;
   leadMm2: LeadMm2;
   connector: Connector;
   /** parameters that change them */
   supplyField: string;
+  outputsField: string;
   feedField: string;
   leadField: string;
   connectorField: string;

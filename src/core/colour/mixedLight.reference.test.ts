@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { nightFerry } from '@/demo/nightFerry';
+import { bulbIn, sample } from '../testing/sample';
 import { colourSheet, unitColour } from '../evaluate/colourSheet';
 import { fittingRank } from '../evaluate/fitting';
 import { adaptedToD65, apart, looksUnder } from './appearance';
@@ -11,7 +11,7 @@ import { daylight, planckian } from './reference';
 import { colourFigures } from './rendering';
 import { colourLed, phosphorLed, typicalSpectrum } from './typical';
 
-const demo = nightFerry();
+const demo = sample();
 
 describe('typical spectra', () => {
   test.each([2700, 3000, 4000, 5600, 6500])(
@@ -184,7 +184,7 @@ describe('the colour sheet of the demo', () => {
   });
   test('a metered spectrum wins over the typical one', () => {
     const copy = structuredClone(demo);
-    const bulb = copy.shelf.bulbs.find(({ id }) => id === 'globe-a60-9-4000')!;
+    const bulb = bulbIn(copy.shelf, 'globe-a60-9-4000');
     expect(unitColour(copy, bulb.id)!.origin).toBe('typical');
     const black = planckian(3000);
     const wavelengthsNm = Array.from({ length: 81 }, (_, k) => 380 + 5 * k);

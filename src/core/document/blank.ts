@@ -1,7 +1,8 @@
 import { circuitIdSchema, productionIdSchema, shotIdSchema, type ProductionId } from '../ids';
 import { REGIONS, type RegionId } from '../electrics/region';
 import { DOCUMENT_FORMAT, DOCUMENT_VERSION, type Build, type Production } from './production';
-import type { Shot } from '../location/shot';
+import { CIRCUIT_RECORD } from '../location/circuit';
+import { SHOT_RECORD, type Shot } from '../location/shot';
 
 /** A new production with one circuit and nothing else. Ids are handed in. */
 export function blankProduction(
@@ -26,12 +27,12 @@ export function blankProduction(
         region: regionId,
         voltageV: region.voltageV,
         frequencyHz: region.frequencyHz,
+        ...CIRCUIT_RECORD.starts,
         ratedA: region.breakersA.at(-1)!,
-        otherLoadW: 0,
       },
     ],
     shots: [],
-    shelf: { bulbs: [], units: [], parts: [] },
+    shelf: { units: [], parts: [] },
     fixtures: [],
     builds: [],
     setups: [],
@@ -48,19 +49,7 @@ export function blankShot(id: string, name: string): Shot {
     name,
     note: '',
     use: 'face',
-    distanceM: 1.2,
-    coverageWidthM: 0.4,
-    coverageHeightM: 0.5,
-    isoSpeed: 800,
-    fNumber: 2.8,
-    frameRateHz: 25,
-    shutterAngleDeg: 180,
-    offsetStops: 0,
-    calibrationLxS: 250,
-    cctK: 4000,
-    softnessDeg: 30,
-    evennessStops: 0.5,
-    budgetMinor: null,
+    ...SHOT_RECORD.starts,
     roomLights: [],
   };
 }

@@ -1,10 +1,10 @@
-import { nightFerry } from '@/demo/nightFerry';
+import { sample } from '../testing/sample';
 import { ACCESSORIES } from '../accessories';
 import { sceneOf } from '../evaluate/context';
 import { changeAccessory, changeParameters } from './change';
 import { FORMS } from '../forms';
 
-const document = nightFerry();
+const document = sample();
 const scene = (id: string) => {
   const build = document.builds.find((each) => each.id === id)!;
   return { build, form: FORMS.get(build.form)!, context: sceneOf(document, build).context };

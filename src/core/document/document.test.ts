@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import * as z from 'zod';
-import { nightFerry } from '@/demo/nightFerry';
+import { sample } from '../testing/sample';
 import { blankProduction, blankShot } from './blank';
 import { cutText } from '../schema';
 import { applyCommands } from './edit';
@@ -11,7 +11,7 @@ import { freeName, removeBuild, removeFromShelf, removeShot, removeWhole } from 
 import { summarise } from './summary';
 import { after } from './testing';
 
-const demo = nightFerry();
+const demo = sample();
 const wrong = (change: (draft: Production) => void): string[] => {
   const copy = JSON.parse(JSON.stringify(demo));
   change(copy);
@@ -29,6 +29,14 @@ const renamedNow = (parameters: object) =>
       value,
     ]),
   );
+
+/** Bulbs of versions before 6 as they stand among the units. */
+const asUnit = ({ onHandCount, ...bulb }: Record<string, unknown>) => ({
+  ...bulb,
+  origins: expect.anything(),
+  category: 'bulb',
+  onHand: onHandCount,
+});
 
 describe('reading', () => {
   test('export and import lose nothing', () => {
@@ -61,8 +69,8 @@ describe('reading', () => {
     expect(wrong((draft) => void (draft.shots[0]!.distanceM = -1))).toEqual([
       'shots.0.distanceM too_small',
     ]);
-    expect(wrong((draft) => void (draft.shelf.bulbs[0]!.priceMinor = 1.5))).toEqual([
-      'shelf.bulbs.0.priceMinor invalid_type',
+    expect(wrong((draft) => void (draft.shelf.units[0]!.priceMinor = 1.5))).toEqual([
+      'shelf.units.0.priceMinor invalid_type',
     ]);
   });
   test('dangling references and doubled ids', () => {
@@ -129,13 +137,12 @@ describe('from version 3 to 4', () => {
       if (unit.category === 'strip')
         expect([unit.load, unit.loopOhmPerM]).toEqual(['string', null]);
     }
-    for (const { spectrum } of shelf.bulbs) expect(spectrum).toBeNull();
     for (const { roomLights } of shots) expect(roomLights).toEqual([]);
   });
   test('a spectrum that falls or is dark stops at the door', () => {
     const broken = (spectrum: unknown) => {
       const copy = JSON.parse(JSON.stringify(read.value));
-      copy.shelf.bulbs[0].spectrum = spectrum;
+      copy.shelf.units[0].spectrum = spectrum;
       return readDocument(copy).ok;
     };
     const wavelengthsNm = [400, 500, 550, 600, 700];
@@ -158,14 +165,14 @@ describe('from version 1 to 2', () => {
       kept.builds.map(({ parameters }: Production['builds'][number]) => parameters),
     );
     for (const [at, bulb] of kept.shelf.bulbs.entries())
-      expect(lifted.shelf.bulbs[at]).toMatchObject(bulb);
+      expect(lifted.shelf.units[at]).toMatchObject(asUnit(bulb));
     for (const [at, part] of kept.shelf.parts.entries())
       expect(lifted.shelf.parts[at]).toMatchObject(part);
   });
   test('what is new starts empty or free', () => {
-    expect(lifted.shelf.units).toEqual([]);
+    expect(lifted.shelf.units).toHaveLength(kept.shelf.bulbs.length);
     for (const { accessories } of lifted.builds) expect(accessories).toEqual([]);
-    for (const { onHandCounts } of [...lifted.shelf.bulbs, ...lifted.shelf.parts])
+    for (const { onHandCounts } of [...lifted.shelf.units, ...lifted.shelf.parts])
       expect(onHandCounts).toBe(false);
     for (const part of lifted.shelf.parts)
       if (part.role === 'sheet') expect(part).toMatchObject({ grain: false, offCuts: [] });
@@ -200,7 +207,7 @@ test('parameters of accessories are checked, of unknown ones kept untouched', ()
 describe('taking records out', () => {
   const valid = (document: Production) => readDocument(JSON.parse(JSON.stringify(document))).ok;
   test('a bulb leaves empty places; taking it back fills them again', () => {
-    const commands = removeFromShelf('bulb', demo.shelf.bulbs[0]!.id)(demo);
+    const commands = removeFromShelf('unit', demo.shelf.units[0]!.id)(demo);
     const done = applyCommands(demo, commands);
     if (!done.ok) throw new Error(done.problems[0]!.message);
     const { document, inverse } = done.value;
@@ -245,7 +252,10 @@ describe('from version 4 to 5', () => {
         const [now] = Object.keys(renamedNow({ [name]: value }));
         expect(builds[at]!.parameters[now!]).toEqual(value);
       }
-      expect(Object.keys(builds[at]!.parameters)).toHaveLength(Object.keys(old).length);
+      // Version 6 asks of tape how several supplies are joined.
+      const { outputs, ...rest } = builds[at]!.parameters;
+      expect(outputs).toBe('feed' in old ? 'separate' : undefined);
+      expect(Object.keys(rest)).toHaveLength(Object.keys(old).length);
     }
   });
   test('every build is in use, nothing of the later stations is there yet', () => {
@@ -259,8 +269,8 @@ describe('from version 4 to 5', () => {
     copy.builds[0].signOffs = [look, look];
     const lifted = readDocument(copy);
     expect(lifted.ok && lifted.value.builds[0]!.signOffs).toEqual([
-      { id: 'look-1', ...look },
-      { id: 'look-2', ...look },
+      { id: 'look-1', copy: 1, seen: {}, ...look },
+      { id: 'look-2', copy: 1, seen: {}, ...look },
     ]);
   });
   test('oddities by hand come through: a doubled lamp of the room, a form nobody knows', () => {
@@ -298,11 +308,11 @@ test('a blank production with a blank shot is a valid document', () => {
   const blank = blankProduction({ production: 'p', circuit: 'c' }, 'New', 'na-120-60', 'USD');
   blank.shots.push(blankShot('s', 'First'));
   expect(readDocument(JSON.parse(JSON.stringify(blank))).ok).toBe(true);
-  expect(summarise(blank)).toBe('1 shot, 0 builds, 0 bulbs, 0 units, 0 parts, 0 fixtures');
+  expect(summarise(blank)).toBe('1 shot, 0 builds, 0 light sources, 0 parts, 0 fixtures');
 });
 
 test('the published JSON Schema is the one the code validates with', () => {
-  const published = JSON.parse(readFileSync('docs/schema/production-v5.schema.json', 'utf8'));
+  const published = JSON.parse(readFileSync('docs/schema/production-v6.schema.json', 'utf8'));
   expect(published).toEqual(JSON.parse(JSON.stringify(z.toJSONSchema(productionSchema))));
 });
 

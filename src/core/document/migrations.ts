@@ -3,12 +3,19 @@ import { FORMS } from '../forms';
 import type { ParameterMigrations } from '../forms/form';
 import { assert } from '../result';
 import { DOCUMENT_VERSION } from './production';
+import { toVersion6 } from './version6/document';
 
 /** Lifts a document from one version to the next; index 0 lifts version 1 to 2. */
 type Migration = (document: Record<string, unknown>) => Record<string, unknown>;
 
 /** Numbered and gapless: one entry for each version before the newest. */
-export const MIGRATIONS: readonly Migration[] = [toVersion2, toVersion3, toVersion4, toVersion5];
+export const MIGRATIONS: readonly Migration[] = [
+  toVersion2,
+  toVersion3,
+  toVersion4,
+  toVersion5,
+  toVersion6,
+];
 
 type Json = Record<string, unknown>;
 /**

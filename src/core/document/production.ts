@@ -14,9 +14,10 @@ import { circuitSchema } from '../location/circuit';
 import { makingSchema, sessionSchema, setupSchema } from './later';
 import { pictureSchema } from './picture';
 import { shotSchema } from '../location/shot';
+import { siteSchema } from '../location/site';
 
 export const DOCUMENT_FORMAT = 'lantern-jar-production';
-export const DOCUMENT_VERSION = 5;
+export const DOCUMENT_VERSION = 6;
 
 /** Who looked a build over before its first power-up, and what they looked at. */
 export const signOffSchema = z.object({
@@ -26,8 +27,12 @@ export const signOffSchema = z.object({
   date: z.string().check(z.regex(/^\d{4}-\d{2}-\d{2}$/)),
   /** titles of the checks they ticked */
   checked: list(text(1, 200), 0, 40),
+  /** which of the copies: each is another thing */
+  copy: wholeRange(1, 100),
   /** hash of everything they saw (`evaluate/signedState.ts`); another state wants another look */
   design: text(1, 64),
+  /** the same in words, by what it is about, so that a later change can be told */
+  seen: z.record(text(1, 200), z.object({ what: text(1, 120), words: note(80) })),
 });
 
 /** Whether a light is part of what is lit, or one of several ways it might be done. */
@@ -47,11 +52,13 @@ export const buildSchema = z.object({
   circuitId: circuitIdSchema,
   /** what it is judged against; null for nothing yet */
   fixtureId: z.nullable(fixtureIdSchema),
+  /** how it stands in the world: its way to the outlet, who comes near, what hangs over it */
+  site: siteSchema,
   form: text(1, 64),
   parameters: z.record(note(200), json),
   accessories: list(accessorySchema, 0, 12),
   copies: wholeRange(1, 100),
-  signOffs: list(signOffSchema, 0, 50),
+  signOffs: list(signOffSchema, 0, 200),
   note: note(4000),
 });
 export type Build = z.infer<typeof buildSchema>;

@@ -13,9 +13,9 @@ import { mapBuild } from './references';
 
 /** Taking records out together with what refers to them, and the like. */
 
-const SHELF: readonly string[] = ['bulb', 'unit', 'part'] satisfies Ref[];
+const SHELF: readonly string[] = ['unit', 'part'] satisfies Ref[];
 
-/** Takes a bulb, unit or part off the shelf; builds that named it are left with an empty place. */
+/** Takes a unit or part off the shelf; builds that named it are left with an empty place. */
 export const removeFromShelf =
   (kind: Ref, id: string): Change =>
   (document) =>
@@ -121,16 +121,33 @@ export const moveToCircuit =
         })(document)
       : [];
 
-/** Sets parameters of a build; `id.name` is the parameter of the accessory with that id. */
-export const setParameters = (buildId: string, parameters: Build['parameters']): Change =>
-  changeRecord({ kind: 'build', id: buildId }, (draft) => {
-    for (const [name, value] of Object.entries(parameters)) {
+/**
+ * Sets parameters of a build; `id.name` is the parameter of the accessory with that id, `site.name` says how
+ * the light stands, `circuit.name` what it hangs on.
+ */
+export const setParameters =
+  (buildId: string, parameters: Build['parameters']): Change =>
+  (document) => {
+    const circuitId = document.builds.find(({ id }) => id === buildId)?.circuitId;
+    const named = Object.entries(parameters).map(([name, value]) => {
       const [owner, own] = name.split('.');
-      const accessory = own && draft.accessories.find(({ id }) => id === owner);
-      if (accessory) accessory.parameters[own] = value;
-      else if (!own) draft.parameters[name] = value;
-    }
-  });
+      return own === undefined ? { owner: null, own: name, value } : { owner, own, value };
+    });
+    return together(
+      changeRecord({ kind: 'build', id: buildId }, (draft) => {
+        for (const { owner, own, value } of named) {
+          const accessory = draft.accessories.find(({ id }) => id === owner);
+          if (owner === null) draft.parameters[own] = value;
+          else if (owner === 'site') Object.assign(draft.site, { [own]: value });
+          else if (accessory) accessory.parameters[own] = value;
+        }
+      }),
+      changeRecord({ kind: 'circuit', id: circuitId ?? '' }, (draft) => {
+        for (const { owner, own, value } of named)
+          if (owner === 'circuit') Object.assign(draft, { [own]: value });
+      }),
+    )(document);
+  };
 
 /** "Ring", "Ring 2", "Ring 3": the first name of its kind that is free. */
 export function freeName(wanted: string, taken: readonly { name: string }[]): string {

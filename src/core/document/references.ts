@@ -30,7 +30,7 @@ function mapParameters(
 function mapGroup(group: BuildParameters[string], map: MapReference): BuildParameters[string] {
   if (typeof group !== 'object' || group === null || Array.isArray(group)) return group;
   const { bulbId } = group;
-  return typeof bulbId === 'string' ? { ...group, bulbId: map('bulb', bulbId) } : group;
+  return typeof bulbId === 'string' ? { ...group, bulbId: map('unit', bulbId) } : group;
 }
 
 /** Fields of a build's form; none for a form this version does not know, which is left untouched. */
@@ -67,7 +67,6 @@ export function shelfReferences(
 }
 
 const LIST_OF: Record<Ref, keyof Production['shelf']> = {
-  bulb: 'bulbs',
   unit: 'units',
   part: 'parts',
 };

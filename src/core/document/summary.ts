@@ -5,8 +5,7 @@ export function summarise(document: Production): string {
   const counted: [number, string][] = [
     [document.shots.length, 'shot'],
     [document.builds.length, 'build'],
-    [document.shelf.bulbs.length, 'bulb'],
-    [document.shelf.units.length, 'unit'],
+    [document.shelf.units.length, 'light source'],
     [document.shelf.parts.length, 'part'],
     [document.fixtures.length, 'fixture'],
   ];

@@ -1,7 +1,6 @@
 import type * as z from 'zod/mini';
 import { partSchema } from '../materials/part';
 import type { Problem } from '../result';
-import { bulbSchema } from '../units/bulb';
 import { unitSchema } from '../units/unit';
 import { fixtureSchema } from '../verdict/fixture';
 import { circuitSchema } from '../location/circuit';
@@ -16,7 +15,6 @@ import { wording } from './wording';
 const SCHEMAS: Record<ListKind, z.ZodMiniType> = {
   circuit: circuitSchema,
   shot: shotSchema,
-  bulb: bulbSchema,
   unit: unitSchema,
   part: partSchema,
   fixture: fixtureSchema,

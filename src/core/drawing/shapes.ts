@@ -18,6 +18,10 @@ export const line = (points: readonly XY[], layer: PenLayer, ref?: string): Shap
   ref,
 });
 
+/** A straight line between two points. */
+export const segment = (from: XY, to: XY, layer: PenLayer, ref?: string): Shape =>
+  line([from, to], layer, ref);
+
 export const polygon = (points: readonly XY[], layer: PenLayer, ref?: string): Shape => ({
   kind: 'polyline',
   points,

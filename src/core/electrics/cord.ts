@@ -9,7 +9,8 @@ export interface Cord {
   source: string;
 }
 
-const NEC = 'NEC Table 400.5(A)(1); from memory';
+/** Column B: two conductors carry current, whether or not there is an earth beside them. */
+const NEC = 'NEC Table 400.5(A)(1), column B; from memory';
 const BS = 'BS 7671 Table 4F3A; from memory';
 
 const awg = (gauge: number, limitA: number, earthed: boolean): Cord => ({
@@ -35,10 +36,10 @@ export const CORDS = {
   'awg16-2': awg(16, 13, false),
   'awg14-2': awg(14, 18, false),
   'awg12-2': awg(12, 25, false),
-  'awg18-3': awg(18, 7, true),
-  'awg16-3': awg(16, 10, true),
-  'awg14-3': awg(14, 15, true),
-  'awg12-3': awg(12, 20, true),
+  'awg18-3': awg(18, 10, true),
+  'awg16-3': awg(16, 13, true),
+  'awg14-3': awg(14, 18, true),
+  'awg12-3': awg(12, 25, true),
   'mm0.5-2': metric(0.5, 3, false),
   'mm0.75-2': metric(0.75, 6, false),
   'mm1-2': metric(1, 10, false),

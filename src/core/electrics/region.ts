@@ -52,6 +52,9 @@ const american: Region = {
   plugFusesA: [],
 };
 
+/** Not the NEC's country: the same share as there, until its own rules are asked. */
+const JAPANESE = '80 % of the breaker as a rule of thumb; the country’s own code comes first';
+
 /** Mains regions and how their wires are told apart [docs/model/power.md]. */
 export const REGIONS: Record<RegionId, Region> = {
   'na-120-60': american,
@@ -66,9 +69,14 @@ export const REGIONS: Record<RegionId, Region> = {
     name: '100 V, 50 Hz',
     voltageV: 100,
     frequencyHz: 50,
-    breakersA: [15, 20],
+    continuousSource: JAPANESE,
   },
-  'jp-100-60': { ...american, name: '100 V, 60 Hz', voltageV: 100, breakersA: [15, 20] },
+  'jp-100-60': {
+    ...american,
+    name: '100 V, 60 Hz',
+    voltageV: 100,
+    continuousSource: JAPANESE,
+  },
   'kr-220-60': { ...european('220 V, 60 Hz'), voltageV: 220, frequencyHz: 60 },
 };
 

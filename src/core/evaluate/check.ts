@@ -5,12 +5,16 @@ import { collectFindings, type Finding } from '../findings/finding';
 import type { ResolvedBuild } from '../build/resolvedBuild';
 import { flickerRiskFindings } from '../flicker/risk';
 import type { Part } from '../materials/part';
+import { earthFindings } from '../power/earth';
 import { dimmerFindings } from '../power/dimmerFindings';
 import { heatFindings } from '../power/heat';
+import { overFindings, overThings, siteFindings } from '../power/siteFindings';
+import { subjectThings } from '../power/subject';
 import { loadFindings } from '../power/loadFindings';
 import type { PowerPlan } from '../power/plan';
 import { tapePowerFindings } from '../power/tapePowerFindings';
 import type { TapePlan } from '../power/tapePlan';
+import { loadOnSupports } from '../statics/load';
 import { cutFindings } from '../shop/cutFindings';
 import type { CutPlan } from '../shop/cutPlan';
 import { colourFindings, flickerFindings } from './colourRungs';
@@ -29,7 +33,7 @@ interface OwnResults {
 
 /** What a build is judged against. */
 interface Judged {
-  build: Pick<Build, 'shotId'>;
+  build: Pick<Build, 'shotId' | 'site'>;
   shot: Shot;
   circuit: Circuit;
   parts: readonly Part[];
@@ -46,9 +50,16 @@ export function findingsOf(
     resolved.findings,
     cutFindings(cuts),
     loadFindings(plan, resolved, parts),
+    earthFindings(plan, resolved, parts, build.site),
+    siteFindings(plan, resolved, build.site),
     dimmerFindings(plan, resolved),
     tapePowerFindings(tape, resolved.tape, parts),
-    heatFindings(resolved),
+    loadOnSupports(resolved),
+    overFindings(resolved, build.site),
+    heatFindings(resolved, [
+      ...overThings(build.site),
+      ...(build.shotId === null ? [] : subjectThings(resolved, shot)),
+    ]),
     lightFindings(light, resolved, shot),
     colourFindings(resolved, shot),
     flickerFindings(flicker, resolved),

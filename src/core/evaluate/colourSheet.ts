@@ -11,8 +11,7 @@ import type { Production } from '../document/production';
 import { onGrid } from '../formats/spectrumFile';
 import { stackLayers } from '../light/mouth';
 import { cctAtLevel } from '../power/watts';
-import { effectiveBulb, type EffectiveUnit } from '../units/effective';
-import { effectiveTape, effectiveUnit } from '../units/effectiveUnit';
+import { type EffectiveUnit, oneOf } from '../units/effective';
 import { findBuild, resolveScene, sceneOf } from './context';
 import { evaluateLight } from './light';
 
@@ -65,16 +64,11 @@ function spectrumOfUnit(unit: EffectiveUnit, cctK = unit.cctK.value): Spectrum {
 const originOf = (units: readonly EffectiveUnit[]): ColourView['origin'] =>
   units.every(({ spectrum }) => spectrum) ? 'metered' : 'typical';
 
-/** One bulb or unit of the shelf by itself. Null when the shelf has no such thing. */
+/** One unit of the shelf by itself. Null when the shelf has no such thing. */
 export function unitColour({ shelf }: Production, id: string): ColourView | null {
-  const bulb = shelf.bulbs.find((each) => each.id === id);
   const unit = shelf.units.find((each) => each.id === id);
-  if (!bulb && !unit) return null;
-  const effective = bulb
-    ? effectiveBulb(bulb)
-    : unit!.category === 'strip'
-      ? effectiveTape(unit!, 1, 1)
-      : effectiveUnit(unit!);
+  if (!unit) return null;
+  const effective = oneOf(unit);
   return colourView(spectrumOfUnit(effective), originOf([effective]));
 }
 

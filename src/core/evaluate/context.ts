@@ -26,11 +26,10 @@ export function findBuild(document: Production, buildId: string): Build | undefi
   return document.builds.find((build) => build.id === buildId);
 }
 
-type Finders = Pick<FormContext, 'bulb' | 'part' | 'unit'>;
+type Finders = Pick<FormContext, 'part' | 'unit'>;
 
 /** What a purchase looks up. */
-export const shelfOf = ({ shelf: { bulbs, parts, units } }: Production): ShelfLookup & Finders => ({
-  bulb: (id) => bulbs.find((each) => each.id === id) ?? null,
+export const shelfOf = ({ shelf: { parts, units } }: Production): ShelfLookup & Finders => ({
   part: (id) => parts.find((each) => each.id === id) ?? null,
   unit: (id) => units.find((each) => each.id === id) ?? null,
   hardware: (id) => parts.find((each) => each.role === 'hardware' && each.kind === id) ?? null,
@@ -42,8 +41,8 @@ export function sceneOf(document: Production, build: Build): Scene {
   const circuit = document.circuits.find(({ id }) => id === build.circuitId);
   assert(circuit, `build ${build.id} refers to a circuit of its production`);
   const shelf = shelfOf(document);
-  const { bulb, part, unit } = shelf;
-  return { document, build, shot, circuit, context: { shot, circuit, bulb, part, unit }, shelf };
+  const { part, unit } = shelf;
+  return { document, build, shot, circuit, context: { shot, circuit, part, unit }, shelf };
 }
 
 export interface Resolution {

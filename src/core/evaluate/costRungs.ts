@@ -1,7 +1,8 @@
 import type { Build, Production } from '../document/production';
 import type { Shot } from '../location/shot';
 import type { ResolvedBuild } from '../build/resolvedBuild';
-import { boardRiseK, enclosureC, heatW } from '../power/heat';
+import { enclosureC } from '../power/caseHeat';
+import { firstExposure, heatW } from '../power/heat';
 import type { PowerPlan } from '../power/plan';
 import { moneyFormatter, show, showText, threeFigures } from '../quantity';
 import type { Purchase } from '../shop/purchase';
@@ -44,7 +45,7 @@ export function powerRung(
         name: plan.circuit.name,
         value: plan.circuit.voltageV,
         dimension: 'voltage' as const,
-        origin: 'user' as const,
+        origin: 'yours' as const,
       },
     ],
     source: plan.region.continuousSource,
@@ -74,10 +75,10 @@ export function powerRung(
 export function heatRung(resolved: ResolvedBuild, findings: readonly Finding[]): Readout {
   const [id, label, dimension] = ['heat', 'Heat', 'power'] as const;
   const value = heatW(resolved);
-  const nearest = resolved.flammables[0];
-  const rise = nearest ? boardRiseK(resolved, nearest) : 0;
+  const nearest = firstExposure(resolved);
+  const rise = nearest?.riseK ?? 0;
   const working = {
-    formula: 'heat = Σ P · share;  ΔT ≈ α · Σ P·cos β/(4π·d²) / (2·h), full level',
+    formula: 'heat = Σ P · share;  ΔT ≈ α · Σ P·I·cos β/d² / (2·h), full level',
     substituted: `${threeFigures(value)} W as dimmed; the board under a bulb rises about ${threeFigures(rise)} K`,
     inputs: [
       ...resolved.groups.map((group, i) => ({
@@ -91,7 +92,7 @@ export function heatRung(resolved: ResolvedBuild, findings: readonly Finding[]):
         ? [
             {
               symbol: 'd',
-              name: `lamp to ${nearest.name}`,
+              name: `lamp to ${nearest.thing.name}`,
               value: nearest.distanceM,
               dimension: 'length' as const,
               origin: 'computed' as const,
@@ -106,9 +107,9 @@ export function heatRung(resolved: ResolvedBuild, findings: readonly Finding[]):
     return unknownReadout(id, label, dimension, 'choose a lamp first', working);
   const state = severityOf(findings, 'heat');
   const board = resolved.enclosure
-    ? `case about ${Math.round(enclosureC(resolved, resolved.enclosure))} °C, an estimate`
+    ? `case about ${Math.round(enclosureC(resolved, resolved.enclosure).outerC)} °C outside, an estimate`
     : nearest
-      ? `${nearest.name} ${showText(show(nearest.distanceM, 'length', 'metric'))} away, about +${Math.round(rise)} K`
+      ? `${nearest.thing.name} ${showText(show(nearest.distanceM, 'length', 'metric'))} away, about +${Math.round(rise)} K`
       : 'nothing near that burns';
   return {
     id,
@@ -160,7 +161,7 @@ export function costRung(
           name: 'copies made at once',
           value: copies,
           dimension: 'count',
-          origin: 'user',
+          origin: 'yours',
         },
         {
           symbol: 'full/n',

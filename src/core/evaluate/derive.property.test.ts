@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { nightFerry } from '@/demo/nightFerry';
+import type { Bulb } from '../units/unit';
+import { bulbsOf, sample } from '../testing/sample';
 import { addRecord, changeRecord, moveRecord, type Change } from '../document/edit';
 import type { Production } from '../document/production';
 import { removeBuild, removeFromShelf, removeShot } from '../document/records';
@@ -9,7 +10,7 @@ import { circuitLoads } from './circuitLoads';
 import { Derivations } from './derive';
 import { evaluate } from './evaluate';
 
-const demo = nightFerry();
+const demo = sample();
 const CELLS = 4;
 /** The same edits every time. */
 const seed = 2026;
@@ -55,7 +56,7 @@ const anyEdit: fc.Arbitrary<Change> = fc
     const pick = <T>(list: readonly T[]): T | undefined => list[nth % Math.max(1, list.length)];
     const build = pick(document.builds);
     const shot = pick(document.shots);
-    const bulb = pick(document.shelf.bulbs);
+    const bulb = pick(bulbsOf(document.shelf));
     const part = pick(document.shelf.parts);
     const circuit = pick(document.circuits);
     if (!build || !shot || !bulb || !part || !circuit) return [];
@@ -63,8 +64,11 @@ const anyEdit: fc.Arbitrary<Change> = fc
     const edits: Record<string, Change> = {
       note: changeRecord(own, (draft) => void (draft.note = `n${nth}`)),
       price: changeRecord({ kind: 'part', id: part.id }, (draft) => void (draft.priceMinor += 7)),
-      stock: changeRecord({ kind: 'bulb', id: bulb.id }, (draft) => void (draft.onHandCount = nth)),
-      watts: changeRecord({ kind: 'bulb', id: bulb.id }, (draft) => void (draft.wattsW *= factor)),
+      stock: changeRecord({ kind: 'unit', id: bulb.id }, (draft) => void (draft.onHand = nth)),
+      watts: changeRecord(
+        { kind: 'unit', id: bulb.id },
+        (draft) => void ((draft as Bulb).wattsW *= factor),
+      ),
       size: changeRecord(own, (draft) => {
         for (const [name, value] of Object.entries(draft.parameters))
           if (/^(ringWidthM|depthM|heightM)$/.test(name) && typeof value === 'number')

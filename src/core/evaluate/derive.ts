@@ -7,7 +7,6 @@ import type { Drawing } from '../drawing/drawing';
 import type { FormContext } from '../forms/form';
 import type { ResolvedBuild } from '../build/resolvedBuild';
 import type { Part } from '../materials/part';
-import type { Bulb } from '../units/bulb';
 import type { Unit } from '../units/unit';
 import type { Transported } from '../light/transport/result';
 import { fullCurrentA, planPower, type PowerPlan } from '../power/plan';
@@ -107,7 +106,7 @@ export class Derivations {
       note({ look, found });
       return found;
     };
-    const finder = <R extends { id: string }>(kind: 'bulbs' | 'units' | 'parts') => {
+    const finder = <R extends { id: string }>(kind: 'units' | 'parts') => {
       const find =
         (id: R['id'] | null) =>
         ({ shelf }: Production) => {
@@ -125,7 +124,6 @@ export class Derivations {
       get circuit() {
         return circuit();
       },
-      bulb: finder<Bulb>('bulbs'),
       part: finder<Part>('parts'),
       unit: finder<Unit>('units'),
     };
@@ -277,6 +275,7 @@ export class Derivations {
       circuit,
       parts,
       build.shotId === null,
+      build.site,
     ];
     return this.kept(document, build, 'findings', inputs, () =>
       findingsOf({ build, shot, circuit, parts }, resolved, { light, cuts, flicker, ...power }),

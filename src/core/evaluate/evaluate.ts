@@ -8,6 +8,7 @@ import { wireOf } from '../power/wire';
 import type { PowerPlan } from '../power/plan';
 import { accept, refuse, type Result } from '../result';
 import type { Purchase } from '../shop/purchase';
+import { supportFacts } from '../statics/load';
 import { compare, type Contender } from '../verdict/compare';
 import { alternatives } from './alternatives';
 import { colourRung } from './colourRungs';
@@ -52,12 +53,8 @@ export function evaluate(
 
 type Asked = Omit<EvaluateOptions, 'derivations'>;
 
-function workOut(
-  derive: Derivations,
-  document: Production,
-  build: Build,
-  options: Asked,
-): WorkedOut | null {
+/** What the engines said of a build; null when it cannot be worked out. */
+function workedParts(derive: Derivations, document: Production, build: Build, options: Asked) {
   const found = derive.resolve(document, build);
   const light = derive.light(document, build, options);
   const power = derive.power(document, build);
@@ -66,17 +63,32 @@ function workOut(
   const flicker = derive.flicker(document, build, options);
   const drawing = derive.drawing(document, build);
   if (!found || !light || !power || !cuts || !purchase || !flicker || !drawing) return null;
-  const { form, parameters, resolved } = found;
-  const findings = derive.findings(document, build, options);
-  const shot = derive.shot(document, build);
-  const circuit = derive.circuit(document, build);
-  const room = derive.room(document, build);
-  const { budgetMinor } = shotOf(document, build);
-  const { currency, taxIncluded, fixtures } = document;
-  const keep = <T>(name: string, inputs: readonly unknown[], work: () => T): T =>
-    derive.kept(document, build, name, inputs, work);
+  return {
+    found,
+    light,
+    power,
+    cuts,
+    purchase,
+    flicker,
+    drawing,
+    findings: derive.findings(document, build, options),
+    shot: derive.shot(document, build),
+    circuit: derive.circuit(document, build),
+    room: derive.room(document, build),
+  };
+}
+type Parts = NonNullable<ReturnType<typeof workedParts>>;
+/** Keeps a result under a name for as long as its inputs are the same objects. */
+type KeepAs = <T>(name: string, inputs: readonly unknown[], work: () => T) => T;
 
-  const { plan, tape } = power;
+const moneyOf = ({ currency, taxIncluded }: Production) => ({ currency, taxIncluded });
+
+/** The rungs of the ladder but for flicker, which the engines have said. */
+function ladderOf(keep: KeepAs, parts: Parts, document: Production, build: Build) {
+  const { found, light, power, purchase, findings, shot } = parts;
+  const { resolved } = found;
+  const { budgetMinor } = shotOf(document, build);
+  const { currency, taxIncluded } = document;
   const lit = keep('light rungs', [found, light, shot], () => [
     lightRung(light, resolved, shot),
     stopsRung(light, resolved, shot),
@@ -84,14 +96,22 @@ function workOut(
     evennessRung(light, resolved, shot),
     colourRung(light, resolved, shot),
   ]);
-  const run = keep('power rungs', [found, plan, findings], () => [
-    powerRung(plan, resolved, findings),
+  const run = keep('power rungs', [found, power.plan, findings], () => [
+    powerRung(power.plan, resolved, findings),
     heatRung(resolved, findings),
   ]);
-  const money = { currency, taxIncluded };
   const cost = keep('cost rung', [purchase, currency, taxIncluded, build.copies, budgetMinor], () =>
-    costRung(purchase, money, build, { budgetMinor }),
+    costRung(purchase, moneyOf(document), build, { budgetMinor }),
   );
+  return { lit, run, cost };
+}
+
+/** How the light falls off, and how it stands against every fixture and other ways of lighting. */
+function comparedOf(keep: KeepAs, parts: Parts, document: Production) {
+  const { found, light, power, purchase, shot } = parts;
+  const { form, resolved } = found;
+  const { fixtures, currency } = document;
+  const { plan } = power;
   const farthest = Math.max(3, shot.distanceM * 2.5);
   const fallOff = keep('fall-off', [light, resolved.frontM, farthest], () =>
     light.totalLx > 0 ? fallOffCurve(light.field, resolved.frontM, 0.3, farthest) : [],
@@ -99,44 +119,49 @@ function workOut(
   const contender = keep('contender', [found, light, shot], () =>
     contenderOf(form.name, shot.distanceM, resolved, light),
   );
-  const comparisons = keep(
-    'comparisons',
-    [contender, plan, purchase, fixtures, shot, currency],
-    () => {
+  return {
+    fallOff,
+    comparisons: keep('comparisons', [contender, plan, purchase, fixtures, shot, currency], () => {
       const whole = priced(contender, plan, purchase);
-      return fixtures.map((fixture) => compare(whole, fixture, shot, money));
-    },
-  );
+      return fixtures.map((fixture) => compare(whole, fixture, shot, moneyOf(document)));
+    }),
+    alternatives: keep('alternatives', [found, light, shot, fallOff], () =>
+      alternatives(resolved, shot, light, fallOff),
+    ),
+  };
+}
+
+function workOut(
+  derive: Derivations,
+  document: Production,
+  build: Build,
+  options: Asked,
+): WorkedOut | null {
+  const parts = workedParts(derive, document, build, options);
+  if (!parts) return null;
+  const { found, light, power, shot, circuit, cuts, purchase, drawing, findings, room } = parts;
+  const { form, parameters, resolved } = found;
+  const keep: KeepAs = (name, inputs, work) => derive.kept(document, build, name, inputs, work);
+  const ladder = ladderOf(keep, parts, document, build);
+  const compared = comparedOf(keep, parts, document);
   const glow = options.glow
     ? keep('glow', [found, light, shot, circuit], () => glowOf(light, resolved, shot, circuit))
     : null;
-  const wire = keep('wire', [found, power], () => wireOf(plan, tape, resolved));
-  const ways = keep('alternatives', [found, light, shot, fallOff], () =>
-    alternatives(resolved, shot, light, fallOff),
-  );
-  const parts = [
-    lit,
-    run,
-    cost,
-    flicker,
-    findings,
-    cuts,
-    purchase,
+  const wire = keep('wire', [found, power], () => wireOf(power.plan, power.tape, resolved));
+  const read = [
+    ...Object.values(parts),
+    ...Object.values(compared),
+    ...Object.values(ladder),
     glow,
-    room,
     wire,
-    fallOff,
-    ways,
-    comparisons,
-    drawing,
   ];
-  return keep('readouts', [found, light, ...parts], () => ({
+  return keep('readouts', read, () => ({
     kind: 'worked out',
     buildId: build.id,
     formId: form.id,
-    rungs: [...lit, flicker, ...run, cost],
+    rungs: [...ladder.lit, parts.flicker, ...ladder.run, ladder.cost],
     findings,
-    facts: resolved.facts,
+    facts: [...resolved.facts, ...supportFacts(resolved)],
     pieces: resolved.pieces,
     steps: resolved.steps,
     cuts,
@@ -146,9 +171,7 @@ function workOut(
     wire,
     extraction: extractionOf(resolved, light),
     evenness: light.totalLx > 0 ? light.evenness : null,
-    fallOff,
-    alternatives: ways,
-    comparisons,
+    ...compared,
     massKg: resolved.massKg,
     folded: resolved.folded,
     targetShare: light.totalLx / light.targetLx,

@@ -1,4 +1,4 @@
-import { nightFerry } from '@/demo/nightFerry';
+import { bulbIn, sample } from '../testing/sample';
 import { changed as afterChange } from '../document/testing';
 import type { Production } from '../document/production';
 import { collectFindings, SEVERITIES, worst, type Finding } from '../findings/finding';
@@ -6,10 +6,10 @@ import { FORMS } from '../forms';
 import { evaluateKnown as evaluate } from './testing';
 import type { WorkedOut as Readouts } from './readouts';
 
-const demo = nightFerry();
+const demo = sample();
 type Change = (draft: Production) => void;
 const parametersOf = (draft: Production) => draft.builds[0]!.parameters as Record<string, unknown>;
-const bulbOf = (draft: Production) => draft.shelf.bulbs.find(({ id }) => id === 'globe-g45-3')!;
+const bulbOf = (draft: Production) => bulbIn(draft.shelf, 'globe-g45-3');
 const groups = (...ids: (string | null)[]) => ids.map((bulbId) => ({ bulbId, level: 1 }));
 
 const evaluated = (change: Change, build = 'clerk-ring'): Readouts => {
@@ -32,7 +32,7 @@ const CASES: [id: string, severity: Finding['severity'], change: Change][] = [
   ['cut.too-big.mdf-6', 'stop', (d) => void (parametersOf(d).outerDiameterM = 1.5)],
   ['ring.base.0', 'stop', (d) => void (parametersOf(d).groups = groups('candle-e14-5'))],
   ['ring.socket-watts.0', 'stop', (d) => void (bulbOf(d).wattsW = 75)],
-  ['ring.unearthed-metal', 'stop', (d) => void (parametersOf(d).boardPartId = 'alu-2')],
+  ['earth.metal', 'stop', (d) => void (parametersOf(d).boardPartId = 'alu-2')],
   ['ring.car', 'look', (d) => void (parametersOf(d).outerDiameterM = 1.15)],
   ['ring.dark-front', 'look', (d) => void (parametersOf(d).finish = 'black-paint')],
   ['power.circuit', 'stop', (d) => void (d.circuits[0]!.otherLoadW = 4000)],
@@ -105,7 +105,7 @@ describe.each(CASES)('%s is raised as %s', (id, severity, change) => {
     const { drawing, field } = finding!.where;
     const optional = ['dimmer', 'skirt'];
     if (drawing && !optional.includes(drawing)) expect(refs).toContain(drawing);
-    if (field && !/^(shot|bulb)\.|^circuit$/.test(field)) expect(fields).toContain(field);
+    if (field && !/^(shot|unit)\.|^circuit$/.test(field)) expect(fields).toContain(field);
   });
 
   test('its ways out lead out', () => {

@@ -2,13 +2,13 @@ import { produce } from 'immer';
 import type { Build, Production } from '../document/production';
 import { shelfReferences } from '../document/references';
 import { FORMS } from '../forms';
+import { countedNotSolved } from '../forms/fill';
 import type { Base } from '../electrics/caps';
-import type { Field } from '../forms/form';
 import { findBuild, resolveScene, sceneOf } from './context';
 import { evaluateLight } from './light';
 
 /** One unit of the shelf put into a build's fitting. */
-interface Fitted {
+export interface Fitted {
   id: string;
   name: string;
   chosen: boolean;
@@ -28,30 +28,34 @@ type Chosen = ReturnType<typeof shelfReferences>;
 
 /** A bulb's base when none of the bulbs chosen now has it. */
 function otherBase({ shelf }: Production, chosen: Chosen, id: string): Base | null {
-  const bulb = shelf.bulbs.find((each) => each.id === id);
-  const now = shelf.bulbs.filter((each) => chosen.has(`bulb:${each.id}`));
+  const bulbs = shelf.units.filter((unit) => unit.category === 'bulb');
+  const bulb = bulbs.find((each) => each.id === id);
+  const now = bulbs.filter((each) => chosen.has(`unit:${each.id}`));
   if (!bulb || now.length === 0) return null;
   return now.some(({ base }) => base === bulb.base) ? null : bulb.base;
 }
 
 /** Parameters of a build that choose its lamps. */
-const lampFields = (build: Build): readonly Field[] =>
-  (FORMS.get(build.form)?.fields ?? []).filter((field) => 'ref' in field && field.ref !== 'part');
+const lampFields = (build: Build) =>
+  (FORMS.get(build.form)?.fields ?? []).filter(
+    (field) => field.kind === 'groups' || field.kind === 'unit',
+  );
 
 /** Puts one unit everywhere a build's lamps are chosen; false when it does not belong there. */
 export function putInInPlace(build: Build, document: Production, id: string): boolean {
-  const bulb = document.shelf.bulbs.some((each) => each.id === id);
   const unit = document.shelf.units.find((each) => each.id === id);
   let changed = false;
   for (const field of lampFields(build)) {
     const value = build.parameters[field.parameter];
-    if (field.kind === 'groups' && bulb && Array.isArray(value)) {
+    if (unit?.category !== field.category) continue;
+    if (field.kind === 'groups') {
+      if (!Array.isArray(value)) continue;
       build.parameters[field.parameter] = value.map((group) => ({
         ...(group as object),
         bulbId: id,
       }));
       changed = true;
-    } else if (field.kind === 'unit' && unit?.category === field.category && value !== null) {
+    } else if (value !== null) {
       build.parameters[field.parameter] = id;
       changed = true;
     }
@@ -78,18 +82,13 @@ export function fittingRank(document: Production, buildId: string): Fitted[] {
   const build = findBuild(document, buildId);
   if (!build) return [];
   const chosen = shelfReferences(build);
-  const { bulbs, units } = document.shelf;
-  const candidates = [
-    ...bulbs.map(({ id, name }) => ({ ref: 'bulb' as const, id, name })),
-    ...units.map(({ id, name }) => ({ ref: 'unit' as const, id, name })),
-  ];
-  return candidates
-    .flatMap(({ ref, id, name }): Fitted[] => {
+  return document.shelf.units
+    .flatMap(({ id, name }): Fitted[] => {
       let fits = false;
       const changed = produce(document, (draft) => {
         const target = findBuild(draft as Production, buildId)!;
         // As many lamps as now, whatever each gives.
-        if (target.parameters.fillMode === 'target') target.parameters.fillMode = 'count';
+        target.parameters = countedNotSolved(target.parameters);
         fits = putInInPlace(target, document, id);
       });
       const found = fits ? lamp(changed, buildId) : null;
@@ -100,7 +99,7 @@ export function fittingRank(document: Production, buildId: string): Fitted[] {
         {
           id,
           name,
-          chosen: chosen.has(`${ref}:${id}`),
+          chosen: chosen.has(`unit:${id}`),
           otherBase: otherBase(document, chosen, id),
           sentLm: light.luminousFluxLm,
           illuminanceLx: light.totalLx,

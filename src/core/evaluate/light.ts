@@ -1,6 +1,6 @@
 import { mixedCctK, type MixPart } from '../colour/mix';
 import type { Shot } from '../location/shot';
-import type { ResolvedBuild } from '../build/resolvedBuild';
+import type { LampGroup, ResolvedBuild } from '../build/resolvedBuild';
 import { returnedLight } from '../light/returned';
 import { boardControls, passes, prepareControls, type Passage } from '../light/controls';
 import { extraction, stackLayers } from '../light/mouth';
@@ -132,12 +132,7 @@ export function evaluateLight(
   const returnedLx = lux(returned);
   const totalLx = directLx + returnedLx;
   const targetLx = shotTargetLx(shot);
-  const groupLx = resolved.groups.map((group) => {
-    const own = group.emitters.map((i) => resolved.emitters[i]!);
-    // Behind a mouth every lamp's light is mixed: shares follow the lumens.
-    const ownLm = own.reduce((sum, emitter) => sum + emitter.luminousFluxLm, 0);
-    return mouth ? (sentLm > 0 ? (directLx * ownLm) / sentLm : 0) : lux(own);
-  });
+  const groupLx = resolved.groups.map((group) => groupLux(resolved, group, sentLm, directLx, lux));
   const seen = seenSize(resolved, direct, passages, subject);
   const widthM = Math.min(seen.widthM, seen.heightM);
   return {
@@ -174,6 +169,21 @@ export function evaluateLight(
     groupLx,
     luminousFluxLm: sentLm,
   };
+}
+
+/** A group's own part of the light at the subject. */
+function groupLux(
+  { mouth, emitters }: ResolvedBuild,
+  group: LampGroup,
+  sentLm: number,
+  directLx: number,
+  lux: (some: readonly Source[]) => number,
+): number {
+  const own = group.emitters.map((i) => emitters[i]!);
+  if (!mouth) return lux(own);
+  // Behind a mouth every lamp's light is mixed: shares follow the lumens.
+  const ownLm = own.reduce((sum, emitter) => sum + emitter.luminousFluxLm, 0);
+  return sentLm > 0 ? (directLx * ownLm) / sentLm : 0;
 }
 
 /** The field with the build's own boards in the way: what is read from all round, back included. */

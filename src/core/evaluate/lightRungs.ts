@@ -195,7 +195,7 @@ export function evennessRung(light: LightResult, resolved: ResolvedBuild, shot: 
     target: { value: shot.evennessStops, dimension, label: 'allowed ±' },
     words: `min/mean ${threeFigures(evenness.uniformity)} over ${size}`,
     state: even ? 'ok' : 'look',
-    origin: leastSure([resolved.groups.length ? 'computed' : 'user', 'typical']),
+    origin: leastSure([resolved.groups.length ? 'computed' : 'yours', 'typical']),
     working,
   };
 }

@@ -1,4 +1,6 @@
-import { nightFerry } from '@/demo/nightFerry';
+import { CIRCUIT_RECORD } from '../location/circuit';
+import { SITE_RECORD } from '../location/site';
+import { bulbsOf, sample } from '../testing/sample';
 import { ACCESSORIES } from '../accessories';
 import { accessorySchema } from '../accessories/carried';
 import type { Build, Production } from '../document/production';
@@ -12,7 +14,7 @@ import { resolveScene, sceneOf } from './context';
 import { Derivations } from './derive';
 import { TOPICS, type Finding } from '../findings/finding';
 
-const demo = nightFerry();
+const demo = sample();
 
 /** One accessory of every kind, each as it is taken down from the wall, and all of them at once. */
 const carried = [
@@ -76,6 +78,8 @@ function look(document: Production): Looked {
       ...build.accessories.flatMap(({ id, kind }) =>
         ACCESSORIES.get(kind)!.fields.map(({ parameter }) => `${id}.${parameter}`),
       ),
+      ...SITE_RECORD.fields.map(({ field }) => `site.${field}`),
+      ...CIRCUIT_RECORD.fields.map(({ field }) => `circuit.${field}`),
     ]),
   };
 }
@@ -84,7 +88,7 @@ function look(document: Production): Looked {
 function provoked(document: Production): Production {
   return changed(document, (draft) => {
     draft.circuits[0]!.ratedA = 1;
-    for (const bulb of draft.shelf.bulbs)
+    for (const bulb of bulbsOf(draft.shelf))
       Object.assign(bulb, { kind: 'halogen', wattsW: 400, dimmable: 'no', supplyV: 120 });
     const build = draft.builds[0]!;
     for (const [field, role] of [
@@ -141,7 +145,9 @@ function tries(field: Field): unknown[] {
           .map(({ id }) => id),
       ];
     case 'groups':
-      return demo.shelf.bulbs.slice(0, 4).map(({ id }) => [{ bulbId: id, level: 0.5 }]);
+      return bulbsOf(demo.shelf)
+        .slice(0, 4)
+        .map(({ id }) => [{ bulbId: id, level: 0.5 }]);
   }
 }
 

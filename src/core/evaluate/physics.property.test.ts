@@ -1,4 +1,4 @@
-import { nightFerry } from '@/demo/nightFerry';
+import { sample } from '../testing/sample';
 import { changed as afterChange } from '../document/testing';
 import type { Build, Production } from '../document/production';
 import type { Shot } from '../location/shot';
@@ -8,7 +8,7 @@ import { evaluateKnown as evaluate } from './testing';
 import type { WorkedOut as Readouts } from './readouts';
 
 /** Lights that fill themselves to the shot's need would answer each change with more or less tape. */
-const demo = afterChange(nightFerry(), (draft) => {
+const demo = afterChange(sample(), (draft) => {
   for (const { parameters } of draft.builds)
     if (parameters.fillMode === 'target') parameters.fillMode = 'fit';
 });
@@ -112,7 +112,7 @@ describe.each(lit)('$id', ({ id, build, resolved, scene, found }) => {
   });
   test('the order of the shelf says nothing', () => {
     const turned = after(id, (_build, _shot, draft) => {
-      draft.shelf.bulbs.reverse();
+      draft.shelf.units.reverse();
       draft.shelf.units.reverse();
       draft.shelf.parts.reverse();
     });

@@ -58,10 +58,11 @@ export interface Readout<Id extends string = RungId> {
 
 const SURENESS: Record<Origin, number> = {
   metered: 0,
-  label: 1,
-  user: 2,
-  computed: 3,
-  typical: 4,
+  calibrated: 1,
+  label: 2,
+  yours: 3,
+  computed: 4,
+  typical: 5,
 };
 
 /** A result is only as sure as its least sure input. */
@@ -79,7 +80,7 @@ export function unknownReadout<Id extends string = RungId>(
   words: string,
   working: Working,
 ): Readout<Id> {
-  return { id, label, value: null, dimension, words, state: 'unknown', origin: 'user', working };
+  return { id, label, value: null, dimension, words, state: 'unknown', origin: 'yours', working };
 }
 
 /** One figure that went into a working. */
@@ -88,5 +89,5 @@ export const given = (
   name: string,
   value: number,
   dimension: ReadoutDimension,
-  origin: Origin = 'user',
+  origin: Origin = 'yours',
 ): WorkingInput => ({ symbol, name, value, dimension, origin });

@@ -1,4 +1,4 @@
-import { nightFerry } from '@/demo/nightFerry';
+import { bulbIn, sample } from '../testing/sample';
 import { blankProduction, blankShot } from '../document/blank';
 import { FORMS } from '../forms';
 import { evaluateKnown as evaluate } from './testing';
@@ -6,7 +6,7 @@ import { findBuild, sceneOf } from './context';
 import { galleryEntry, galleryFor } from './gallery';
 import { carriedOver, starterParameters } from './starter';
 
-const document = nightFerry();
+const document = sample();
 const forms = [...FORMS.values()];
 
 describe.each(forms)('$id begun for the clerk', (form) => {
@@ -84,7 +84,7 @@ describe('what a build starts with', () => {
       ) as unknown as {
         groups: { bulbId: string }[];
       };
-      const bulb = document.shelf.bulbs.find(({ id }) => id === groups[0]!.bulbId)!;
+      const bulb = bulbIn(document.shelf, groups[0]!.bulbId);
       expect(bulb.supplyV).toBe(volts);
     }
   });

@@ -1,8 +1,13 @@
+import { SITE_RECORD } from '../location/site';
 import type { Build, Production, BuildParameters } from '../document/production';
 import { mired } from '../colour/mired';
 import type { BuildId, CircuitId, ShotId } from '../ids';
 import type { Field, FormContext, FormDefinition } from '../forms/form';
+import { earthFindings } from '../power/earth';
+import { loadFindings } from '../power/loadFindings';
+import { planPower } from '../power/plan';
 import { supplyFindings } from '../power/supplyFindings';
+import type { Category } from '../units/unit';
 import { findBuild, resolveScene, sceneOf } from './context';
 
 /** How bad a design is, for choosing parts: stops first, then open questions, then colour. */
@@ -10,8 +15,16 @@ function penalty(document: Production, buildId: string): number {
   const scene = sceneOf(document, findBuild(document, buildId)!);
   const found = resolveScene(scene);
   if (!found) return Infinity;
-  const { groups, tape } = found.resolved;
-  const findings = [...found.resolved.findings, ...(tape ? supplyFindings(tape, []) : [])];
+  const { resolved } = found;
+  const { groups, tape } = resolved;
+  const { parts } = document.shelf;
+  const plan = planPower(resolved, scene.circuit, 0, scene.context.part);
+  const findings = [
+    ...resolved.findings,
+    ...loadFindings(plan, resolved, []),
+    ...earthFindings(plan, resolved, parts, SITE_RECORD.starts),
+    ...(tape ? supplyFindings(tape, []) : []),
+  ];
   const weigh = { stop: 1e6, look: 30, unknown: 300, ok: 0 } as const;
   const judged = findings.reduce((sum, { severity }) => sum + weigh[severity], 0);
   const shift = groups.reduce(
@@ -26,12 +39,13 @@ function penalty(document: Production, buildId: string): number {
 
 /** Values a field may take from the shelf; nothing for fields that name no part. */
 function candidates(field: Field, document: Production): unknown[] {
-  const { bulbs, units, parts } = document.shelf;
+  const { units, parts } = document.shelf;
+  const ofCategory = (wanted: Category) => units.filter(({ category }) => category === wanted);
   switch (field.kind) {
     case 'groups':
-      return bulbs.map(({ id }) => [{ bulbId: id, level: 1 }]);
+      return ofCategory(field.category).map(({ id }) => [{ bulbId: id, level: 1 }]);
     case 'unit':
-      return units.filter(({ category }) => category === field.category).map(({ id }) => id);
+      return ofCategory(field.category).map(({ id }) => id);
     case 'part':
       // A dimmer is a wish, not a need; so is everything a form can do without.
       return field.optional
@@ -59,6 +73,7 @@ export const begunBuild = (
   parameters,
   accessories: [],
   copies: 1,
+  site: SITE_RECORD.starts,
   signOffs: [],
   note: '',
 });

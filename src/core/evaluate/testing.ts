@@ -14,3 +14,10 @@ export function evaluateKnown(
   if (found.value.kind === 'unknown form') throw new Error(found.value.findings[0]!.message);
   return accept(found.value);
 }
+
+/** The ladder of a build that works out. */
+export function rungsOf(document: Production, buildId: string): WorkedOut['rungs'] {
+  const found = evaluateKnown(document, buildId);
+  if (!found.ok) throw new Error(found.problems[0]!.message);
+  return found.value.rungs;
+}

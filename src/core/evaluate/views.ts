@@ -1,16 +1,10 @@
 import type { Shot } from '../location/shot';
+import { fieldsFor } from '../shelf/shelf';
 
-/** What stock and money are worth to a design: nothing. Fields of a shelf record that say neither size nor light. */
-const NEUTRAL: Readonly<Record<string, unknown>> = {
-  priceMinor: 0,
-  packCount: 1,
-  onHand: 0,
-  onHandCount: 0,
-  onHandCounts: false,
-  offCuts: Object.freeze([]),
-};
+/** What stock and money are worth to a design: nothing. */
+const NEUTRAL = fieldsFor('stock', 'price');
 /** The same for cutting, which asks what lies in the shed but not what it cost. */
-const UNPRICED: Readonly<Record<string, unknown>> = { priceMinor: 0 };
+const UNPRICED = fieldsFor('price');
 /** Fields of a shot that words and money stand in. */
 const NEUTRAL_SHOT: Readonly<Record<string, unknown>> = {
   name: 'shot',

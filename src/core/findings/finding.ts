@@ -49,7 +49,7 @@ export interface Finding {
   where: {
     /** `ref` of a shape on the drawing. */
     drawing?: string;
-    /** Parameter of the form, or `shot.…`, `bulb.…`. */
+    /** Parameter of the form, or `shot.…`, `unit.…`. */
     field?: string;
   };
   remedies?: Remedy[];

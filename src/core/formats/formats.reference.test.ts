@@ -1,6 +1,6 @@
-import { nightFerry } from '../../demo/nightFerry';
+import { sample } from '../testing/sample';
 import { photometryOf } from '../evaluate/glow/scene';
-import { runFor } from '../evaluate/glow/compare';
+import { runFor } from '../evaluate/glow/lightRow';
 import { packEmitters, type Emitter } from '../light/emitter';
 import { writeEulumdat } from './eulumdat';
 import { readIes, writeIes } from './ies';
@@ -110,7 +110,7 @@ describe('EULUMDAT', () => {
 });
 
 describe('of builds', () => {
-  const document = nightFerry();
+  const document = sample();
   test('a simulated pan: what is written holds what got out', () => {
     const run = runFor(document, 'clerk-pan', { photons: 40_000, seed: 2 })!;
     const found = photometryOf(document, 'clerk-pan', run, '2026-11-25')!;

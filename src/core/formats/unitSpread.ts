@@ -5,7 +5,7 @@ import { fluxOf } from './photometric';
 import { readEulumdat } from './readEulumdat';
 
 /** A unit's light as a photometric file gives it. */
-export interface MeasuredUnit {
+interface MeasuredUnit {
   name: string;
   /** what leaves the unit, by zonal sum */
   luminousFluxLm: number;

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { nightFerry } from '../../demo/nightFerry';
+import { sample } from '../testing/sample';
 import { attachAll } from '../accessories/attach';
 import { accessorySchema } from '../accessories/carried';
 import { findBuild, sceneOf } from '../evaluate/context';
@@ -10,7 +10,7 @@ import type { CavitySurface } from '../light/transport/arrangement';
 import { readParameters, FORMS } from './index';
 import type { ResolvedBuild } from '../build/resolvedBuild';
 
-const demo = nightFerry();
+const demo = sample();
 const RUN = { photons: 1500, seed: 5 };
 
 /** A demo build with some of its sizes changed, and what it carries. */

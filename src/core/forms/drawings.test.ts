@@ -1,4 +1,6 @@
-import { nightFerry } from '@/demo/nightFerry';
+import { setParameters } from '../document/records';
+import { after } from '../document/testing';
+import { sample } from '../testing/sample';
 import { ACCESSORIES } from '../accessories';
 import { attachAll } from '../accessories/attach';
 import { resolveScene, sceneOf } from '../evaluate/context';
@@ -9,7 +11,7 @@ import type { Field } from './form';
 import { pulledValue } from '../drawing/pull';
 import { REGIONS } from '../electrics/region';
 
-const document = nightFerry();
+const document = sample();
 const builds = document.builds.map((build) => {
   const scene = sceneOf(document, build);
   const found = resolveScene(scene)!;
@@ -195,10 +197,9 @@ describe.each(builds)('$id, whole', ({ id }) => {
   test('ways out lead out', () => {
     for (const finding of value.findings)
       for (const remedy of finding.remedies ?? []) {
-        const mended = structuredClone(document);
-        Object.assign(mended.builds.find((each) => each.id === id)!.parameters, remedy.parameters);
-        const after = evaluate(mended, id);
-        const still = after.ok && after.value.findings.find((each) => each.id === finding.id);
+        const mended = after(document, setParameters(id, remedy.parameters as never));
+        const then = evaluate(mended, id);
+        const still = then.ok && then.value.findings.find((each) => each.id === finding.id);
         expect(still ? still.severity : 'ok').toBe('ok');
       }
   });

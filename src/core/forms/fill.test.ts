@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { nightFerry } from '@/demo/nightFerry';
+import { sample } from '../testing/sample';
 import { changed as afterChange } from '../document/testing';
 import { evaluateKnown as evaluate } from '../evaluate/testing';
 import { findBuild, resolveScene, sceneOf } from '../evaluate/context';
@@ -8,7 +8,7 @@ import { filledParameters } from './fill';
 import { FORMS } from './index';
 import { demoBuild } from './testing';
 
-const document = nightFerry();
+const document = sample();
 const withMode = (buildId: string, fillMode: string, more: Record<string, unknown> = {}) => {
   const changed = afterChange(document, (draft) => {
     Object.assign(findBuild(draft, buildId)!.parameters, { fillMode, ...more });

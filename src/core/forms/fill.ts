@@ -38,6 +38,10 @@ export function filledParameters(
   }
 }
 
+/** The same parameters with the number they hold, where it would be found by the light. */
+export const countedNotSolved = <P extends Record<string, unknown>>(parameters: P): P =>
+  parameters.fillMode === 'target' ? { ...parameters, fillMode: 'count' } : parameters;
+
 const whole = (value: number, step: number): number =>
   Number((Math.floor(value / step + 1e-9) * step).toFixed(9));
 const up = (value: number, step: number): number =>

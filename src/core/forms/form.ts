@@ -1,11 +1,10 @@
 import type * as z from 'zod/mini';
 import type { Circuit } from '../location/circuit';
 import type { Shot, Use } from '../location/shot';
-import type { BulbId, PartId, UnitId } from '../ids';
+import type { PartId, UnitId } from '../ids';
 import type { Part, Role } from '../materials/part';
 import type { Dimension } from '../quantity';
 import type { Problem } from '../result';
-import type { Bulb } from '../units/bulb';
 import type { Category, Unit } from '../units/unit';
 import type { Drawing } from '../drawing/drawing';
 import type { ResolvedBuild } from '../build/resolvedBuild';
@@ -14,7 +13,6 @@ import type { ResolvedBuild } from '../build/resolvedBuild';
 export interface FormContext {
   shot: Shot;
   circuit: Circuit;
-  bulb: (id: BulbId | null) => Bulb | null;
   part: (id: PartId | null) => Part | null;
   unit: (id: UnitId | null) => Unit | null;
 }
@@ -30,7 +28,7 @@ interface FieldBase {
 }
 
 /** Kinds of shelf record a parameter may name. */
-export type Ref = 'bulb' | 'unit' | 'part';
+export type Ref = 'unit' | 'part';
 
 /** How a parameter is edited; the tray is built from these alone. */
 export type Field =
@@ -45,13 +43,20 @@ export type Field =
   | (FieldBase & {
       kind: 'choice';
       options: readonly { value: string | number; label: string }[];
-      /** worth seeing the light of each way at once */
-      variant?: true;
+      /** ways whose light is worth seeing at once */
+      variants?: readonly (string | number)[];
     })
-  | (FieldBase & { kind: 'part'; ref: 'part'; role: Role; optional: boolean })
+  | (FieldBase & {
+      kind: 'part';
+      ref: 'part';
+      role: Role;
+      optional: boolean;
+      /** a layer in front; they stand in the order of their fields, from the lamps outwards */
+      layer?: true;
+    })
   | (FieldBase & { kind: 'unit'; ref: 'unit'; category: Category })
-  /** lamps dealt out in groups; each names one under `bulbId` */
-  | (FieldBase & { kind: 'groups'; ref: 'bulb' });
+  /** lamps dealt out in groups; each names one of the category under `bulbId` */
+  | (FieldBase & { kind: 'groups'; ref: 'unit'; category: Category });
 
 export interface Limits {
   min: number;
@@ -100,8 +105,8 @@ export interface FormDefinition<P = unknown> {
   fill?: Fill<P>;
   /** What cannot be made at all with these parameters; path names the parameter. */
   problems: (parameters: P, context: FormContext) => Problem[];
-  /** Where a handle or an arrow key must stop, by parameter. */
-  limits: (parameters: P, context: FormContext) => Record<string, Limits>;
+  /** Where a handle or an arrow key must stop for the sake of the other parameters; within its field's own range. */
+  limits: (parameters: P, context: FormContext) => Record<string, Partial<Limits>>;
   resolve: (parameters: P, context: FormContext) => ResolvedBuild;
   draw: (parameters: P, context: FormContext) => Drawing;
 }

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { nightFerry } from '@/demo/nightFerry';
+import { sample } from '../testing/sample';
 import { findBuild, sceneOf } from '../evaluate/context';
 import { FORMS } from './index';
 import type { Production } from '../document/production';
@@ -8,7 +8,7 @@ import type { ClothPiece, SheetPiece, StickPiece } from '../build/pieces';
 
 /** A demo build with some parameters changed, resolved, with what tests ask of it. For tests only. */
 export function demoBuild(buildId: string, over: Record<string, unknown> = {}) {
-  const document = nightFerry();
+  const document = sample();
   const build = findBuild(document, buildId)!;
   const { context } = sceneOf(document, build);
   const form = FORMS.get(build.form) as FormDefinition<Record<string, unknown>>;
@@ -63,7 +63,12 @@ function valueOf(field: Field, shelf: Production['shelf']): fc.Arbitrary<unknown
     case 'groups':
       return fc.array(
         fc.record({
-          bulbId: fc.constantFrom(null, ...shelf.bulbs.map(({ id }) => id)),
+          bulbId: fc.constantFrom(
+            null,
+            ...shelf.units
+              .filter(({ category }) => category === field.category)
+              .map(({ id }) => id),
+          ),
           level: fc.double({ min: 0, max: 1, noNaN: true }),
         }),
         { minLength: 1, maxLength: 4 },

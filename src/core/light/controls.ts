@@ -11,16 +11,19 @@ const { abs, hypot, sqrt } = Math;
  */
 export type Control =
   | Plate
-  | {
-      kind: 'round';
-      name: string;
-      fromM: number;
-      toM: number;
-      fromRadiusM: number;
-      toRadiusM: number;
-    }
+  | RoundWall
   | { kind: 'ring'; name: string; zM: number; innerRadiusM: number; outerRadiusM: number }
   | { kind: 'grid'; name: string; zM: number; cellM: number; depthM: number; openShare: number };
+
+/** Opaque wall of revolution about the light's axis. */
+export interface RoundWall {
+  kind: 'round';
+  name: string;
+  fromM: number;
+  toM: number;
+  fromRadiusM: number;
+  toRadiusM: number;
+}
 
 /** Opaque, plane and convex. */
 export interface Plate {
@@ -117,12 +120,7 @@ export const boardControls = (surfaces: readonly ReflectingSurface[]): Control[]
   );
 
 /** A cone about the axis blocks the ways that cross its wall. */
-function round({
-  fromM,
-  toM,
-  fromRadiusM,
-  toRadiusM,
-}: Extract<Control, { kind: 'round' }>): Passage {
+function round({ fromM, toM, fromRadiusM, toRadiusM }: RoundWall): Passage {
   const slope = (toRadiusM - fromRadiusM) / (toM - fromM);
   return (ax, ay, az, bx, by, bz) => {
     const [dx, dy, dz] = [bx - ax, by - ay, bz - az];
@@ -164,7 +162,7 @@ export function rectangularSkirt(
   zM: number,
   depthM: number,
   sides: readonly ('left' | 'right' | 'top' | 'bottom')[] = ['left', 'right', 'top', 'bottom'],
-): Control[] {
+): Plate[] {
   const [x, y, far] = [widthM / 2, heightM / 2, zM + depthM];
   const edges: Record<(typeof sides)[number], readonly [number, number, number, number]> = {
     left: [-x, -y, -x, y],

@@ -41,6 +41,8 @@ export interface EmitterField {
 }
 
 export const STRIDE = 10;
+/** Where an emitter keeps what; see `EmitterField`. */
+export const COLUMNS = { axis: 3, constant: 6, linear: 7, sine: 8, exponent: 9 } as const;
 
 type Coefficients = readonly [constant: number, linear: number, sine: number, exponent: number];
 
@@ -73,23 +75,23 @@ export function packEmitters(
   emitters.forEach(({ positionM, axis, luminousFluxLm, spread }, i) => {
     const at = i * STRIDE;
     data.set(positionM, at);
-    data.set(axis, at + 3);
+    data.set(axis, at + COLUMNS.axis);
     if (spread.class === 'table' || spread.class === 'measured') {
       const place = places.get(spread) ?? places.size;
       if (place === places.size) {
         places.set(spread, place);
         tables.push(tableOf(spread));
       }
-      data[at + 6] = spread.class === 'measured' ? 1 : 0;
-      data[at + 7] = luminousFluxLm;
-      data[at + 9] = -1 - place;
+      data[at + COLUMNS.constant] = spread.class === 'measured' ? 1 : 0;
+      data[at + COLUMNS.linear] = luminousFluxLm;
+      data[at + COLUMNS.exponent] = -1 - place;
       return;
     }
     const [constant, linear, sine, exponent] = coefficients(spread);
-    data[at + 6] = constant * luminousFluxLm;
-    data[at + 7] = linear * luminousFluxLm;
-    data[at + 8] = sine * luminousFluxLm;
-    data[at + 9] = exponent;
+    data[at + COLUMNS.constant] = constant * luminousFluxLm;
+    data[at + COLUMNS.linear] = linear * luminousFluxLm;
+    data[at + COLUMNS.sine] = sine * luminousFluxLm;
+    data[at + COLUMNS.exponent] = exponent;
   });
   return {
     data,

@@ -1,9 +1,10 @@
 import type { Vector } from './vector';
-import { STRIDE, tableAt, type EmitterField } from './emitter';
+import { COLUMNS, STRIDE, tableAt, type EmitterField } from './emitter';
 
 // Bound to this module: bundlers read an imported name off its module at every use, millions of times here.
 const PER_EMITTER = STRIDE;
 const readTable = tableAt;
+const { axis: AXIS, constant: CONSTANT, linear: LINEAR, sine: SINE, exponent: EXPONENT } = COLUMNS;
 // Bound by name: where globals are guarded a look-up of `Math` costs more than the root itself.
 const { acos, max, min, sqrt } = Math;
 
@@ -29,22 +30,23 @@ export function emitterLx(
   const facing = -(dx * nx + dy * ny + dz * nz);
   if (facing <= 0) return 0;
   const squared = dx * dx + dy * dy + dz * dz;
-  const along = dx * data[o + 3]! + dy * data[o + 4]! + dz * data[o + 5]!;
-  const exponent = data[o + 9]!;
+  const along = dx * data[o + AXIS]! + dy * data[o + AXIS + 1]! + dz * data[o + AXIS + 2]!;
+  const exponent = data[o + EXPONENT]!;
   // Lambertian, the commonest by far: both cosines over d² need no root.
-  if (exponent === 1) return along > 0 ? (data[o + 7]! * along * facing) / (squared * squared) : 0;
+  if (exponent === 1)
+    return along > 0 ? (data[o + LINEAR]! * along * facing) / (squared * squared) : 0;
   const distance = sqrt(squared);
   const cosine = along / distance;
-  let intensity = data[o + 6]! + data[o + 7]! * cosine;
-  const sine = data[o + 8]!;
+  let intensity = data[o + CONSTANT]! + data[o + LINEAR]! * cosine;
+  const sine = data[o + SINE]!;
   if (sine > 0) intensity += sine * sqrt(max(0, 1 - cosine * cosine));
-  if (exponent < 0 && data[o + 6]! > 0) {
+  if (exponent < 0 && data[o + CONSTANT]! > 0) {
     const angle = acos(min(1, max(-1, cosine)));
-    intensity = data[o + 7]! * readTable(tables[-1 - exponent]!, angle / Math.PI);
+    intensity = data[o + LINEAR]! * readTable(tables[-1 - exponent]!, angle / Math.PI);
   } else if (exponent !== 0) {
     if (cosine <= 0) return 0;
     intensity =
-      data[o + 7]! *
+      data[o + LINEAR]! *
       (exponent > 0 ? cosine ** exponent : readTable(tables[-1 - exponent]!, cosine));
   }
   return (intensity * facing) / (distance * squared);

@@ -1,6 +1,7 @@
 import * as z from 'zod/mini';
-import { EMISSIONS } from '../colour/emission';
-import { list, note, range, text, wholeRange } from '../schema';
+import { EMISSION_NAMES } from '../colour/emission';
+import { choice, colourTemperature, defineRecord, maybeMoney, measured } from '../record/define';
+import { list, note, text } from '../schema';
 import { shotIdSchema } from '../ids';
 
 export const USES = ['face', 'wash', 'insert', 'edge', 'dressing', 'overhead'] as const;
@@ -26,15 +27,69 @@ export const CRI_GATE: Record<Use, number> = {
 };
 
 /** Light that is there anyway, and falls on the subject too: a table lamp, a window, the ceiling. */
-const roomLightSchema = z.object({
+export const ROOM_LIGHT_RECORD = defineRecord({
+  emission: choice('Kind', EMISSION_NAMES, 'filament'),
+  cctK: colourTemperature('Colour temperature', { min: 1500, max: 20_000, start: 2800 }),
+  /** metered or guessed */
+  illuminanceLx: measured(
+    'illuminance',
+    'lx',
+    5,
+  )('At the subject', {
+    min: 0,
+    max: 200_000,
+    start: 20,
+  }),
+});
+export const roomLightSchema = z.object({
   id: text(1, 40),
   name: text(1, 80),
-  emission: z.enum(EMISSIONS),
-  cctK: wholeRange(1500, 20_000),
-  /** at the subject, metered or guessed */
-  illuminanceLx: range(0, 200_000),
+  ...ROOM_LIGHT_RECORD.shape,
 });
 export type RoomLight = z.infer<typeof roomLightSchema>;
+
+const metres = measured('length', 'm', 0.05);
+const bare = (step: number, whole = false) => measured('count', '', step, whole);
+
+/** The measured fields of a shot, in the order a shooter thinks of them. */
+export const SHOT_RECORD = defineRecord({
+  /** from the light's front to the subject */
+  distanceM: metres('Light to subject', { min: 0.1, max: 50, start: 1.2 }),
+  coverageWidthM: metres('Lit width', { min: 0.02, max: 30, start: 0.4 }),
+  coverageHeightM: metres('Lit height', { min: 0.02, max: 30, start: 0.5 }),
+  budgetMinor: maybeMoney('Budget for this light', 100_000_000, 'no limit'),
+  isoSpeed: bare(100, true)('ISO', { min: 25, max: 409_600, start: 800 }),
+  fNumber: measured('fNumber', '', 0.1)('f-number', { min: 0.7, max: 64, start: 2.8 }),
+  frameRateHz: bare(1)('Frames per second', { min: 1, max: 1000, start: 25 }),
+  shutterAngleDeg: bare(1)('Shutter angle, °', { min: 1, max: 360, start: 180 }),
+  calibrationLxS: bare(10)('Meter constant, lx·s', {
+    min: 200,
+    max: 600,
+    start: 250,
+    help: '250 for a flat receptor',
+  }),
+  /** wanted over (+) or under (−) a metered mid-grey */
+  offsetStops: measured(
+    'stops',
+    'stops',
+    0.5,
+  )('Brighter or darker', {
+    min: -10,
+    max: 10,
+    start: 0,
+    help: 'against a metered mid-grey',
+  }),
+  /** smallest angle the light should fill, seen from the subject */
+  softnessDeg: bare(1)('Softness wanted, °', {
+    min: 0,
+    max: 180,
+    start: 30,
+    help: 'angle the light fills; a 90 cm dome at 1.2 m fills 41°',
+  }),
+  /** over the coverage */
+  evennessStops: bare(0.05)('Evenness allowed, ± stops', { min: 0.05, max: 5, start: 0.5 }),
+  cctK: colourTemperature('Colour', { min: 1500, max: 15_000, start: 4000 }),
+});
 
 /** What is lit, from where, how bright, how soft, what colour. */
 export const shotSchema = z.object({
@@ -42,23 +97,7 @@ export const shotSchema = z.object({
   name: text(1, 80),
   note: note(2000),
   use: z.enum(USES),
-  /** from the light's front to the subject */
-  distanceM: range(0.1, 50),
-  coverageWidthM: range(0.02, 30),
-  coverageHeightM: range(0.02, 30),
-  isoSpeed: wholeRange(25, 409_600),
-  fNumber: range(0.7, 64),
-  frameRateHz: range(1, 1000),
-  shutterAngleDeg: range(1, 360),
-  /** wanted over (+) or under (−) a metered mid-grey */
-  offsetStops: range(-10, 10),
-  calibrationLxS: range(200, 600),
-  cctK: wholeRange(1500, 15_000),
-  /** smallest angle the light should fill, seen from the subject */
-  softnessDeg: range(0, 180),
-  /** allowed unevenness, ± stops over the coverage */
-  evennessStops: range(0.05, 5),
-  budgetMinor: z.nullable(wholeRange(0, 100_000_000)),
+  ...SHOT_RECORD.shape,
   roomLights: list(roomLightSchema, 0, 20),
 });
 export type Shot = z.infer<typeof shotSchema>;

@@ -74,10 +74,11 @@ const ALMOND = { y: -0.0006, z: 0.012, a: 0.0116, b: 0.0044, c: 0.012 } as const
 const STRIDE = 16;
 const LIDS_AFTER = FACE.findIndex(({ stick, op }) => stick && op === '+' && stick[6] === 0.0068);
 
-/**
- * Parts as numbers: 0 carving? · 1 seam · 2 left and right? · 3 stick? · 4–6 middle · 7 reach ·
- * 8–10 one over the radii, or the stick's start · 11–13 its way · 14 its radius · 15 one over length²
- */
+/** Parts as numbers; a ball keeps one over its radii where a stick keeps its start. */
+const [CARVING, SEAM, BOTH, IS_STICK, MIDDLE, REACHES] = [0, 1, 2, 3, 4, 7];
+const BY_RADII = 8;
+/** A stick: where it starts, its way, its radius and one over its squared length. */
+const [START, WAY, RADIUS, BY_LENGTH] = [8, 11, 14, 15];
 const TABLE = packed([...FACE, ...BELOW]);
 
 function packed(parts: readonly Part[]): Float64Array {
@@ -128,33 +129,35 @@ export function bodyDistance(x: number, y: number, z: number): number {
   const fold = sqrt(x * x + FOLD);
   let d = 1;
   for (let o = 0, part = 0; o < data.length; o += STRIDE, part++) {
-    const px = data[o + 2]! === 1 ? fold : x;
-    const carving = data[o]! === 1;
-    const k = data[o + 1]!;
-    const mx = px - data[o + 4]!;
-    const my = y - data[o + 5]!;
-    const mz = z - data[o + 6]!;
+    const px = data[o + BOTH]! === 1 ? fold : x;
+    const carving = data[o + CARVING]! === 1;
+    const k = data[o + SEAM]!;
+    const mx = px - data[o + MIDDLE]!;
+    const my = y - data[o + MIDDLE + 1]!;
+    const mz = z - data[o + MIDDLE + 2]!;
     // What is too far off to matter is passed over.
-    const near = data[o + 7]! + 2 * k + (carving ? 0 : max(0, d));
+    const near = data[o + REACHES]! + 2 * k + (carving ? 0 : max(0, d));
     if (part > 0 && mx * mx + my * my + mz * mz > near * near) {
       if (part === LIDS_AFTER) d = withLids(d, fold, y, z);
       continue;
     }
     let own: number;
-    if (data[o + 3]! === 1) {
-      const sx = px - data[o + 8]!;
-      const sy = y - data[o + 9]!;
-      const sz = z - data[o + 10]!;
-      const t = (sx * data[o + 11]! + sy * data[o + 12]! + sz * data[o + 13]!) * data[o + 15]!;
+    if (data[o + IS_STICK]! === 1) {
+      const sx = px - data[o + START]!;
+      const sy = y - data[o + START + 1]!;
+      const sz = z - data[o + START + 2]!;
+      const t =
+        (sx * data[o + WAY]! + sy * data[o + WAY + 1]! + sz * data[o + WAY + 2]!) *
+        data[o + BY_LENGTH]!;
       const c = t < 0 ? 0 : t > 1 ? 1 : t;
-      const ex = sx - c * data[o + 11]!;
-      const ey = sy - c * data[o + 12]!;
-      const ez = sz - c * data[o + 13]!;
-      own = sqrt(ex * ex + ey * ey + ez * ez) - data[o + 14]!;
+      const ex = sx - c * data[o + WAY]!;
+      const ey = sy - c * data[o + WAY + 1]!;
+      const ez = sz - c * data[o + WAY + 2]!;
+      own = sqrt(ex * ex + ey * ey + ez * ez) - data[o + RADIUS]!;
     } else {
-      const ix = data[o + 8]!;
-      const iy = data[o + 9]!;
-      const iz = data[o + 10]!;
+      const ix = data[o + BY_RADII]!;
+      const iy = data[o + BY_RADII + 1]!;
+      const iz = data[o + BY_RADII + 2]!;
       const u = mx * ix;
       const v = my * iy;
       const w = mz * iz;

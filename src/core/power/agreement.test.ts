@@ -1,20 +1,19 @@
 import fc from 'fast-check';
-import { nightFerry } from '@/demo/nightFerry';
+import { bulbIn, sample } from '../testing/sample';
 import { alternatives } from '../evaluate/alternatives';
 import { findBuild, resolveScene, sceneOf } from '../evaluate/context';
 import { evaluateKnown as evaluate } from '../evaluate/testing';
 import { fittingRank, putInInPlace } from '../evaluate/fitting';
-import { effectiveBulb } from '../units/effective';
-import { effectiveUnit } from '../units/effectiveUnit';
-import type { Bulb } from '../units/bulb';
+import { effectiveUnit } from '../units/effective';
+import type { Bulb } from '../units/unit';
 import { DIMMERS, LOADS, loadKindOf, matchOf } from './dimming';
 
-const demo = nightFerry();
+const demo = sample();
 
 /** The clerk's ring with one bulb of another kind in every socket, on a dimmer. */
 function dimmed(bulb: Bulb, edge: 'leading' | 'trailing') {
   const copy = structuredClone(demo);
-  const own = copy.shelf.bulbs.find(({ id }) => id === 'globe-g45-3')!;
+  const own = bulbIn(copy.shelf, 'globe-g45-3');
   Object.assign(own, { kind: bulb.kind, dimmable: bulb.dimmable, wattsW: 8 });
   const dimmer = copy.shelf.parts.find((part) => part.role === 'dimmer' && part.edge === edge)!;
   findBuild(copy, 'clerk-ring')!.parameters.dimmerPartId = dimmer.id;
@@ -41,8 +40,8 @@ describe('the dimming table and the checks say the same', () => {
       (['leading', 'trailing'] as const).map((edge) => [kind.kind, kind.dimmable, edge] as const),
     ),
   )('%s, dimmable %s, %s edge', (kind, dimmable, edge) => {
-    const bulb = { ...demo.shelf.bulbs[0]!, kind, dimmable };
-    const [match] = matchOf(loadKindOf(effectiveBulb(bulb)), edge);
+    const bulb = { ...bulbIn(demo.shelf, 'globe-g45-3'), kind, dimmable };
+    const [match] = matchOf(loadKindOf(effectiveUnit(bulb)), edge);
     const found = dimmed(bulb, edge);
     if (match === 'yes') expect(found).toEqual([]);
     else if (match === 'maybe') expect(found).toEqual(['look']);

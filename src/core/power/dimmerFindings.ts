@@ -1,6 +1,7 @@
 import type { Finding } from '../findings/finding';
 import type { LampGroup, ResolvedBuild } from '../build/resolvedBuild';
 import type { PartOf } from '../materials/part';
+import { DIMMER_NAMES, LOAD_NAMES, loadKindOf, matchOf } from './dimming';
 import type { PowerPlan } from './plan';
 
 /** LED load a leading-edge dimmer takes, as a share of its filament rating [common practice]. */
@@ -38,30 +39,31 @@ function withoutDimmer(resolved: ResolvedBuild): Finding[] {
   ];
 }
 
-function kindFinding(dimmer: PartOf<'dimmer'>, group: LampGroup, index: number): Judgement | null {
-  const { unit } = group;
-  const id = `dimmer.kind.${index}`;
-  if (unit.filament) return null;
-  if (unit.dimmable === 'no')
+function kindFinding(
+  dimmer: PartOf<'dimmer'>,
+  { unit }: LampGroup,
+  index: number,
+): Judgement | null {
+  const load = loadKindOf(unit);
+  const [match, why] = matchOf(load, dimmer.edge);
+  const common = { id: `dimmer.kind.${index}`, topic: 'dimmer' as const };
+  if (load === 'unknown-led')
     return {
-      id,
-      topic: 'dimmer',
-      severity: 'stop',
-      title: 'These bulbs must not be dimmed',
-      message: `“${unit.name}” is not dimmable: on any mains dimmer it strobes, hums and can overheat its driver. Leave the dimmer out and switch bulbs off instead, or choose dimmable bulbs.`,
-    };
-  if (unit.dimmable === 'unknown')
-    return {
-      id,
-      topic: 'dimmer',
+      ...common,
       severity: 'unknown',
       title: 'Dimmable or not?',
       message: `The label of “${unit.name}” does not say. Look for the word on the box; without it, do not put it on a dimmer.`,
     };
-  if (dimmer.edge === 'trailing') return null;
+  if (match === 'no')
+    return {
+      ...common,
+      severity: 'stop',
+      title: 'These lamps must not be dimmed by this dimmer',
+      message: `“${unit.name}”, ${LOAD_NAMES[load]}, on a ${DIMMER_NAMES[dimmer.edge]} dimmer: ${why}. Leave the dimmer out and switch some off instead, or choose ${load === 'tape' ? 'a dimmer that stands behind the supply' : 'lamps marked dimmable'}.`,
+    };
+  if (match === 'yes') return null;
   return {
-    id,
-    topic: 'dimmer',
+    ...common,
     severity: 'look',
     title: 'LED on a leading-edge dimmer',
     message: `It may strobe near the top of the travel and drop out low. Film a test at the shot's shutter, or use a trailing-edge dimmer.`,
@@ -75,14 +77,16 @@ function sizeFindings(
   const watts = groups.reduce((sum, { count, unit }) => sum + count * unit.wattsW.value, 0);
   const filament = groups.every(({ unit }) => unit.filament);
   const mostW = filament ? dimmer.maximumW : dimmer.maximumW * LED_SHARE;
+  // Past what it takes of filament lamps it burns, whatever hangs on it.
+  const burns = watts > dimmer.maximumW;
   if (watts > mostW)
     return [
       {
         id: 'dimmer.size',
         topic: 'dimmer',
-        severity: filament ? 'stop' : 'look',
+        severity: burns ? 'stop' : 'look',
         title: 'Too much for the dimmer',
-        message: `${Math.round(watts)} W at full level on a dimmer good for ${Math.round(mostW)} W of ${filament ? 'filament lamps: it burns out, and can catch fire' : 'LED lamps: it may buzz, strobe or fail'}. Choose a bigger dimmer or split the bulbs over two.`,
+        message: `${Math.round(watts)} W at full level on a dimmer good for ${Math.round(mostW)} W of ${filament ? 'filament lamps' : 'LED lamps'}: ${burns ? 'it burns out, and can catch fire' : 'it may buzz, strobe or fail'}. Choose a bigger dimmer or split the bulbs over two.`,
         limit: `${Math.round(mostW)} W${filament ? '' : ', a tenth of its filament rating'}`,
       },
     ];

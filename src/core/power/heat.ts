@@ -1,13 +1,10 @@
-import type { Finding } from '../findings/finding';
-import type { Enclosure, Flammable } from '../build/heat';
 import type { ResolvedBuild } from '../build/resolvedBuild';
+import type { Thing } from '../build/things';
+import type { Finding } from '../findings/finding';
 import { mm } from '../quantity';
+import { enclosureFindings, ROOM_C } from './caseHeat';
+import { exposureOf, hotPoints, type Exposure } from './exposure';
 import { buildWatts, wattsAtLevel } from './watts';
-
-/** Free-air heat transfer of one face, W/(m²·K) [common practice estimate, docs/model/power.md]. */
-const FACE_W_PER_M2_K = 8;
-/** Share of radiant heat a painted board keeps [typ]. */
-const ABSORBED = 0.5;
 
 /** Heat given off as dimmed now, W: each group's watts times its class's share [typ]. */
 export function heatW(resolved: ResolvedBuild): number {
@@ -17,171 +14,173 @@ export function heatW(resolved: ResolvedBuild): number {
   );
 }
 
-/**
- * Rise of the board under one lamp at full level, all lamps radiating evenly:
- * ΔT = α·Σ P·cos β/(4π·d²) / (2·h). A rough estimate that leaves conduction out.
- */
-export function boardRiseK(resolved: ResolvedBuild, flammable: Flammable): number {
-  const seat = resolved.emitters[0];
-  if (!seat || flammable.distanceM <= 0) return 0;
-  const radiant = resolved.groups.flatMap((group) =>
-    group.emitters.map((index) => {
-      const [x, y] = resolved.emitters[index]!.positionM;
-      const away = Math.hypot(x - seat.positionM[0], y - seat.positionM[1]);
-      const distance = Math.hypot(away, flammable.distanceM);
-      const heat = group.unit.wattsW.value * group.unit.heatShare;
-      return (heat * flammable.distanceM) / (4 * Math.PI * distance ** 3);
-    }),
-  );
-  const fluxWPerM2 = radiant.reduce((sum, flux) => sum + flux, 0);
-  return (ABSORBED * fluxWPerM2) / (2 * FACE_W_PER_M2_K);
+/** The first thing near the lamps, with what all of them do to it; for the readout of heat. */
+export function firstExposure(resolved: ResolvedBuild): Exposure | null {
+  const [thing] = resolved.things;
+  return thing
+    ? exposureOf(
+        thing,
+        hotPoints(resolved, () => true),
+      )
+    : null;
 }
 
-export function heatFindings(resolved: ResolvedBuild): Finding[] {
-  const hot = resolved.groups.flatMap(({ unit }) => unit.keepAwayM ?? []);
+/** What scorches, melts or smoulders in the long run where its own limit is not known, °C [common practice]. */
+const LIMIT_C = { wood: 90, foam: 70, cloth: 90, film: 80 } as const;
+/** Bare skin hurts after half a minute, and bright sun is 1000 W/m² [SFPE; from memory]. */
+const SKIN_W_PER_M2 = 1500;
+
+/**
+ * Whatever stands near hot lamps, judged alike whoever brought it: boards, layers, doors, hoods, grids, what
+ * a beam falls on, people.
+ */
+export function heatFindings(resolved: ResolvedBuild, around: readonly Thing[] = []): Finding[] {
   if (buildWatts(resolved.groups).fullW === 0) return [];
+  const things = [...resolved.things, ...layerOf(resolved), ...around];
   const open = resolved.enclosure ? enclosureFindings(resolved, resolved.enclosure) : [];
-  if (hot.length === 0) return resolved.enclosure ? open : [coolFinding(resolved)];
+  const hot = hotPoints(resolved, ({ unit }) => unit.keepAwayM !== null);
+  if (hot.length === 0)
+    return [
+      ...(resolved.enclosure ? open : [coolFinding(resolved)]),
+      ...things.flatMap((thing) => (thing.covers ? [coveredCool(thing)] : [])),
+    ];
   return [
     ...open,
-    ...resolved.flammables.map((flammable) => {
-      const soft = flammable.burns === 'cloth' || flammable.burns === 'film';
-      return clearanceFinding(
-        flammable,
-        Math.max(...hot.map(({ cloth, other }) => (soft ? cloth : other))),
-      );
+    ...things.flatMap((thing): Finding[] => {
+      if (thing.covers) return [coveredHot(thing)];
+      if (thing.burns === 'no') return [];
+      return [judged(thing, exposureOf(thing, hot)!)];
     }),
-    ...layerFinding(resolved),
     burnFinding(resolved),
   ];
 }
 
-/** Film, cloth or paper across the mouth, and the nearest glowing wire behind it. */
-function layerFinding(resolved: ResolvedBuild): Finding[] {
-  const { mouth, frontM, emitters, groups, lampsAt } = resolved;
+/** Film, cloth or paper across the mouth; behind a hood it stays where the build's own front is. */
+function layerOf({ mouth, frontM, lampsAt }: ResolvedBuild): Thing[] {
   if (!mouth || mouth.bounce || mouth.layers.length === 0) return [];
-  const planeM = Math.min(mouth.heightOverBackM, frontM);
-  const nearest = groups.flatMap(({ unit, emitters: own }) =>
-    unit.keepAwayM
-      ? own.map((k) => ({
-          distanceM: mouth.shape === 'tube' ? mouth.widthM / 2 : planeM - emitters[k]!.positionM[2],
-          keepAwayM: unit.keepAwayM!.cloth,
-        }))
-      : [],
-  );
-  if (nearest.length === 0) return [];
-  const worst = nearest.reduce((a, b) =>
-    b.keepAwayM - b.distanceM > a.keepAwayM - a.distanceM ? b : a,
-  );
-  return [
-    clearanceFinding(
-      {
-        name: 'layer in front',
-        burns: 'film',
-        distanceM: worst.distanceM,
-        ref: lampsAt.drawing,
-        field: lampsAt.field,
-        raiseFromM: null,
-      },
-      worst.keepAwayM,
-      'layer',
-    ),
-  ];
-}
-
-/** Free air on the outside of a case, W/(m²·K) [common practice estimate, docs/model/power.md]. */
-const CASE_W_PER_M2_K = 8;
-const ROOM_C = 25;
-const WARM_C = 60;
-
-/** Estimated temperature of a case: ΔT = P_heat/(h·A) over a room of 25 °C, at full level. */
-export function enclosureC(resolved: ResolvedBuild, { areaM2 }: Enclosure): number {
-  const heat = resolved.groups.reduce(
-    (sum, { count, unit }) => sum + count * unit.wattsW.value * unit.heatShare,
-    0,
-  );
-  return ROOM_C + heat / (CASE_W_PER_M2_K * areaM2);
-}
-
-function enclosureFindings(resolved: ResolvedBuild, enclosure: Enclosure): Finding[] {
-  const celsius = Math.round(enclosureC(resolved, enclosure));
-  const where = { drawing: enclosure.ref, field: enclosure.field };
-  const source = 'ΔT = P/(h·A), h ≈ 8 W/(m²·K), room 25 °C; common practice estimate';
-  if (enclosure.closed && resolved.groups.some(({ unit }) => unit.filament))
-    return [
-      {
-        id: 'heat.closed-filament',
-        topic: 'heat',
-        severity: 'stop',
-        title: 'Hot lamps in a closed case',
-        message:
-          'A filament lamp in a closed case of board, foam or film overheats and sets it on fire. Use LED lamps, or leave the case out.',
-        limit: 'no filament lamps in a closed box',
-        source: 'Common practice',
-        where,
-      },
-    ];
-  const limitC = enclosure.limitC ?? Infinity;
-  const severity = celsius >= limitC ? 'stop' : celsius >= WARM_C ? 'look' : 'ok';
-  const titles = {
-    stop: 'Hotter than its material bears',
-    look: 'The case gets hot',
-    ok: 'The case stays cool enough',
-  };
+  const { shape, widthM, heightM, layers } = mouth;
+  const zM = Math.min(mouth.heightOverBackM, frontM);
+  const [x, y] = [widthM / 2, heightM / 2];
   return [
     {
-      id: 'heat.enclosure',
-      topic: 'heat',
-      severity,
-      title: titles[severity],
-      message: `About ${celsius} °C outside at full level, an estimate; the inside is warmer. ${severity === 'ok' ? 'Feel it after ten minutes and after an hour.' : 'Fewer watts, a bigger case or holes at top and bottom cool it; drivers die of heat first.'}`,
-      limit: Number.isFinite(limitC)
-        ? `${WARM_C} °C; ${limitC} °C for its weakest layer`
-        : `${WARM_C} °C`,
-      source,
-      where,
+      id: 'layer',
+      name: 'layer in front',
+      burns: 'film',
+      limitC: Math.min(...layers.map(({ limitC }) => limitC)),
+      place:
+        shape === 'tube'
+          ? { kind: 'cone', fromM: -y, toM: y, fromRadiusM: x, toRadiusM: x }
+          : shape === 'disc'
+            ? { kind: 'ring', zM, innerRadiusM: 0, outerRadiusM: x }
+            : {
+                kind: 'polygon',
+                points: [
+                  [-x, -y, zM],
+                  [x, -y, zM],
+                  [x, y, zM],
+                  [-x, y, zM],
+                ],
+              },
+      ref: lampsAt.drawing,
+      field: lampsAt.field,
     },
   ];
 }
 
-function clearanceFinding(flammable: Flammable, keepAwayM: number, what = flammable.ref): Finding {
-  const { distanceM, ref, name, field, raiseFromM } = flammable;
-  const where = { drawing: ref, field };
-  const limit = `${mm(keepAwayM)} for these lamps`;
-  const source = 'Common practice; the lamp maker’s own distance wins';
-  const id = `heat.clearance.${what}`;
-  if (distanceM >= keepAwayM - 1e-9)
+const OWN_DISTANCE = 'Common practice; the lamp maker’s own distance wins';
+
+function judged(thing: Thing, exposure: Exposure): Finding {
+  const { distanceM, keepAwayM, fluxWPerM2, riseK } = exposure;
+  const common = {
+    id: `heat.clearance.${thing.id}`,
+    topic: 'heat' as const,
+    limit: `${mm(keepAwayM)} for these lamps`,
+    source: OWN_DISTANCE,
+    where: { drawing: thing.ref, field: thing.field },
+  };
+  const far = distanceM >= keepAwayM - 1e-9;
+  if (thing.burns === 'unknown' && !far)
     return {
-      id,
-      topic: 'heat',
-      severity: 'ok',
-      title: `The ${name} keeps its distance`,
-      message: `${mm(distanceM)} from the nearest filament. Feel it after ten minutes and after an hour.`,
-      limit,
-      source,
-      where,
+      ...common,
+      severity: 'unknown',
+      title: `What is the ${thing.name} made of?`,
+      message: `${mm(distanceM)} from a hot lamp: metal bears it, board, foam and cloth catch fire. Choose its material.`,
     };
-  const needed = Math.ceil((keepAwayM - distanceM) * 1000) / 1000;
+  if (!far) return tooClose(thing, exposure, common);
+  if (thing.burns === 'skin' && fluxWPerM2 >= SKIN_W_PER_M2)
+    return {
+      ...common,
+      severity: 'stop',
+      title: 'It burns skin',
+      message: `About ${Math.round(fluxWPerM2)} W/m² at the ${thing.name}, more than bright sun: it hurts within half a minute. Move it back, or use fewer watts.`,
+      limit: `${SKIN_W_PER_M2} W/m² on bare skin`,
+      source: 'Pain of radiant heat, SFPE; from memory',
+    };
+  const limitC =
+    thing.burns === 'skin' || thing.burns === 'unknown' || thing.burns === 'no'
+      ? Infinity
+      : Math.min(thing.limitC ?? Infinity, LIMIT_C[thing.burns]);
+  const celsius = Math.round(ROOM_C + riseK);
+  if (celsius >= limitC)
+    return {
+      ...common,
+      severity: 'stop',
+      title: `The ${thing.name} gets too hot`,
+      message: `About ${celsius} °C at full level with all lamps together, an estimate: it scorches. Fewer watts, or more distance.`,
+      limit: `${limitC} °C`,
+      source: 'ΔT = α·Σ P·I·cos β/d² / (2·h), α ½, h ≈ 8 W/(m²·K); common practice estimate',
+    };
   return {
-    id,
-    topic: 'heat',
-    severity: 'stop',
-    title: `The ${name} is too close to hot lamps`,
-    message: `${mm(distanceM)} from the nearest filament: it can scorch and catch fire while nobody looks. Move it away, or use LED lamps.`,
-    limit,
-    source,
-    where,
-    remedies:
-      raiseFromM === null
-        ? []
-        : [
-            {
-              label: `Raise the sockets by ${mm(needed)} on metal or porcelain spacers`,
-              parameters: { [field]: raiseFromM + needed },
-            },
-          ],
+    ...common,
+    severity: 'ok',
+    title: `The ${thing.name} keeps its distance`,
+    message: `${mm(distanceM)} from the nearest lamp. Feel it after ten minutes and after an hour.`,
   };
 }
+
+type Common = Pick<Finding, 'id' | 'topic' | 'limit' | 'source' | 'where'>;
+
+function tooClose(thing: Thing, { distanceM, keepAwayM }: Exposure, common: Common): Finding {
+  const needed = Math.ceil((keepAwayM - distanceM) * 1000) / 1000;
+  const { raise } = thing;
+  return {
+    ...common,
+    severity: 'stop',
+    title: `The ${thing.name} is too close to hot lamps`,
+    message: `${mm(distanceM)} from the nearest lamp: ${thing.burns === 'skin' ? 'it burns skin and can set clothes and paper on fire' : 'it can scorch and catch fire while nobody looks'}. Move it away, or use LED lamps.`,
+    remedies: raise
+      ? [
+          {
+            label: `Raise the sockets by ${mm(needed)} on metal or porcelain spacers`,
+            parameters: { [raise.field]: raise.fromM + needed },
+          },
+        ]
+      : [],
+  };
+}
+
+const coveredHot = (thing: Thing): Finding => ({
+  id: `heat.covered.${thing.id}`,
+  topic: 'heat',
+  severity: 'stop',
+  title: `The ${thing.name} shut a hot lamp in`,
+  message:
+    'A halogen or filament lamp with its face covered overheats within minutes: its glass bursts, its cord melts, what covers it burns. Open it, and let a lamp cool ten minutes before anything is folded over it.',
+  limit: 'nothing over a lit or hot lamp',
+  source: 'Common practice',
+  where: { drawing: thing.ref, field: thing.field },
+});
+
+const coveredCool = (thing: Thing): Finding => ({
+  id: `heat.covered.${thing.id}`,
+  topic: 'heat',
+  severity: 'look',
+  title: `The ${thing.name} shut the lamp in`,
+  message:
+    'An LED lamp with its face covered keeps its heat: its driver dies of it. Switch it off first.',
+  source: 'Common practice',
+  where: { drawing: thing.ref, field: thing.field },
+});
 
 const coolFinding = (resolved: ResolvedBuild): Finding => ({
   id: 'heat.open-air',

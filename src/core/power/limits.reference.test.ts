@@ -1,4 +1,4 @@
-import { nightFerry } from '@/demo/nightFerry';
+import { bulbIn, sample } from '../testing/sample';
 import type { Production } from '../document/production';
 import { evaluateKnown as evaluate } from '../evaluate/testing';
 import type { WorkedOut as Readouts } from '../evaluate/readouts';
@@ -15,7 +15,7 @@ import { tapePowerFindings } from './tapePowerFindings';
 /** Limits are tried a hair below and a hair above: a check that never trips would pass neither. */
 const HAIR = 1e-6;
 
-const demo = nightFerry();
+const demo = sample();
 const read = (edit: (draft: Production) => void, id: string): Readouts => {
   const copy = structuredClone(demo);
   edit(copy);
@@ -34,7 +34,7 @@ describe('flexible cords (NEC 400.5(A)(1) and BS 7671 4F3A, from memory)', () =>
       if (part.role === 'cord') part.cord = cordId;
       const circuit = draft.circuits.find(({ id }) => id === 'hall-a')!;
       circuit.ratedA = 125;
-      const bulb = draft.shelf.bulbs.find(({ id }) => id === 'globe-g45-3')!;
+      const bulb = bulbIn(draft.shelf, 'globe-g45-3');
       Object.assign(bulb, { wattsW: (amps * circuit.voltageV) / 16, powerFactor: 1 });
     }, 'clerk-ring');
   test.each(CORD_IDS)('%s carries its limit and not a hair more', (cordId) => {
@@ -60,7 +60,7 @@ describe('breakers and plugs', () => {
     read((draft) => {
       const circuit = draft.circuits.find(({ id }) => id === 'hall-a')!;
       Object.assign(circuit, { ratedA: 16, otherLoadW: 0 });
-      const bulb = draft.shelf.bulbs.find(({ id }) => id === 'globe-g45-3')!;
+      const bulb = bulbIn(draft.shelf, 'globe-g45-3');
       Object.assign(bulb, { wattsW: (amps * circuit.voltageV) / 16, powerFactor: 1 });
       edit(draft);
     }, 'clerk-ring');
@@ -115,7 +115,7 @@ describe('heat', () => {
       ({ id }) => id === 'heat.clearance.board',
     )!;
     const nowM = Number(/^([\d.]+) cm/.exec(found.message)![1]) / 100;
-    expect(found.severity).toBe('ok');
+    expect(found.severity).toBe('stop');
     expect(raised(0.15 - nowM - 0.002)).toBe('stop');
     expect(raised(0.15 - nowM + 0.002)).toBe('ok');
   });
@@ -150,11 +150,13 @@ describe('leads and connectors of tape', () => {
     rowsM: [2],
     feed: 'one',
     supplies: 1,
-    supply: { name: 'a supply', voltageV: 24, ratedW: 2000 },
+    supply: { name: 'a supply', voltageV: 24, ratedW: 2000, protection: 'II' },
     leadLengthM: 0.1,
     leadMm2: 2.5,
     connector: 'soldered',
+    outputsJoined: false,
     supplyField: 'supplyPartId',
+    outputsField: 'outputs',
     feedField: 'feed',
     leadField: 'leadMm2',
     connectorField: 'connector',

@@ -1,9 +1,10 @@
-import type { Finding } from '../findings/finding';
+import type { Finding, Severity } from '../findings/finding';
 import type { ResolvedBuild } from '../build/resolvedBuild';
-import type { Part } from '../materials/part';
+import type { Part, PartOf } from '../materials/part';
 import { threeFigures, amps } from '../quantity';
 import { CORDS, thinnestCordFor } from '../electrics/cord';
 import type { PowerPlan } from './plan';
+import { protectionFindings } from './protection';
 import { plugFuseFor } from '../electrics/region';
 
 /** Circuit, cord, drop, plug and inrush: what the current may and may not do. */
@@ -18,6 +19,7 @@ export function loadFindings(
     ...cordLimit(plan, resolved, parts),
     ...voltageDrop(plan, resolved),
     ...plugRating(plan, resolved),
+    ...protectionFindings(plan, resolved, parts),
     ...inrush(plan, resolved),
     ...supplyVoltage(plan, resolved),
   ];
@@ -53,7 +55,7 @@ function cordLimit(plan: PowerPlan, resolved: ResolvedBuild, parts: readonly Par
         topic: 'power',
         severity: 'ok',
         title: 'The cord carries it',
-        message: `${amps(fullA)} at full level. Uncoil it all: on a drum it carries about half.`,
+        message: `${amps(fullA)} at full level. Uncoil it all: wound on a drum it carries about a third.`,
         limit,
         source: cord.source,
         where,
@@ -63,7 +65,9 @@ function cordLimit(plan: PowerPlan, resolved: ResolvedBuild, parts: readonly Par
     (part) =>
       part.role === 'cord' &&
       CORDS[part.cord].limitA >= fullA &&
-      CORDS[part.cord].system === cord.system,
+      CORDS[part.cord].system === cord.system &&
+      // What the old cord was needed for the new one must bring too: its earth.
+      (CORDS[part.cord].earthed || !cord.earthed),
   );
   const thinnest = thinnestCordFor(fullA, cord);
   const advice = thinnest
@@ -109,26 +113,42 @@ function voltageDrop(plan: PowerPlan, resolved: ResolvedBuild): Finding[] {
   ];
 }
 
+/** Lights stay on for hours: where breakers are derated for that, so is what is plugged in. */
+function plugSeverity(fullA: number, { ratedA, fuseA }: PartOf<'plug'>, share: number): Severity {
+  if (fullA > (fuseA ?? Infinity) || fullA > ratedA || (share < 1 && fullA >= ratedA))
+    return 'stop';
+  return fullA > ratedA * share ? 'look' : 'ok';
+}
+
 function plugRating(plan: PowerPlan, resolved: ResolvedBuild): Finding[] {
   const { plug, fullA, region } = plan;
   if (!plug) return [];
-  const where = { drawing: 'plug', field: resolved.wiring.plug.field };
-  const weakest = Math.min(plug.ratedA, plug.fuseA ?? Infinity);
-  const over = fullA > weakest;
+  const share = region.continuousShare;
+  const severity = plugSeverity(fullA, plug, share);
   const fuse = plugFuseFor(fullA, region);
   const advice = fuse === null ? '' : ` A ${fuse} A fuse is the smallest that carries it.`;
+  const words = {
+    stop: `${amps(fullA)} through “${plug.name}”: it melts or its fuse blows. Choose a stronger one.`,
+    look: `${amps(fullA)} for hours through “${plug.name}”: it gets hot. Feel it after ten minutes, or choose a stronger one.`,
+    ok: `${amps(fullA)} through “${plug.name}”.`,
+    unknown: '',
+  };
+  const titles = {
+    stop: 'Too much current for the plug',
+    look: 'The plug gets hot',
+    ok: 'The plug carries it',
+    unknown: '',
+  };
   return [
     {
       id: 'power.plug',
       topic: 'power',
-      severity: over ? 'stop' : 'ok',
-      title: over ? 'Too much current for the plug' : 'The plug carries it',
-      message: over
-        ? `${amps(fullA)} through “${plug.name}”: it melts or its fuse blows. Choose a stronger one.${advice}`
-        : `${amps(fullA)} through “${plug.name}”.${advice}`,
-      limit: `${weakest} A`,
+      severity,
+      title: titles[severity],
+      message: words[severity] + advice,
+      limit: `${Math.min(plug.ratedA, plug.fuseA ?? Infinity)} A${share < 1 ? `; ${amps(plug.ratedA * share)} for hours` : ''}`,
       source: 'Rating printed on the plug and its fuse',
-      where,
+      where: { drawing: 'plug', field: resolved.wiring.plug.field },
     },
   ];
 }
@@ -156,11 +176,11 @@ function inrush(plan: PowerPlan, resolved: ResolvedBuild): Finding[] {
 
 function supplyVoltage(plan: PowerPlan, resolved: ResolvedBuild): Finding[] {
   const { voltageV } = plan.circuit;
-  return resolved.groups.flatMap(({ unit: { name, supplyV } }, index): Finding[] => {
+  return resolved.groups.flatMap(({ unit: { name, supplyV, supplyToV } }, index): Finding[] => {
     if (supplyV === null) return [];
-    const ratio = voltageV / supplyV;
-    if (ratio > 0.9 && ratio < 1.1) return [];
-    const high = ratio >= 1.1;
+    const high = voltageV / Math.max(supplyV, supplyToV ?? 0) >= 1.1;
+    if (!high && voltageV / supplyV > 0.9) return [];
+    const range = supplyToV === null ? supplyV : `${supplyV} to ${supplyToV}`;
     return [
       {
         id: `power.voltage.${index}`,
@@ -169,8 +189,8 @@ function supplyVoltage(plan: PowerPlan, resolved: ResolvedBuild): Finding[] {
         title: high
           ? 'More volts than the lamp is made for'
           : 'Fewer volts than the lamp is made for',
-        message: `“${name}” is for ${supplyV} V, the circuit gives ${voltageV} V. ${high ? 'It bursts, smokes or burns out at once: choose lamps for this mains.' : 'It glows dim or not at all: choose lamps for this mains.'}`,
-        limit: `${supplyV} V ± 10 %`,
+        message: `“${name}” is for ${range} V, the circuit gives ${voltageV} V. ${high ? 'It bursts, smokes or burns out at once: choose lamps for this mains.' : 'It glows dim or not at all: choose lamps for this mains.'}`,
+        limit: `${range} V ± 10 %`,
         source: 'Voltage printed on the lamp',
         where: resolved.lampsAt,
       },

@@ -1,5 +1,5 @@
 import type { Shape, View } from '../drawing/drawing';
-import { box, circle, line, words, type XY } from '../drawing/shapes';
+import { box, circle, line, words, type XY, segment } from '../drawing/shapes';
 import type { Wire } from './wire';
 
 /** Drawing units of the schematic: a picture of what is joined to what, not of sizes. */
@@ -41,34 +41,9 @@ export function schematicView(wire: Wire): View {
     dimensions: [],
     handles: [],
     shapes: [
-      line(
-        [
-          [at(0), LIVE_Y],
-          [mainsEnd, LIVE_Y],
-        ],
-        'cut',
-        'cord',
-      ),
-      line(
-        [
-          [at(0), NEUTRAL_Y],
-          [mainsEnd, NEUTRAL_Y],
-        ],
-        'drill',
-        'cord',
-      ),
-      ...(earthed
-        ? [
-            line(
-              [
-                [at(0), EARTH_Y],
-                [entry + 0.1, EARTH_Y],
-              ],
-              'score',
-              'earth',
-            ),
-          ]
-        : []),
+      segment([at(0), LIVE_Y], [mainsEnd, LIVE_Y], 'cut', 'cord'),
+      segment([at(0), NEUTRAL_Y], [mainsEnd, NEUTRAL_Y], 'drill', 'cord'),
+      ...(earthed ? [segment([at(0), EARTH_Y], [entry + 0.1, EARTH_Y], 'score', 'earth')] : []),
       ...stations.flatMap(({ name, ref }, k) => stationShapes(name, ref, at(k))),
       ...relief(entry),
       ...(wire.tape
@@ -85,36 +60,15 @@ const stationShapes = (name: string, ref: string, x: number): Shape[] => [
   // The switch breaks the live wire.
   ...(ref === 'switch'
     ? [
-        line(
-          [
-            [x - 0.04, LIVE_Y],
-            [x + 0.03, LIVE_Y + 0.05],
-          ],
-          'cut',
-          ref,
-        ),
-        line(
-          [
-            [x - 0.065, NEUTRAL_Y],
-            [x + 0.065, NEUTRAL_Y],
-          ],
-          'drill',
-          ref,
-        ),
+        segment([x - 0.04, LIVE_Y], [x + 0.03, LIVE_Y + 0.05], 'cut', ref),
+        segment([x - 0.065, NEUTRAL_Y], [x + 0.065, NEUTRAL_Y], 'drill', ref),
       ]
     : []),
 ];
 
 /** The clamp that holds the cord where it enters the light. */
 const relief = (x: number): Shape[] => [
-  line(
-    [
-      [x, LIVE_Y + 0.07],
-      [x, EARTH_Y - 0.04],
-    ],
-    'hidden',
-    'relief',
-  ),
+  segment([x, LIVE_Y + 0.07], [x, EARTH_Y - 0.04], 'hidden', 'relief'),
   box(x, LIVE_Y + 0.05, 0.05, 0.05, 'part', 'relief'),
   words(x + 0.02, LIVE_Y + 0.17, 'strain relief'),
 ];
@@ -127,23 +81,9 @@ function lampShapes(lamps: number, entry: number): Shape[] {
     ...Array.from({ length: shown }, (_, k): Shape[] => {
       const x = entry + 0.12 + k * step;
       return [
-        line(
-          [
-            [x, LIVE_Y],
-            [x, middle + 0.04],
-          ],
-          'cut',
-          'seat-0',
-        ),
+        segment([x, LIVE_Y], [x, middle + 0.04], 'cut', 'seat-0'),
         circle(x, middle, 0.04, 'part', `seat-${k}`),
-        line(
-          [
-            [x, middle - 0.04],
-            [x, NEUTRAL_Y],
-          ],
-          'drill',
-          'seat-0',
-        ),
+        segment([x, middle - 0.04], [x, NEUTRAL_Y], 'drill', 'seat-0'),
       ];
     }).flat(),
     words(
@@ -174,7 +114,7 @@ function tapeShapes(voltageV: number, supplyX: number, entry: number): Shape[] {
   ];
 }
 
-function legend({ marks: [live, neutral, earth] }: Wire, earthed: boolean): Shape[] {
+function legend({ cord, marks: [live, neutral, earth] }: Wire, earthed: boolean): Shape[] {
   return [
     words(WIDE * 0.5, 0.06, `thick: ${live}; thin: ${neutral}`),
     words(
@@ -182,7 +122,9 @@ function legend({ marks: [live, neutral, earth] }: Wire, earthed: boolean): Shap
       -0.02,
       earthed
         ? `dashed: ${earth}, to every metal part`
-        : 'no earth in this cord: double-insulated parts only, no bare metal',
+        : cord
+          ? 'no earth in this cord: double-insulated parts only, no bare metal'
+          : 'no cord chosen yet',
     ),
   ];
 }

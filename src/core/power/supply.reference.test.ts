@@ -1,23 +1,17 @@
 import type { TapeRun } from '../build/wiring';
-import type { Part } from '../materials/part';
+import { part } from '../testing/makers';
 import { leadNeeds } from './tapeLeads';
 import { planTape } from './tapePlan';
 import { supplyFindings } from './supplyFindings';
 
-const supply = (voltageV: number, ratedW: number): Part => ({
-  id: `supply-${voltageV}-${ratedW}` as Part['id'],
-  name: `${voltageV} V ${ratedW} W`,
-  role: 'supply',
-  measure: 'piece',
-  voltageV,
-  ratedW,
-  powerFactor: 0.9,
-  massKg: 0.4,
-  priceMinor: 1000,
-  packSize: 1,
-  onHand: 0,
-  onHandCounts: false,
-});
+const supply = (voltageV: number, ratedW: number) =>
+  part('supply', {
+    id: `supply-${voltageV}-${ratedW}`,
+    name: `${voltageV} V ${ratedW} W`,
+    voltageV,
+    ratedW,
+    priceMinor: 1000,
+  });
 const shelf = [supply(24, 350), supply(24, 100), supply(12, 200)];
 
 /** Five metres of 14.4 W/m at 24 V: 72 W. */
@@ -31,11 +25,13 @@ const run = (over: Partial<TapeRun> = {}): TapeRun => ({
   rowsM: [5],
   feed: 'one',
   supplies: 1,
-  supply: { name: 'its own', voltageV: 24, ratedW: 100 },
+  supply: { name: 'its own', voltageV: 24, ratedW: 100, protection: 'II' },
   leadLengthM: 0.5,
   leadMm2: 0.75,
   connector: 'soldered',
+  outputsJoined: false,
   supplyField: 'supplyPartId',
+  outputsField: 'outputs',
   feedField: 'feed',
   leadField: 'leadMm2',
   connectorField: 'connector',
@@ -72,7 +68,7 @@ test.each([
   [36, 'burns out'],
 ])('a supply of %s V on tape of 24 V is a stop: it %s', (voltageV, words) => {
   const [found, ...more] = supplyFindings(
-    run({ supply: { name: 'another', voltageV, ratedW: 200 } }),
+    run({ supply: { name: 'another', voltageV, ratedW: 200, protection: 'II' } }),
     shelf,
   );
   expect(more).toEqual([]);
@@ -82,7 +78,7 @@ test.each([
 });
 
 test('more than 100 VA from one output wants a fuse (UL 1310 class 2; from memory)', () => {
-  const strong = { name: 'strong', voltageV: 24, ratedW: 350 };
+  const strong = { name: 'strong', voltageV: 24, ratedW: 350, protection: 'II' as const };
   const ids = (metres: number) =>
     supplyFindings(run({ supply: strong, rowsM: [metres] }), shelf).map(({ id }) => id);
   expect(ids(100 / 14.4 - 0.01)).toEqual([]);

@@ -14,6 +14,7 @@ export function supplyFindings(run: TapeRun, parts: readonly Part[]): Finding[] 
     return [wrongVolts(run, run.supply, fittingSupplies(run, loadW, parts))];
   return [
     ...(run.supply && run.supplies === 1 ? [] : [choice(run, loadW, parts)]),
+    ...(run.outputsJoined && run.supplies > 1 ? [joined(run)] : []),
     ...(run.supply && loadW / run.supplies > CLASS2_VA ? [wantsFuse(run)] : []),
   ];
 }
@@ -73,6 +74,18 @@ function choice(run: TapeRun, loadW: number, parts: readonly Part[]): Finding {
     remedies: remedies(run, fitting),
   };
 }
+
+const joined = (run: TapeRun): Finding => ({
+  id: 'tape.joined',
+  topic: 'tape',
+  severity: 'stop',
+  title: 'Outputs of supplies joined',
+  message: `${run.supplies} supplies with their outputs together fight each other: one carries everything, overheats and can catch fire. Give each a part of the tape of its own.`,
+  limit: 'one supply a part',
+  source: 'Common practice; labels of supplies that are not made for it',
+  where: { drawing: 'supply', field: run.outputsField },
+  remedies: [{ label: 'A part of the tape each', parameters: { [run.outputsField]: 'separate' } }],
+});
 
 const wantsFuse = (run: TapeRun): Finding => ({
   id: 'tape.class2',

@@ -18,7 +18,9 @@ const run = fc.record({
   rowsM: fc.array(number(0.2, 4), { minLength: 1, maxLength: 8 }),
   feed: fc.constantFrom('one' as const, 'both' as const, 'rows' as const, 'spaced' as const),
   supplies: fc.integer({ min: 1, max: 4 }),
-  supply: fc.option(fc.constant({ name: 'a supply', voltageV: 24, ratedW: 100 })),
+  supply: fc.option(
+    fc.constant({ name: 'a supply', voltageV: 24, ratedW: 100, protection: 'II' as const }),
+  ),
   leadLengthM: number(0.1, 8),
   leadMm2: fc.constantFrom(...(Object.keys(LEADS_MM2).map(Number) as LeadMm2[])),
   connector: fc.constantFrom(
@@ -27,7 +29,9 @@ const run = fc.record({
     'barrel' as const,
     'clip' as const,
   ),
+  outputsJoined: fc.boolean(),
   supplyField: fc.constant('supplyPartId'),
+  outputsField: fc.constant('outputs'),
   feedField: fc.constant('feed'),
   leadField: fc.constant('leadMm2'),
   connectorField: fc.constant('connector'),

@@ -1,4 +1,4 @@
-import { nightFerry } from '@/demo/nightFerry';
+import { bulbIn, sample } from '../testing/sample';
 import type { Production } from '../document/production';
 import { Derivations } from '../evaluate/derive';
 import { signedState } from '../evaluate/signedState';
@@ -20,7 +20,7 @@ import { evenFeeds, feedsNeeded, loopOhmOf, planTape } from './tapePlan';
 import { CONNECTORS, LEADS_MM2, type Connector } from '../electrics/leads';
 import { tapePowerFindings } from './tapePowerFindings';
 
-const demo = nightFerry();
+const demo = sample();
 const read = (document: Production, id: string): Readouts => {
   const found = evaluate(document, id, { gridCells: 4 });
   if (!found.ok) throw new Error(found.problems[0]!.message);
@@ -149,7 +149,7 @@ describe('film and foam near glowing wires (common practice: 15 cm)', () => {
     expect(stops({})).toEqual([]);
   });
   test('a foam grid before it is refused too', () => {
-    expect(stops({ groups: halogen })).toContain('grid.hot.lamp-grid');
+    expect(stops({ groups: halogen })).toContain('heat.clearance.lamp-grid.strips');
   });
 });
 
@@ -300,13 +300,11 @@ describe('the power-up gate', () => {
     const box = (draft: Production) => findBuild(draft, 'cabin-box')!;
     const now = state(demo);
     const bulb = (draft: Production) =>
-      draft.shelf.bulbs.find(
-        ({ id }) => id === (box(draft).parameters.groups as { bulbId: string }[])[0]!.bulbId,
-      )!;
+      bulbIn(draft.shelf, (box(draft).parameters.groups as { bulbId: string }[])[0]!.bulbId);
     for (const harmless of [
       (draft: Production) => void (box(draft).note = 'x'),
       (draft: Production) => void (bulb(draft).priceMinor += 100),
-      (draft: Production) => void (bulb(draft).onHandCount += 5),
+      (draft: Production) => void (bulb(draft).onHand += 5),
       (draft: Production) => {
         const { parameters } = box(draft);
         box(draft).parameters = Object.fromEntries(Object.entries(parameters).toReversed());

@@ -1,4 +1,4 @@
-import { BULB_KINDS } from '../units/bulb';
+import { BULB_KINDS } from '../units/unit';
 import { cutText } from '../schema';
 import { printedNumber } from './number';
 import { readLine, type FoundField, type ReadField } from './readLine';

@@ -1,45 +1,26 @@
-import type { Bulb } from '../units/bulb';
-import { bulbSchema } from '../units/bulb';
-import { ORIGIN_OF, unitSchema, type Unit } from '../units/unit';
+import { type Category, UNIT_RECORDS, type Unit, unitSchema } from '../units/unit';
+import type { FigureOrigin } from '../origin';
 import { accept, refuse, type Result } from '../result';
 import { cutText } from '../schema';
 import { READ_FIELDS, type FoundField, type ReadField } from './readLine';
 import type { ReadRow } from './readTable';
 
-/** Where a read line ends up. */
-type ReadRecord = { list: 'bulbs'; record: Bulb } | { list: 'units'; record: Unit };
-
 const valueOf = (fields: readonly FoundField[], field: ReadField) =>
   fields.find((each) => each.field === field)?.value;
 
-export type ReadCategory = 'bulb' | Unit['category'];
-
 /** What the line is, when it says so. */
-export const categoryOf = ({ fields }: ReadRow): ReadCategory | null =>
-  (valueOf(fields, 'category') as ReadCategory | undefined) ?? null;
+export const categoryOf = ({ fields }: ReadRow): Category | null =>
+  (valueOf(fields, 'category') as Category | undefined) ?? null;
 
-/** Fields that have a place in a record of a category. */
-const ANY: readonly ReadField[] = ['cctK', 'criRa', 'dimmable', 'packCount', 'price'];
-const MAINS: readonly ReadField[] = [...ANY, 'wattsW', 'luminousFluxLm', 'supplyV'];
-const PLACES: Record<ReadCategory, readonly ReadField[]> = {
-  bulb: [...MAINS, 'kind', 'equivalentW', 'base', 'ratedLifeH', 'globeDiameterM'],
-  strip: [
-    ...ANY,
-    'wattsPerM',
-    'lumensPerM',
-    'ledsPerM',
-    'reelLengthM',
-    'tapeWidthM',
-    'coated',
-    'colour',
-  ],
-  tube: [...MAINS, 'lengthM'],
-  'work-light': MAINS,
-  panel: MAINS,
-};
+/** Millimetres on a bulb's box may be its globe's width as well as its length: nobody can tell. */
+const DOUBTFUL: Partial<Record<Category, readonly ReadField[]>> = { bulb: ['lengthM'] };
+
+/** Has a record of this category a field of the name, that a label can fill? */
+const hasPlace = (category: Category, field: ReadField): boolean =>
+  field in UNIT_RECORDS[category].shape && !DOUBTFUL[category]?.includes(field);
 
 /** What a label of this kind should say and this one does not, in words. */
-export function missingOf(row: ReadRow, category: ReadCategory): string[] {
+export function missingOf(row: ReadRow, category: Category): string[] {
   const wanted: ReadField[] =
     category === 'strip'
       ? ['wattsPerM', 'lumensPerM', 'cctK', 'criRa', 'supplyV', 'reelLengthM', 'price']
@@ -62,40 +43,30 @@ export function otherCurrency({ fields }: ReadRow, currency: string): string | n
  */
 export function recordOf(
   row: ReadRow,
-  category: ReadCategory,
-  empty: Bulb | Unit,
+  category: Category,
+  empty: Unit,
   money: { currency: string; minorDigits: number },
-): Result<ReadRecord> {
+): Result<Unit> {
   const target: Record<string, unknown> = structuredClone(empty);
-  const origins: Record<string, string> = {};
+  const origins: Record<string, FigureOrigin> = {};
+  const put = (field: string, value: unknown) => {
+    target[field] = value;
+    if (UNIT_RECORDS[category].roles[field] === 'figure') origins[field] = 'label';
+  };
   target.name = cutText(row.name, 120) || 'Unnamed';
-  for (const found of row.fields) {
-    if (found.sure === 'guess' || !PLACES[category].includes(found.field)) continue;
-    if (found.field === 'price') {
-      if (!otherCurrency(row, money.currency))
-        target.priceMinor = Math.round(Number(found.value) * 10 ** money.minorDigits);
-    } else target[found.field] = found.value;
-    const origin = ORIGIN_OF[found.field];
-    if (origin) origins[origin] = 'label';
-  }
+  for (const { field, value, sure } of row.fields)
+    if (sure !== 'guess' && hasPlace(category, field)) put(field, value);
+  const price = row.fields.find(({ field }) => field === 'price');
+  if (price && price.sure !== 'guess' && !otherCurrency(row, money.currency))
+    put('priceMinor', Math.round(Number(price.value) * 10 ** money.minorDigits));
   const volts = valueOf(row.fields, 'supplyV');
-  if (category === 'strip' && volts !== undefined) target.voltageV = volts;
+  if (category === 'strip' && volts !== undefined) put('voltageV', volts);
   const beam = valueOf(row.fields, 'beamAngleDeg');
   if (category === 'bulb' && typeof beam === 'number')
     target.spread = beam <= 170 ? { class: 'reflector', beamAngleDeg: beam } : { class: 'forward' };
   target.origins = origins;
-  const read = category === 'bulb' ? bulbSchema.safeParse(target) : unitSchema.safeParse(target);
-  if (!read.success) {
-    const [issue] = read.error.issues;
-    return refuse(
-      'read',
-      `“${cutText(row.name, 60)}”: ${issue!.path.join('.')} does not fit.`,
-      issue!.path.join('.'),
-    );
-  }
-  return accept(
-    category === 'bulb'
-      ? { list: 'bulbs', record: read.data as Bulb }
-      : { list: 'units', record: read.data as Unit },
-  );
+  const read = unitSchema.safeParse(target);
+  if (read.success) return accept(read.data);
+  const path = read.error.issues[0]!.path.join('.');
+  return refuse('read', `“${cutText(row.name, 60)}”: ${path} does not fit.`, path);
 }

@@ -28,42 +28,26 @@ type Cell = string | number;
 const cell = (value: string | number | null | undefined): Cell => value ?? '';
 
 /**
- * Every bulb and unit of the shelf as rows under their headings, for a spreadsheet.
+ * Every unit of the shelf as rows under their headings, for a spreadsheet.
  * @param minorDigits decimals of the production's money
  */
-export function shelfTable({ bulbs, units }: Shelf, minorDigits: number): Cell[][] {
+export function shelfTable({ units }: Shelf, minorDigits: number): Cell[][] {
   const price = (minor: number) => (minor / 10 ** minorDigits).toFixed(minorDigits);
   return [
     [...HEADINGS],
-    ...bulbs.map((bulb) => [
-      bulb.name,
-      bulb.kind,
-      bulb.wattsW,
-      cell(bulb.luminousFluxLm),
-      cell(bulb.cctK),
-      cell(bulb.criRa),
-      bulb.base,
-      bulb.supplyV,
-      bulb.dimmable,
-      bulb.packCount,
-      price(bulb.priceMinor),
-      '',
-      '',
-      '',
-      '',
-    ]),
     ...units.map((unit) => {
       const strip = unit.category === 'strip' ? unit : null;
       const mains = unit.category === 'strip' ? null : unit;
+      const bulb = unit.category === 'bulb' ? unit : null;
       return [
         unit.name,
-        unit.category,
+        bulb?.kind ?? unit.category,
         cell(mains?.wattsW),
         cell(mains?.luminousFluxLm),
         cell(unit.cctK),
         cell(unit.criRa),
-        '',
-        strip ? strip.voltageV : mains!.supplyV,
+        cell(bulb?.base),
+        cell(strip?.voltageV ?? mains?.supplyV),
         unit.dimmable,
         unit.packCount,
         price(unit.priceMinor),

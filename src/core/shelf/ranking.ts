@@ -2,8 +2,8 @@ import { mired } from '../colour/mired';
 import type { Shelf } from './shelf';
 import { CRI_GATE, type Shot } from '../location/shot';
 import type { Origin } from '../origin';
-import { effectiveBulb, type EffectiveUnit } from '../units/effective';
-import { effectiveTape, effectiveUnit } from '../units/effectiveUnit';
+import { minorPerKilolumen, oneOf } from '../units/effective';
+import type { Unit } from '../units/unit';
 
 /** A light-giving record with what it is compared by. Tape counts by the metre. */
 export interface Ranked {
@@ -26,16 +26,9 @@ export const COLOUR_TOLERANCE_MIRED = 25;
 
 const isTypical = (...origins: Origin[]) => origins.includes('typical');
 
-function ranked(
-  id: string,
-  name: string,
-  unit: EffectiveUnit,
-  pieceMinor: number,
-  shot: Shot | null,
-  mostMinorPerKlm: number | null,
-): Ranked {
-  const lumens = unit.luminousFluxLm.value;
-  const minorPerKilolumen = (pieceMinor / lumens) * 1000;
+function ranked(record: Unit, shot: Shot | null, mostMinorPerKlm: number | null): Ranked {
+  const unit = oneOf(record);
+  const costMinor = minorPerKilolumen(record);
   const shiftMired = shot && mired(unit.cctK.value) - mired(shot.cctK);
   const against = [
     ...(shot && unit.criRa.value < CRI_GATE[shot.use]
@@ -44,15 +37,15 @@ function ranked(
     ...(shiftMired !== null && Math.abs(shiftMired) > COLOUR_TOLERANCE_MIRED
       ? [`${Math.abs(Math.round(shiftMired))} mired too ${shiftMired > 0 ? 'warm' : 'cold'}`]
       : []),
-    ...(mostMinorPerKlm !== null && minorPerKilolumen > mostMinorPerKlm
+    ...(mostMinorPerKlm !== null && costMinor > mostMinorPerKlm
       ? ['over the budget for the light it takes']
       : []),
   ];
   return {
-    id,
-    name,
-    luminousFluxLm: lumens,
-    minorPerKilolumen,
+    id: record.id,
+    name: record.name,
+    luminousFluxLm: unit.luminousFluxLm.value,
+    minorPerKilolumen: costMinor,
     cctK: unit.cctK.value,
     criRa: unit.criRa.value,
     typical: isTypical(unit.luminousFluxLm.origin, unit.cctK.origin, unit.criRa.origin),
@@ -62,27 +55,15 @@ function ranked(
 }
 
 /**
- * Every bulb and unit of the shelf against the shot's needs.
+ * Every unit of the shelf against the shot's needs.
  * @param neededLm lumens the light must send for the shot; null when no light is chosen yet
  */
-export function rankShelf(
-  { bulbs, units }: Shelf,
-  shot: Shot | null,
-  neededLm: number | null,
-): Ranked[] {
+export function rankShelf({ units }: Shelf, shot: Shot | null, neededLm: number | null): Ranked[] {
   const most =
     shot && shot.budgetMinor !== null && neededLm ? (shot.budgetMinor / neededLm) * 1000 : null;
-  return [
-    ...bulbs.map((bulb) =>
-      ranked(bulb.id, bulb.name, effectiveBulb(bulb), bulb.priceMinor / bulb.packCount, shot, most),
-    ),
-    ...units.map((unit) => {
-      const strip = unit.category === 'strip';
-      const one = strip ? effectiveTape(unit, 1, 0.9) : effectiveUnit(unit);
-      const piece = unit.priceMinor / unit.packCount / (strip ? unit.reelLengthM : 1);
-      return ranked(unit.id, unit.name, one, piece, shot, most);
-    }),
-  ].sort(
-    (a, b) => a.against.length - b.against.length || a.minorPerKilolumen - b.minorPerKilolumen,
-  );
+  return units
+    .map((unit) => ranked(unit, shot, most))
+    .toSorted(
+      (a, b) => a.against.length - b.against.length || a.minorPerKilolumen - b.minorPerKilolumen,
+    );
 }

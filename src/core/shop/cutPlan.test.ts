@@ -1,4 +1,4 @@
-import { nightFerry } from '@/demo/nightFerry';
+import { sample, unitIn } from '../testing/sample';
 import { findBuild, resolveScene, sceneOf } from '../evaluate/context';
 import type { Piece } from '../build/pieces';
 import { clothPiece, rectanglePiece, stickPiece } from '../forms/kit/pieces';
@@ -17,7 +17,7 @@ import { clothView, pieceView, sheetView, sticksView } from './planView';
 import { planPurchase } from './purchase';
 import { sawList } from './sawList';
 
-const document = nightFerry();
+const document = sample();
 const scene = sceneOf(document, document.builds[0]!);
 const { context, shelf } = scene;
 const id = (name: string) => name as PartId;
@@ -142,7 +142,7 @@ describe('buying what is cut', () => {
   });
   test('stock that counts is money spent; stock that is free is not', () => {
     const need = (measure: 'piece' | 'm') => ({
-      item: { kind: 'unit' as const, id: document.shelf.units[0]!.id },
+      item: { kind: 'unit' as const, id: unitIn(document.shelf, 'strip', 'tape-24-120-4000').id },
       quantity: 4,
       measure,
       why: 'tape',
@@ -150,7 +150,7 @@ describe('buying what is cut', () => {
     const free = planPurchase([need('m')], 1, plan([]), shelf);
     expect(free).toMatchObject({ spentNowMinor: 0, stockMinor: 0, fullMinor: 2690 });
     const counted = structuredClone(document);
-    counted.shelf.units[0]!.onHandCounts = true;
+    unitIn(counted.shelf, 'strip', 'tape-24-120-4000').onHandCounts = true;
     const { shelf: other } = sceneOf(counted, counted.builds[0]!);
     // Four of five metres of a reel of €26.90.
     expect(planPurchase([need('m')], 1, plan([]), other).stockMinor).toBe(2152);

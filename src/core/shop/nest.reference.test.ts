@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { MaxRectsPacker, PACKING_LOGIC } from 'maxrects-packer';
 import { guillotine } from './testing/guillotine';
-import { nightFerry } from '@/demo/nightFerry';
+import { sample } from '../testing/sample';
 import { findBuild, resolveScene, sceneOf } from '../evaluate/context';
 import { overlaps, without } from './freeSpace';
 import { nest, nestYield, type Nesting, type NestPiece } from './nest';
@@ -131,7 +131,7 @@ test('always sound', () => {
 
 /** Pieces of real lights: demo builds, several of each, as one job for one stock. */
 function realSet(ids: readonly [id: string, copies: number][]): NestPiece[] {
-  const document = nightFerry();
+  const document = sample();
   return ids.flatMap(([id, copies]) => {
     const scene = sceneOf(document, findBuild(document, id)!);
     const { pieces } = resolveScene(scene)!.resolved;

@@ -1,5 +1,5 @@
 import type { Shape, View } from '../drawing/drawing';
-import { line, measure, rectangle, view, words, type XY } from '../drawing/shapes';
+import { measure, rectangle, view, words, type XY, segment } from '../drawing/shapes';
 import type { SheetPiece } from '../build/pieces';
 import type { SheetPlan, StickPlan, ClothPlan } from './cutPlan';
 
@@ -91,13 +91,7 @@ export function sticksView(plan: StickPlan): View {
           const from = x;
           x += lengthM + 0.002;
           return [
-            line(
-              [
-                [from + lengthM, y],
-                [from + lengthM, y + high],
-              ],
-              'cut',
-            ),
+            segment([from + lengthM, y], [from + lengthM, y + high], 'cut'),
             words(from + lengthM / 2, y + high * 0.28, String(Math.round(lengthM * 1000))),
           ];
         }),

@@ -1,15 +1,15 @@
-import { nightFerry } from '@/demo/nightFerry';
+import { bulbIn, sample } from '../testing/sample';
 import { sceneOf } from '../evaluate/context';
 import type { Need } from '../build/needs';
 import { packsFor, planPurchase } from './purchase';
 
-const demo = nightFerry();
-const { bulbs, parts } = demo.shelf;
+const demo = sample();
+const { parts } = demo.shelf;
 const { shelf } = sceneOf(demo, demo.builds[0]!);
-const bulb = bulbs.find(({ id }) => id === 'globe-g45-3')!;
+const bulb = bulbIn(demo.shelf, 'globe-g45-3');
 const cord = parts.find(({ id }) => id === 'cord-075')!;
 const needOf = (quantity: number, over: Partial<Need> = {}): Need => ({
-  item: { kind: 'bulb', id: bulb.id },
+  item: { kind: 'unit', id: bulb.id },
   quantity,
   measure: 'piece',
   why: 'in the sockets',

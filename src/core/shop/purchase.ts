@@ -1,9 +1,9 @@
 import type { Need } from '../build/needs';
-import type { BulbId, PartId, UnitId } from '../ids';
+import type { PartId, UnitId } from '../ids';
 import { HARDWARE, type HardwareId } from '../materials/hardware';
 import type { Measure, Part } from '../materials/part';
 import { threeFigures } from '../quantity';
-import type { Bulb } from '../units/bulb';
+import { packSizeOf } from '../units/effective';
 import type { Unit } from '../units/unit';
 import type { CutPlan, MaterialPlan } from './cutPlan';
 
@@ -41,7 +41,6 @@ export interface Purchase {
 }
 
 export interface ShelfLookup {
-  bulb: (id: BulbId) => Bulb | null;
   unit: (id: UnitId) => Unit | null;
   part: (id: PartId) => Part | null;
   hardware: (id: HardwareId) => Part | null;
@@ -56,19 +55,11 @@ interface Good {
   priced: boolean;
 }
 
-const ofBulb = (bulb: Bulb): Good => ({
-  name: bulb.name,
-  onHand: bulb.onHandCount,
-  onHandCounts: bulb.onHandCounts,
-  packSize: bulb.packCount,
-  packPriceMinor: bulb.priceMinor,
-  priced: true,
-});
 const ofUnit = (unit: Unit): Good => ({
   name: unit.name,
   onHand: unit.onHand,
   onHandCounts: unit.onHandCounts,
-  packSize: unit.packCount * (unit.category === 'strip' ? unit.reelLengthM : 1),
+  packSize: packSizeOf(unit),
   packPriceMinor: unit.priceMinor,
   priced: true,
 });
@@ -91,10 +82,6 @@ const ofHardware = (id: HardwareId): Good => ({
 
 function goodOf({ item }: Need, shelf: ShelfLookup): Good | null {
   switch (item.kind) {
-    case 'bulb': {
-      const bulb = shelf.bulb(item.id);
-      return bulb && ofBulb(bulb);
-    }
     case 'unit': {
       const unit = shelf.unit(item.id);
       return unit && ofUnit(unit);

@@ -1,63 +1,11 @@
 import type { Emission } from '../colour/emission';
-import { sourced, type Origin, type Sourced } from '../origin';
-import type { Bulb, BulbKind, SourcedField } from './bulb';
+import { SOME_SUPPLY, SUPPLY_EFFICIENCY } from '../electrics/supply';
+import type { Protection } from '../electrics/protection';
+import { sourced, type Sourced } from '../origin';
+import { classOf, isFilament } from './classes';
 import { lumensOfEquivalent } from './equivalence';
 import type { MeasuredSpectrum } from './spectrum';
-
-/** What is typical where a label is silent [typ: docs/model/units.md, power.md]. */
-interface KindDefaults {
-  /** lm/W of an ordinary specimen */
-  efficacyLmPerW: number;
-  /** lm/W that no specimen passes */
-  efficacyBoundLmPerW: number;
-  cctK: number;
-  criRa: number;
-  powerFactor: number;
-  /** share of the watts that ends as heat near the lamp */
-  heatShare: number;
-}
-
-const led: KindDefaults = {
-  efficacyLmPerW: 90,
-  efficacyBoundLmPerW: 220,
-  cctK: 3000,
-  criRa: 80,
-  powerFactor: 0.6,
-  heatShare: 0.65,
-};
-
-export const KIND_DEFAULTS: Record<BulbKind, KindDefaults> = {
-  led,
-  'led-filament': { ...led, efficacyLmPerW: 110, cctK: 2700 },
-  corn: { ...led, efficacyLmPerW: 95 },
-  cfl: {
-    efficacyLmPerW: 58,
-    efficacyBoundLmPerW: 75,
-    cctK: 2700,
-    criRa: 80,
-    powerFactor: 0.55,
-    heatShare: 0.75,
-  },
-  halogen: {
-    efficacyLmPerW: 17,
-    efficacyBoundLmPerW: 25,
-    cctK: 2900,
-    criRa: 99,
-    powerFactor: 1,
-    heatShare: 0.92,
-  },
-  incandescent: {
-    efficacyLmPerW: 12,
-    efficacyBoundLmPerW: 20,
-    cctK: 2750,
-    criRa: 99,
-    powerFactor: 1,
-    heatShare: 0.94,
-  },
-};
-
-export const isFilament = (kind: BulbKind): boolean =>
-  kind === 'incandescent' || kind === 'halogen';
+import type { Unit, UnitOf } from './unit';
 
 /** A light-giving part with every gap filled by a typical figure, each figure with its origin. */
 export interface EffectiveUnit {
@@ -72,14 +20,18 @@ export interface EffectiveUnit {
   heatShare: number;
   /** a glowing wire: it reddens when dimmed and burns what it touches */
   filament: boolean;
-  /** least distance to things that burn [common practice, docs/model/power.md]; null for cool lamps */
-  keepAwayM: { cloth: number; other: number } | null;
+  /** least distance to what burns [common practice, docs/model/power.md]; null for cool lamps */
+  keepAwayM: KeepAway | null;
   /** electronics that charge at switch-on */
   hasDriver: boolean;
-  dimmable: Bulb['dimmable'];
-  flicker: Bulb['flicker'];
+  dimmable: Unit['dimmable'];
+  flicker: Unit['flicker'];
   /** mains voltage it is made for; null behind a supply */
   supplyV: number | null;
+  /** the highest of a range it is made for; null for one voltage alone */
+  supplyToV: number | null;
+  /** of a body that can be touched; null for bulbs in holders and tape behind a supply */
+  body: { protection: Protection; weather: 'dry' | 'IP44' | 'IP65' } | null;
   /** what makes its light, and its metered spectrum where there is one */
   emission: Emission;
   spectrum: MeasuredSpectrum | null;
@@ -87,59 +39,134 @@ export interface EffectiveUnit {
   criKnown: boolean;
 }
 
-/** Household filament lamp to anything that burns; halogen work light to cloth and in its beam. */
-export const HOUSEHOLD_FILAMENT = { cloth: 0.15, other: 0.15 };
-export const HALOGEN_WORK_LIGHT = { cloth: 0.5, other: 1 };
-
-export interface EffectiveBulb extends EffectiveUnit {
-  bulb: Bulb;
+/** To cloth and film, to anything that burns beside the lamp, and in its beam; metres from its surface. */
+interface KeepAway {
+  cloth: number;
+  other: number;
+  beam: number;
 }
 
-function labelled(bulb: Bulb, field: SourcedField, typical: number): Sourced {
-  const value = bulb[field];
-  return value === null ? sourced(typical, 'typical') : sourced(value, originOf(bulb, field));
+/** Household filament lamp, all round. */
+export const HOUSEHOLD_FILAMENT: KeepAway = { cloth: 0.15, other: 0.15, beam: 0.15 };
+/** A household lamp that throws a beam, and a halogen work light. */
+const SPOT: KeepAway = { cloth: 0.5, other: 0.15, beam: 0.5 };
+const HALOGEN_WORK_LIGHT: KeepAway = { cloth: 0.5, other: 0.5, beam: 1 };
+/** Watts these distances are meant for; stronger lamps want as much more as keeps the same W/m². */
+const MEANT_FOR_W = { household: 100, spot: 75, work: 500 };
+
+function keepAwayOf(unit: MainsUnit): KeepAway {
+  const spot = unit.category === 'bulb' && unit.spread.class === 'reflector';
+  const [meantW, { cloth, other, beam }] =
+    unit.category !== 'bulb'
+      ? [MEANT_FOR_W.work, HALOGEN_WORK_LIGHT]
+      : spot
+        ? [MEANT_FOR_W.spot, SPOT]
+        : [MEANT_FOR_W.household, HOUSEHOLD_FILAMENT];
+  const more = Math.max(1, Math.sqrt(unit.wattsW / meantW));
+  return { cloth: cloth * more, other: other * more, beam: beam * more };
 }
 
-const originOf = (bulb: Bulb, field: SourcedField): Origin => bulb.origins[field] ?? 'label';
+/** A unit that hangs on the mains by itself. */
+type MainsUnit = Exclude<Unit, { category: 'strip' }>;
 
-/** Fills in what the label hides. Never fails; the origin tells which figures are guesses. */
-export function effectiveBulb(bulb: Bulb): EffectiveBulb {
-  const typical = KIND_DEFAULTS[bulb.kind];
-  const fromClaim = bulb.equivalentW === null ? null : lumensOfEquivalent(bulb.equivalentW);
+/** What a record says of a figure, or what is typical; a figure of unnamed origin is a guess too. */
+const figure = (unit: Unit, field: string, said: number | null, typical: number): Sourced =>
+  said === null ? sourced(typical, 'typical') : sourced(said, unit.origins[field] ?? 'typical');
+
+function shared(unit: Unit) {
+  const typical = classOf(unit);
   return {
-    bulb,
-    id: bulb.id,
-    name: bulb.name,
-    filament: isFilament(bulb.kind),
-    emission: isFilament(bulb.kind)
-      ? 'filament'
-      : bulb.kind === 'cfl'
-        ? 'fluorescent'
-        : 'phosphor-led',
-    spectrum: bulb.spectrum,
-    keepAwayM: isFilament(bulb.kind) ? HOUSEHOLD_FILAMENT : null,
-    hasDriver: !isFilament(bulb.kind),
-    dimmable: bulb.dimmable,
-    flicker: bulb.flicker,
-    supplyV: bulb.supplyV,
-    criKnown: bulb.criRa !== null,
-    wattsW: sourced(bulb.wattsW, originOf(bulb, 'wattsW')),
-    luminousFluxLm: labelled(
-      bulb,
-      'luminousFluxLm',
-      fromClaim ?? bulb.wattsW * typical.efficacyLmPerW,
-    ),
-    cctK: labelled(bulb, 'cctK', typical.cctK),
-    criRa: labelled(bulb, 'criRa', typical.criRa),
-    powerFactor: labelled(bulb, 'powerFactor', typical.powerFactor),
+    id: unit.id as string,
+    name: unit.name,
+    cctK: figure(unit, 'cctK', unit.cctK, typical.cctK),
+    criRa: figure(unit, 'criRa', unit.criRa, typical.criRa),
     heatShare: typical.heatShare,
+    // A shop panel dims by its own knob; on a mains dimmer it is a driver like any other.
+    dimmable: unit.category === 'panel' ? ('no' as const) : unit.dimmable,
+    flicker: unit.flicker,
+    criKnown: unit.criRa !== null,
+    emission: typical.emission,
+    spectrum: unit.spectrum,
   };
 }
 
-/** Luminous efficacy of one bulb, lm/W. */
+/** Lumens where the label gives none: by the lamp it claims to replace, else by watts and class. */
+function typicalLm(unit: MainsUnit): number {
+  const claimed = unit.category === 'bulb' && unit.equivalentW;
+  return (
+    (claimed ? lumensOfEquivalent(claimed) : null) ?? unit.wattsW * classOf(unit).efficacyLmPerW
+  );
+}
+
+/** One mains unit, its gaps filled. Never fails; the origin tells which figures are guesses. */
+export function effectiveUnit(unit: MainsUnit): EffectiveUnit {
+  const filament = isFilament(unit);
+  return {
+    ...shared(unit),
+    wattsW: figure(unit, 'wattsW', unit.wattsW, unit.wattsW),
+    luminousFluxLm: figure(unit, 'luminousFluxLm', unit.luminousFluxLm, typicalLm(unit)),
+    powerFactor: figure(unit, 'powerFactor', unit.powerFactor, classOf(unit).powerFactor),
+    filament,
+    keepAwayM: filament ? keepAwayOf(unit) : null,
+    hasDriver: !filament,
+    supplyV: unit.supplyV,
+    supplyToV: unit.supplyToV,
+    body: unit.category === 'bulb' ? null : { protection: unit.protection, weather: unit.weather },
+  };
+}
+
+/** A bi-colour tape lights half its diodes at a time unless its driver allows both [docs/model/units.md]. */
+const litShare = (strip: UnitOf<'strip'>): number => (strip.colour === 'bi-colour' ? 0.5 : 1);
+
+/** Lumens of one metre of tape as it can be lit at once. */
+export function tapeLumensPerM(strip: UnitOf<'strip'>): Sourced {
+  const typical = strip.wattsPerM * classOf(strip).efficacyLmPerW;
+  const said = figure(strip, 'lumensPerM', strip.lumensPerM, typical);
+  return { ...said, value: said.value * litShare(strip) };
+}
+
+/** Watts one metre of tape takes from its supply, lit as it can be. */
+export const tapeWattsPerM = (strip: UnitOf<'strip'>): number => strip.wattsPerM * litShare(strip);
+
+/**
+ * A length of tape behind its supply as one unit on the mains.
+ * @param lengthM installed length, ≥ 0
+ * @param powerFactor of the supply
+ */
+export function effectiveTape(
+  strip: UnitOf<'strip'>,
+  lengthM: number,
+  powerFactor: number,
+): EffectiveUnit {
+  const lumens = tapeLumensPerM(strip);
+  const watts = figure(strip, 'wattsPerM', strip.wattsPerM, strip.wattsPerM);
+  return {
+    ...shared(strip),
+    name: `${Number(lengthM.toFixed(2))} m of ${strip.name}`,
+    wattsW: { ...watts, value: (tapeWattsPerM(strip) * lengthM) / SUPPLY_EFFICIENCY },
+    luminousFluxLm: { ...lumens, value: lumens.value * lengthM },
+    powerFactor: sourced(powerFactor, 'typical'),
+    filament: false,
+    keepAwayM: null,
+    hasDriver: true,
+    supplyV: null,
+    supplyToV: null,
+    body: null,
+  };
+}
+
+/** One piece; one metre of tape, behind its supply. */
+export const oneOf = (unit: Unit): EffectiveUnit =>
+  unit.category === 'strip' ? effectiveTape(unit, 1, SOME_SUPPLY) : effectiveUnit(unit);
+
+/** Pieces in a pack; metres for tape. */
+export const packSizeOf = (unit: Unit): number =>
+  unit.packCount * (unit.category === 'strip' ? unit.reelLengthM : 1);
+
+/** Luminous efficacy, lm/W. */
 export const efficacyLmPerW = (unit: EffectiveUnit): number =>
   unit.luminousFluxLm.value / unit.wattsW.value;
 
-/** Money per thousand lumens, in minor units, at the price of one piece of a pack. */
-export const minorPerKilolumen = (unit: EffectiveBulb): number =>
-  (unit.bulb.priceMinor / unit.bulb.packCount / unit.luminousFluxLm.value) * 1000;
+/** Money per thousand lumens, in minor units, at the price of one piece (or metre) of a pack. */
+export const minorPerKilolumen = (unit: Unit): number =>
+  (unit.priceMinor / packSizeOf(unit) / oneOf(unit).luminousFluxLm.value) * 1000;

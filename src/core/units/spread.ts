@@ -18,6 +18,16 @@ export const spreadSchema = z.discriminatedUnion('class', [
 ]);
 export type Spread = z.infer<typeof spreadSchema>;
 
+export const SPREAD_NAMES: Record<Spread['class'], string> = {
+  omni: 'all round',
+  forward: 'mostly forward (plastic dome)',
+  side: 'mostly sideways (stick)',
+  lambert: 'flat, cosine',
+  tube: 'round a tube, along its length',
+  reflector: 'reflector, by beam angle',
+  measured: 'measured, from a file',
+};
+
 /**
  * A distribution made ready for the kernels: I(θ) per lumen of total flux is
  * `peakPerLm` · shape(cos θ), so that the total flux is kept whatever the class.

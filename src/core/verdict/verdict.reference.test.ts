@@ -1,8 +1,8 @@
-import { nightFerry } from '@/demo/nightFerry';
+import { sample } from '../testing/sample';
 import { compare, softnessWords, type Contender } from './compare';
 import { fixtureIlluminanceLx } from './fixture';
 
-const document = nightFerry();
+const document = sample();
 const shot = document.shots[0]!;
 const dome = document.fixtures.find(({ id }) => id === 'monolight-60-dome')!;
 const fresnel = document.fixtures.find(({ id }) => id === 'fresnel-300')!;

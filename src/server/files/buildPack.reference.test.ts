@@ -1,3 +1,4 @@
+import { LOOK_OVER } from '@/core/power/wire';
 import { nightFerry } from '@/demo/nightFerry';
 import { Derivations } from '@/core/evaluate/derive';
 import { signedState } from '@/core/evaluate/signedState';
@@ -53,23 +54,34 @@ describe('the build pack', () => {
       if (severity !== 'ok') expect(all).toContain(plain(title));
     for (const { name } of found.value.pieces) expect(all).toContain(plain(name));
   });
-  test('the safety page: the wiring, the look-over, who signed and for which design', async () => {
+  /** The pack of a build that two people have signed, one of them for another design. */
+  const signed = async (id: string): Promise<string> => {
     const copy = structuredClone(document);
-    const build = copy.builds.find(({ id }) => id === 'warm-ring')!;
+    const build = copy.builds.find((each) => each.id === id)!;
+    const look = { date: '2026-11-25', checked: [...LOOK_OVER], copy: 1, seen: {} };
     const state = signedState(copy, build, new Derivations());
     build.signOffs = [
-      { id: 'look-1', name: 'M. Okonkwo', date: '2026-11-25', checked: ['all'], design: state },
-      { id: 'look-2', name: 'A. Earlier', date: '2026-11-20', checked: ['all'], design: 'another' },
+      { ...look, id: 'look-1', name: 'M. Okonkwo', design: state },
+      { ...look, id: 'look-2', name: 'A. Earlier', design: 'another' },
+      { ...look, id: 'look-3', name: 'B. Hasty', design: state, checked: [LOOK_OVER[0]] },
     ];
     const made = await buildFile(copy, build.id, 'build-pack.pdf');
-    const words = (await readPdf(made!.body as Buffer, false))
-      .flatMap(({ text }) => text)
-      .join(' ');
-    expect(words).toContain('Do not plug it in: 1 stop');
+    return (await readPdf(made!.body as Buffer, false)).flatMap(({ text }) => text).join(' ');
+  };
+  test('the safety page: the wiring, the look-over, who signed and for which design', async () => {
+    const words = await signed('clerk-ring');
+    expect(words).toContain('No stop among the checks made');
     expect(words).toContain('Signed off by M. Okonkwo on 2026-11-25.');
-    expect(words).toContain('A. Earlier on 2026-11-20, for an earlier design');
+    for (const name of ['A. Earlier', 'B. Hasty'])
+      expect(words).toContain(`Looked at by ${name} on 2026-11-25, as it was then`);
     expect(words).toContain('lamps in parallel');
     expect(words).toContain('Look over, unplugged');
+  });
+  test('beside “do not plug it in” nobody has signed', async () => {
+    const words = await signed('warm-ring');
+    expect(words).toContain('Do not plug it in: 1 stop');
+    expect(words).not.toContain('Signed off by');
+    expect(words).toContain('Not to be signed while the gate is shut');
   });
   test('the same design gives the same file', async () => {
     const again = await buildFile(document, 'lens-ring', 'build-pack.pdf');

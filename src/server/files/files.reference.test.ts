@@ -3,14 +3,15 @@ import Papa from 'papaparse';
 import { nightFerry } from '@/demo/nightFerry';
 import { evaluateKnown as evaluate } from '@/core/evaluate/testing';
 import type { SheetPiece } from '@/core/build/pieces';
-import { buildFile, FILE_NAMES } from './buildFile';
+import type { BuildFileName } from '@/core/formats/buildFiles';
+import { buildFile } from './buildFile';
 import { spreadOut } from './flat';
 import { PAPERS, POINTS_PER_MM } from './paper';
 import { readPdf } from './testing/readPdf';
 import { MOST_PAGES, tilesOf } from './templates';
 
 const document = nightFerry();
-const file = async (build: string, name: (typeof FILE_NAMES)[number]) => {
+const file = async (build: string, name: BuildFileName) => {
   const made = await buildFile(document, build, name);
   if (!made) throw new Error(`no ${name} of ${build}`);
   return made;
@@ -141,7 +142,7 @@ describe('CSV', () => {
   });
   test('a name that a spreadsheet would run is defused', async () => {
     const named = structuredClone(document);
-    named.shelf.bulbs.find(({ id }) => id === 'globe-g45-3')!.name = '=1+1';
+    named.shelf.units.find(({ id }) => id === 'globe-g45-3')!.name = '=1+1';
     const made = await buildFile(named, 'clerk-ring', 'shopping.csv');
     expect(String(made!.body)).toContain("'=1+1");
   });

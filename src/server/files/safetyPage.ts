@@ -1,5 +1,6 @@
 import { Derivations } from '@/core/evaluate/derive';
 import { signedState } from '@/core/evaluate/signedState';
+import { holds } from '@/core/evaluate/signing';
 import { threeFigures, amps } from '@/core/quantity';
 import { schematicView } from '@/core/power/schematic';
 import { gateOf, LOOK_OVER, type Wire } from '@/core/power/wire';
@@ -85,6 +86,12 @@ function heading({ pdf }: Pack, words: string): void {
   pdf.font('text').fontSize(9);
 }
 
+const shutBy = ({ stops, missing }: ReturnType<typeof gateOf>): string =>
+  [
+    ...(stops.length > 0 ? [`${stops.length} ${stops.length === 1 ? 'stop' : 'stops'}`] : []),
+    ...(missing.length > 0 ? [`${missing.length} not known`] : []),
+  ].join(', ');
+
 function findings({ pdf, readouts }: Pack): void {
   const gate = gateOf(readouts.findings);
   pdf
@@ -92,9 +99,7 @@ function findings({ pdf, readouts }: Pack): void {
     .fontSize(11)
     .fillColor(gate.open ? INK : '#8a1f12')
     .text(
-      gate.open
-        ? 'No stop among the checks made'
-        : `Do not plug it in: ${gate.stops.length} ${gate.stops.length === 1 ? 'stop' : 'stops'}`,
+      gate.open ? 'No stop among the checks made' : `Do not plug it in: ${shutBy(gate)}`,
       MARGIN,
       pdf.y + 8,
     );
@@ -136,15 +141,25 @@ function findings({ pdf, readouts }: Pack): void {
       );
 }
 
-function signatures({ pdf, document, build }: Pack): void {
+function signatures({ pdf, document, build, readouts }: Pack): void {
+  // Beside “do not plug it in” no name may stand.
+  if (!gateOf(readouts.findings).open) {
+    pdf.text('Not to be signed while the gate is shut.', MARGIN, pdf.y + 18);
+    return;
+  }
   const mark = signedState(document, build, new Derivations());
-  for (const { name, date, design } of build.signOffs)
+  for (const signOff of build.signOffs) {
+    const { name, date, copy } = signOff;
+    const which = build.copies > 1 ? `Copy ${copy} signed` : 'Signed';
     pdf.text(
       plain(
-        `Signed off by ${name} on ${date}${design === mark ? '' : ', for an earlier design: look it over again'}.`,
+        holds(signOff, build, mark)
+          ? `${which} off by ${name} on ${date}.`
+          : `Looked at by ${name} on ${date}, as it was then: look it over again.`,
       ),
       MARGIN,
       pdf.y + 8,
     );
+  }
   pdf.text('Looked over by: ______________________    Date: ______________', MARGIN, pdf.y + 18);
 }

@@ -25,131 +25,6 @@ interface MediaInfo {
   hasSmall: boolean;
 }
 
-export type MediaStore = ReturnType<typeof mediaStore>;
-
-/** Photographs and frames by the hash of their content; the only place that speaks to their tables. */
-export function mediaStore(db: Database) {
-  const find = async (hash: string): Promise<MediaInfo | null> => {
-    const [row] = await db
-      .select({
-        hash: media.hash,
-        type: media.type,
-        sizeBytes: media.sizeBytes,
-        hasSmall: sql<boolean>`${media.small} is not null`,
-      })
-      .from(media)
-      .where(eq(media.hash, hash));
-    return row ?? null;
-  };
-
-  const drop = (name: string) => db.delete(mediaChunks).where(eq(mediaChunks.hash, name));
-
-  return {
-    find,
-
-    /**
-     * Takes bytes as they come in and keeps them under their hash; what is not the announced content, too
-     * big or no picture leaves nothing behind.
-     */
-    put: async (hash: string, bytes: ReadableStream<Uint8Array>): Promise<Result<MediaInfo>> => {
-      const known = await find(hash);
-      if (known) {
-        await bytes.cancel();
-        return accept(known);
-      }
-      const name = INCOMING + randomUUID();
-      try {
-        const arrived = await receive(bytes, (n, chunk) =>
-          db.insert(mediaChunks).values({ hash: name, n, bytes: chunk }).then(),
-        );
-        if (!arrived.ok) return arrived;
-        const { type, sizeBytes, digest } = arrived.value;
-        if (digest !== hash)
-          return refuse(
-            'hash',
-            'The bytes that came are not those that were announced; send them again.',
-            'hash',
-          );
-        await db.transaction(async (tx) => {
-          const [taken] = await tx
-            .insert(media)
-            .values({ hash, type, sizeBytes })
-            .onConflictDoNothing()
-            .returning({ hash: media.hash });
-          if (taken) await tx.update(mediaChunks).set({ hash }).where(eq(mediaChunks.hash, name));
-        });
-        return accept((await find(hash))!);
-      } finally {
-        await drop(name);
-      }
-    },
-
-    /** The bytes, piece by piece as they are asked for. */
-    read: (hash: string): ReadableStream<Uint8Array> => {
-      let n = 0;
-      return new ReadableStream<Uint8Array>(
-        {
-          pull: async (control) => {
-            const [row] = await db
-              .select({ bytes: bytesOf(mediaChunks.bytes) })
-              .from(mediaChunks)
-              .where(and(eq(mediaChunks.hash, hash), eq(mediaChunks.n, n++)));
-            if (row) control.enqueue(row.bytes);
-            else control.close();
-          },
-        },
-        { highWaterMark: 1 },
-      );
-    },
-
-    putSmall: async (hash: string, small: Uint8Array<ArrayBuffer>): Promise<Result<true>> => {
-      if (small.byteLength > MOST_SMALL_BYTES)
-        return refuse('too_big', `A small copy has at most ${MOST_SMALL_BYTES / 1000} kB.`, 'body');
-      const found = await fileTypeFromBuffer(small);
-      if (!isPicture(found?.mime))
-        return refuse('no_picture', 'A small copy is a picture.', 'body');
-      const written = await db
-        .update(media)
-        .set({ small })
-        .where(eq(media.hash, hash))
-        .returning({ hash: media.hash });
-      return written.length ? accept(true) : refuse('missing', 'There is no such picture.', 'hash');
-    },
-
-    readSmall: async (hash: string): Promise<Uint8Array<ArrayBuffer> | null> => {
-      const [row] = await db
-        .select({ small: bytesOf(media.small) })
-        .from(media)
-        .where(eq(media.hash, hash));
-      return row?.small ?? null;
-    },
-
-    /**
-     * Marks what documents name and what they do not, the bin included, and takes away what nobody has
-     * named for longer than undo reaches. @param now  handed in so that tests need not wait
-     */
-    sweep: async (now = new Date()): Promise<number> => {
-      await db.execute(sql`
-        update media set unnamed_since = case
-          when hash in (select jsonb_array_elements(document->'pictures')->>'media'
-            from productions where jsonb_typeof(document->'pictures') = 'array') then null
-          else coalesce(unnamed_since, ${now.toISOString()}::timestamptz) end`);
-      const since = new Date(now.getTime() - UNNAMED_DAYS * 86_400_000);
-      const gone = await db
-        .delete(media)
-        .where(lt(media.unnamedSince, since))
-        .returning({ hash: media.hash });
-      for (const { hash } of gone) await drop(hash);
-      return gone.length;
-    },
-
-    /** At start: what was on its way in when the process died. */
-    dropUnfinished: async (): Promise<void> => {
-      await db.delete(mediaChunks).where(like(mediaChunks.hash, `${INCOMING}%`));
-    },
-  };
-}
-
 const isPicture = (type: string | undefined): boolean =>
   (PICTURE_TYPES as readonly (string | undefined)[]).includes(type);
 
@@ -201,3 +76,138 @@ async function receive(
   if (filled > 0 && !(await full())) return notOurs();
   return accept({ type: type!, sizeBytes, digest: sum.digest('hex') });
 }
+
+async function findIn(db: Database, hash: string): Promise<MediaInfo | null> {
+  const [row] = await db
+    .select({
+      hash: media.hash,
+      type: media.type,
+      sizeBytes: media.sizeBytes,
+      hasSmall: sql<boolean>`${media.small} is not null`,
+    })
+    .from(media)
+    .where(eq(media.hash, hash));
+  return row ?? null;
+}
+
+const dropIn = (db: Database, name: string) =>
+  db.delete(mediaChunks).where(eq(mediaChunks.hash, name));
+
+const puttingOf = (db: Database) => ({
+  /**
+   * Takes bytes as they come in and keeps them under their hash; what is not the announced content, too
+   * big or no picture leaves nothing behind.
+   */
+  put: async (hash: string, bytes: ReadableStream<Uint8Array>): Promise<Result<MediaInfo>> => {
+    const known = await findIn(db, hash);
+    if (known) {
+      await bytes.cancel();
+      return accept(known);
+    }
+    const name = INCOMING + randomUUID();
+    try {
+      const arrived = await receive(bytes, (n, chunk) =>
+        db.insert(mediaChunks).values({ hash: name, n, bytes: chunk }).then(),
+      );
+      if (!arrived.ok) return arrived;
+      const { type, sizeBytes, digest } = arrived.value;
+      if (digest !== hash)
+        return refuse(
+          'hash',
+          'The bytes that came are not those that were announced; send them again.',
+          'hash',
+        );
+      await db.transaction(async (tx) => {
+        const [taken] = await tx
+          .insert(media)
+          .values({ hash, type, sizeBytes })
+          .onConflictDoNothing()
+          .returning({ hash: media.hash });
+        if (taken) await tx.update(mediaChunks).set({ hash }).where(eq(mediaChunks.hash, name));
+      });
+      return accept((await findIn(db, hash))!);
+    } finally {
+      await dropIn(db, name);
+    }
+  },
+});
+
+const readingOf = (db: Database) => ({
+  /** The bytes, piece by piece as they are asked for. */
+  read: (hash: string): ReadableStream<Uint8Array> => {
+    let n = 0;
+    return new ReadableStream<Uint8Array>(
+      {
+        pull: async (control) => {
+          const [row] = await db
+            .select({ bytes: bytesOf(mediaChunks.bytes) })
+            .from(mediaChunks)
+            .where(and(eq(mediaChunks.hash, hash), eq(mediaChunks.n, n++)));
+          if (row) control.enqueue(row.bytes);
+          else control.close();
+        },
+      },
+      { highWaterMark: 1 },
+    );
+  },
+});
+
+/** The small copies lists are drawn with. */
+const smallOf = (db: Database) => ({
+  putSmall: async (hash: string, small: Uint8Array<ArrayBuffer>): Promise<Result<true>> => {
+    if (small.byteLength > MOST_SMALL_BYTES)
+      return refuse('too_big', `A small copy has at most ${MOST_SMALL_BYTES / 1000} kB.`, 'body');
+    const found = await fileTypeFromBuffer(small);
+    if (!isPicture(found?.mime)) return refuse('no_picture', 'A small copy is a picture.', 'body');
+    const written = await db
+      .update(media)
+      .set({ small })
+      .where(eq(media.hash, hash))
+      .returning({ hash: media.hash });
+    return written.length ? accept(true) : refuse('missing', 'There is no such picture.', 'hash');
+  },
+
+  readSmall: async (hash: string): Promise<Uint8Array<ArrayBuffer> | null> => {
+    const [row] = await db
+      .select({ small: bytesOf(media.small) })
+      .from(media)
+      .where(eq(media.hash, hash));
+    return row?.small ?? null;
+  },
+});
+
+const sweepingOf = (db: Database) => ({
+  /**
+   * Marks what documents name and what they do not, the bin included, and takes away what nobody has
+   * named for longer than undo reaches. @param now  handed in so that tests need not wait
+   */
+  sweep: async (now = new Date()): Promise<number> => {
+    await db.execute(sql`
+      update media set unnamed_since = case
+        when hash in (select jsonb_array_elements(document->'pictures')->>'media'
+          from productions where jsonb_typeof(document->'pictures') = 'array') then null
+        else coalesce(unnamed_since, ${now.toISOString()}::timestamptz) end`);
+    const since = new Date(now.getTime() - UNNAMED_DAYS * 86_400_000);
+    const gone = await db
+      .delete(media)
+      .where(lt(media.unnamedSince, since))
+      .returning({ hash: media.hash });
+    for (const { hash } of gone) await dropIn(db, hash);
+    return gone.length;
+  },
+
+  /** At start: what was on its way in when the process died. */
+  dropUnfinished: async (): Promise<void> => {
+    await db.delete(mediaChunks).where(like(mediaChunks.hash, `${INCOMING}%`));
+  },
+});
+
+/** Photographs and frames by the hash of their content; the only place that speaks to their tables. */
+export const mediaStore = (db: Database) => ({
+  find: (hash: string) => findIn(db, hash),
+  ...puttingOf(db),
+  ...readingOf(db),
+  ...smallOf(db),
+  ...sweepingOf(db),
+});
+export type MediaStore = ReturnType<typeof mediaStore>;

@@ -28,145 +28,155 @@ export interface TakenEdit {
 /** Ids of past edits kept for each production. */
 const EDITS_KEPT = 1000;
 
-/** The only place that speaks to the tables of productions. */
-export function productionRepository(db: Database) {
-  const living = (id: string) => and(eq(productions.id, id), isNull(productions.deletedAt));
+/** A production that does not lie in the bin. */
+const living = (id: string) => and(eq(productions.id, id), isNull(productions.deletedAt));
 
-  /** Notes edits as taken, and forgets all but the last thousand. */
-  const noteTaken = async (tx: Database, id: string, edits: readonly TakenEdit[]) => {
-    if (edits.length === 0) return;
-    await tx
-      .insert(takenEdits)
-      .values(
-        edits.map(({ id: editId, client, revision }) => ({
-          productionId: id,
-          editId,
-          client,
-          revision,
-        })),
-      )
-      .onConflictDoNothing();
-    await tx.execute(sql`
-      delete from ${takenEdits} where ${takenEdits.productionId} = ${id} and ${takenEdits.seq} <= (
-        select seq from ${takenEdits} where ${takenEdits.productionId} = ${id}
-        order by seq desc offset ${EDITS_KEPT} limit 1)`);
-  };
-
-  return {
-    list: (): Promise<ListEntry[]> =>
-      db
-        .select({
-          id: productions.id,
-          name: productions.name,
-          revision: productions.revision,
-          shots: sql<number>`jsonb_array_length(${productions.document}->'shots')`.mapWith(Number),
-          builds: sql<number>`jsonb_array_length(${productions.document}->'builds')`.mapWith(
-            Number,
-          ),
-          updatedAt: productions.updatedAt,
-        })
-        .from(productions)
-        .where(isNull(productions.deletedAt))
-        .orderBy(desc(productions.updatedAt)),
-
-    find: async (id: string): Promise<StoredRow | null> => {
-      const [row] = await db
-        .select({ revision: productions.revision, document: productions.document })
-        .from(productions)
-        .where(living(id));
-      return row ?? null;
-    },
-
-    /** Edits taken after a revision, and those of the named ones that were taken at any time. */
-    taken: async (id: string, after: number, ids: readonly string[]) => {
-      const columns = {
-        id: takenEdits.editId,
-        client: takenEdits.client,
-        revision: takenEdits.revision,
-      };
-      const own = eq(takenEdits.productionId, id);
-      const since: TakenEdit[] = await db
-        .select(columns)
-        .from(takenEdits)
-        .where(and(own, gt(takenEdits.revision, after)));
-      const named = ids.length
-        ? await db
-            .select(columns)
-            .from(takenEdits)
-            .where(and(own, inArray(takenEdits.editId, [...ids])))
-        : [];
-      return { since, known: new Set(named.map((edit) => edit.id)) };
-    },
-
-    /** Also sees what lies in the bin, because its id is still taken. */
-    isTaken: async (id: string): Promise<boolean> =>
-      (await db.select({ id: productions.id }).from(productions).where(eq(productions.id, id)))
-        .length > 0,
-
-    insert: async (document: Production): Promise<void> => {
-      await db
-        .insert(productions)
-        .values({ id: document.id, name: document.name, revision: 1, document });
-    },
-
-    /** Writes only over the revision it was made from; false when another save came first. */
-    replace: (
-      id: string,
-      fromRevision: number,
-      document: Production,
-      edits: readonly Omit<TakenEdit, 'revision'>[],
-    ): Promise<boolean> =>
-      db.transaction(async (tx) => {
-        const revision = fromRevision + 1;
-        const written = await tx
-          .update(productions)
-          .set({ name: document.name, document, revision, updatedAt: new Date() })
-          .where(and(living(id), eq(productions.revision, fromRevision)))
-          .returning({ id: productions.id });
-        if (written.length === 0) return false;
-        await noteTaken(
-          tx,
-          id,
-          edits.map((edit) => ({ ...edit, revision })),
-        );
-        return true;
-      }),
-
-    bin: async (id: string): Promise<boolean> =>
-      (
-        await db
-          .update(productions)
-          .set({ deletedAt: new Date() })
-          .where(living(id))
-          .returning({ id: productions.id })
-      ).length > 0,
-
-    takeBack: async (id: string): Promise<boolean> =>
-      (
-        await db
-          .update(productions)
-          .set({ deletedAt: null })
-          .where(and(eq(productions.id, id), isNotNull(productions.deletedAt)))
-          .returning({ id: productions.id })
-      ).length > 0,
-
-    setting: async (key: string): Promise<string | null> => {
-      const [row] = await db.select().from(settings).where(eq(settings.key, key));
-      return row?.value ?? null;
-    },
-
-    setSetting: async (key: string, value: string): Promise<void> => {
-      await db
-        .insert(settings)
-        .values({ key, value })
-        .onConflictDoUpdate({ target: settings.key, set: { value } });
-    },
-
-    /** For reset: removes for good, bin included. */
-    erase: async (id: string): Promise<void> => {
-      await db.delete(takenEdits).where(eq(takenEdits.productionId, id));
-      await db.delete(productions).where(eq(productions.id, id));
-    },
-  };
+/** Notes edits as taken, and forgets all but the last thousand. */
+async function noteTaken(tx: Database, id: string, edits: readonly TakenEdit[]) {
+  if (edits.length === 0) return;
+  await tx
+    .insert(takenEdits)
+    .values(
+      edits.map(({ id: editId, client, revision }) => ({
+        productionId: id,
+        editId,
+        client,
+        revision,
+      })),
+    )
+    .onConflictDoNothing();
+  await tx.execute(sql`
+    delete from ${takenEdits} where ${takenEdits.productionId} = ${id} and ${takenEdits.seq} <= (
+      select seq from ${takenEdits} where ${takenEdits.productionId} = ${id}
+      order by seq desc offset ${EDITS_KEPT} limit 1)`);
 }
+
+const readingOf = (db: Database) => ({
+  list: (): Promise<ListEntry[]> =>
+    db
+      .select({
+        id: productions.id,
+        name: productions.name,
+        revision: productions.revision,
+        shots: sql<number>`jsonb_array_length(${productions.document}->'shots')`.mapWith(Number),
+        builds: sql<number>`jsonb_array_length(${productions.document}->'builds')`.mapWith(Number),
+        updatedAt: productions.updatedAt,
+      })
+      .from(productions)
+      .where(isNull(productions.deletedAt))
+      .orderBy(desc(productions.updatedAt)),
+
+  find: async (id: string): Promise<StoredRow | null> => {
+    const [row] = await db
+      .select({ revision: productions.revision, document: productions.document })
+      .from(productions)
+      .where(living(id));
+    return row ?? null;
+  },
+
+  /** Edits taken after a revision, and those of the named ones that were taken at any time. */
+  taken: async (id: string, after: number, ids: readonly string[]) => {
+    const columns = {
+      id: takenEdits.editId,
+      client: takenEdits.client,
+      revision: takenEdits.revision,
+    };
+    const own = eq(takenEdits.productionId, id);
+    const since: TakenEdit[] = await db
+      .select(columns)
+      .from(takenEdits)
+      .where(and(own, gt(takenEdits.revision, after)));
+    const named = ids.length
+      ? await db
+          .select(columns)
+          .from(takenEdits)
+          .where(and(own, inArray(takenEdits.editId, [...ids])))
+      : [];
+    return { since, known: new Set(named.map((edit) => edit.id)) };
+  },
+
+  /** Also sees what lies in the bin, because its id is still taken. */
+  isTaken: async (id: string): Promise<boolean> =>
+    (await db.select({ id: productions.id }).from(productions).where(eq(productions.id, id)))
+      .length > 0,
+});
+
+const writingOf = (db: Database) => ({
+  insert: async (document: Production): Promise<void> => {
+    await db
+      .insert(productions)
+      .values({ id: document.id, name: document.name, revision: 1, document });
+  },
+
+  /** Writes only over the revision it was made from; false when another save came first. */
+  replace: (
+    id: string,
+    fromRevision: number,
+    document: Production,
+    edits: readonly Omit<TakenEdit, 'revision'>[],
+  ): Promise<boolean> =>
+    db.transaction(async (tx) => {
+      const revision = fromRevision + 1;
+      const written = await tx
+        .update(productions)
+        .set({ name: document.name, document, revision, updatedAt: new Date() })
+        .where(and(living(id), eq(productions.revision, fromRevision)))
+        .returning({ id: productions.id });
+      if (written.length === 0) return false;
+      await noteTaken(
+        tx,
+        id,
+        edits.map((edit) => ({ ...edit, revision })),
+      );
+      return true;
+    }),
+
+  /** For reset: removes for good, bin included. */
+  erase: async (id: string): Promise<void> => {
+    await db.delete(takenEdits).where(eq(takenEdits.productionId, id));
+    await db.delete(productions).where(eq(productions.id, id));
+  },
+});
+
+const binOf = (db: Database) => ({
+  bin: async (id: string): Promise<boolean> =>
+    (
+      await db
+        .update(productions)
+        .set({ deletedAt: new Date() })
+        .where(living(id))
+        .returning({ id: productions.id })
+    ).length > 0,
+
+  takeBack: async (id: string): Promise<boolean> =>
+    (
+      await db
+        .update(productions)
+        .set({ deletedAt: null })
+        .where(and(eq(productions.id, id), isNotNull(productions.deletedAt)))
+        .returning({ id: productions.id })
+    ).length > 0,
+});
+
+const settingsOf = (db: Database) => ({
+  setting: async (key: string): Promise<string | null> => {
+    const [row] = await db.select().from(settings).where(eq(settings.key, key));
+    return row?.value ?? null;
+  },
+
+  setSetting: async (key: string, value: string): Promise<void> => {
+    await db
+      .insert(settings)
+      .values({ key, value })
+      .onConflictDoUpdate({ target: settings.key, set: { value } });
+  },
+});
+
+/** The only place that speaks to the tables of productions. */
+export const productionRepository = (db: Database) => ({
+  ...readingOf(db),
+  ...writingOf(db),
+  ...binOf(db),
+  ...settingsOf(db),
+});
 export type ProductionRepository = ReturnType<typeof productionRepository>;

@@ -1,7 +1,13 @@
 import * as z from 'zod';
 import { applyCommands, commandSchema, refOfPath, type Command } from '@/core/document/edit';
-import { DOCUMENT_FORMAT, DOCUMENT_VERSION, type Production } from '@/core/document/production';
+import {
+  DOCUMENT_FORMAT,
+  DOCUMENT_VERSION,
+  signOffSchema,
+  type Production,
+} from '@/core/document/production';
 import { validateProduction } from '@/core/document/read';
+import { refusedSignOff } from '@/core/evaluate/signing';
 import { accept, type Problem, type Result } from '@/core/result';
 import type { ProductionRepository, TakenEdit } from './repository';
 import type { Stored } from './stored';
@@ -105,6 +111,8 @@ function tryEdits(
     const done = applyCommands(now, commands);
     if (!done.ok) return done;
     now = done.value.document;
+    const unsigned = signOffProblems(now, commands);
+    if (unsigned.length > 0) return { ok: false, problems: unsigned };
   }
   const checked = checkChanged(now, document);
   if (checked.ok) return checked;
@@ -113,6 +121,17 @@ function tryEdits(
     problems: checked.problems.map((problem) => ({ ...problem, at: refOfPath(now, problem.path) })),
   };
 }
+
+/** Sign-offs that nobody can have given for what stands there. */
+const signOffProblems = (now: Production, commands: readonly Command[]): RefusedEdit['problems'] =>
+  commands.flatMap((command) => {
+    if (command.do !== 'add' || command.kind !== 'signOff' || command.of === undefined) return [];
+    const read = signOffSchema.safeParse(command.record);
+    const message = read.success ? refusedSignOff(now, command.of, read.data) : null;
+    if (message === null) return [];
+    const at = { kind: 'build' as const, id: command.of, path: ['signOffs'] };
+    return [{ code: 'not_signed', path: 'signOffs', message, at }];
+  });
 
 /** Saves keep format, version and id: those are the store's, not the user's, to change. */
 function checkChanged(now: Production, before: Production): Result<Production> {

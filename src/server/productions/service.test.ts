@@ -11,7 +11,8 @@ import {
   type Change,
   type Command,
 } from '@/core/document/edit';
-import type { Production } from '@/core/document/production';
+import { DOCUMENT_VERSION, type Production } from '@/core/document/production';
+import { LOOK_OVER } from '@/core/power/wire';
 import { nightFerry } from '@/demo/nightFerry';
 import { openDatabase, type OpenDatabase } from '../storage/database';
 import { productions } from '../storage/schema';
@@ -115,6 +116,33 @@ describe.each([
     const stale = await saving(revision, edit(document, rename('Other')), 'two');
     expect(stale).toMatchObject({ kind: 'stale', newer: { revision: revision + 1 } });
     expect((await service.list())[0]!.name).toBe('Day Ferry');
+  });
+
+  test('a sign-off for a light whose gate is shut is refused, and costs the other edits nothing', async () => {
+    const { document, revision } = await now();
+    const record = {
+      id: 'false-look',
+      name: 'Nobody',
+      date: '2026-11-26',
+      checked: [...LOOK_OVER],
+      design: 'whatever',
+      copy: 1,
+      seen: {},
+    };
+    const sign = (of: string) => edit(document, addRecord({ kind: 'signOff', of }, record));
+    const outcome = await saving(revision, [
+      ...sign('warm-ring'),
+      ...sign('clerk-ring'),
+      ...edit(document, note('kept')),
+    ]);
+    expect(outcome).toMatchObject({ kind: 'saved', revision: revision + 1 });
+    const messages =
+      outcome.kind === 'saved' ? outcome.refused.map(({ problems }) => problems[0]!.message) : [];
+    expect(messages[0]).toContain('gate is shut');
+    expect(messages[1]).toContain('has changed since');
+    const kept = (await now()).document;
+    expect(kept.builds.flatMap(({ signOffs }) => signOffs)).toEqual([]);
+    expect(kept.note).toBe('kept');
   });
 
   test('a window that never heard its saves were taken sends them again with what came after', async () => {
@@ -243,14 +271,17 @@ describe.each([
       .insert(productions)
       .values({ id: 'old', name: 'Old', revision: 3, document: { ...old, id: 'old' as never } });
     const found = (await service.find('old'))!;
-    expect(found.document).toMatchObject({ version: 5, setups: [] });
+    expect(found.document).toMatchObject({ version: DOCUMENT_VERSION, setups: [] });
     const saved = await service.save('old', {
       client: 'one',
       baseRevision: 3,
       edits: edit(found.document, rename('Newer')),
     });
     expect(saved).toMatchObject({ kind: 'saved', revision: 4 });
-    expect((await service.find('old'))!.document).toMatchObject({ version: 5, name: 'Newer' });
+    expect((await service.find('old'))!.document).toMatchObject({
+      version: DOCUMENT_VERSION,
+      name: 'Newer',
+    });
   });
 
   test('one that cannot be read says so, is kept, and can be fetched as it is', async () => {
@@ -277,7 +308,7 @@ describe.each([
     const id = await service.create({ name: 'Mine', region: 'na-120-60', currency: 'USD' });
     const { document } = (await service.find(id))!;
     expect(document.circuits[0]).toMatchObject({ voltageV: 120, ratedA: 20 });
-    expect(document.shelf.bulbs.every(({ onHandCount }) => onHandCount === 0)).toBe(true);
+    expect(document.shelf.units.every(({ onHand }) => onHand === 0)).toBe(true);
     expect(document.shots).toEqual([]);
   });
 

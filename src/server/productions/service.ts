@@ -38,11 +38,34 @@ export class UnreadableProduction extends Error {
 
 const DEMO_FILLED = 'demo-filled';
 
+/** Keeps a copy under its own id, or one of its own when that is taken. */
+async function insertUnderFreeId(repository: ProductionRepository, document: Production) {
+  const wanted = document.id;
+  const free = (await repository.isTaken(wanted)) ? `${wanted.slice(0, 50)}-${nanoid(8)}` : wanted;
+  const id = productionIdSchema.parse(free);
+  await repository.insert({ ...document, id });
+  return id;
+}
+
+const demoOf = (repository: ProductionRepository) => ({
+  /** Puts *Night Ferry* in once; a user who deleted it is not given it again. */
+  fillDemoOnce: async () => {
+    if (await repository.setting(DEMO_FILLED)) return;
+    await insertUnderFreeId(repository, nightFerry());
+    await repository.setSetting(DEMO_FILLED, 'yes');
+  },
+
+  /** Puts the sample production back as it was on the first day. */
+  resetDemo: async () => {
+    const fresh = nightFerry();
+    await repository.erase(fresh.id);
+    await repository.insert(fresh);
+    await repository.setSetting(DEMO_FILLED, 'yes');
+  },
+});
+
 /** What the application does with productions; routes parse and answer, nothing more. */
 export function productionService(repository: ProductionRepository) {
-  const freeId = async (wanted: string) =>
-    (await repository.isTaken(wanted)) ? `${wanted.slice(0, 50)}-${nanoid(8)}` : wanted;
-
   const find = async (id: string): Promise<Stored | null> => {
     const row = await repository.find(id);
     if (!row) return null;
@@ -54,13 +77,10 @@ export function productionService(repository: ProductionRepository) {
     throw new UnreadableProduction(document, read.problems);
   };
 
-  const insertCopy = async (document: Production) => {
-    const id = productionIdSchema.parse(await freeId(document.id));
-    await repository.insert({ ...document, id });
-    return id;
-  };
+  const insertCopy = (document: Production) => insertUnderFreeId(repository, document);
 
   return {
+    ...demoOf(repository),
     list: repository.list,
     find,
     bin: repository.bin,
@@ -93,21 +113,6 @@ export function productionService(repository: ProductionRepository) {
         taken: [...known],
         movedOn: movedOn(stored.revision, given.revision, since, given.client),
       };
-    },
-
-    /** Puts *Night Ferry* in once; a user who deleted it is not given it again. */
-    fillDemoOnce: async () => {
-      if (await repository.setting(DEMO_FILLED)) return;
-      await insertCopy(nightFerry());
-      await repository.setSetting(DEMO_FILLED, 'yes');
-    },
-
-    /** Puts the sample production back as it was on the first day. */
-    resetDemo: async () => {
-      const fresh = nightFerry();
-      await repository.erase(fresh.id);
-      await repository.insert(fresh);
-      await repository.setSetting(DEMO_FILLED, 'yes');
     },
   };
 }

@@ -1,9 +1,8 @@
 'use client';
 import { STANDINGS, type Build } from '@/core/document/production';
-import { useDevice } from '@/ui/device';
 import { Dialog } from '@/ui/Dialog';
 import { ChoiceField } from '@/ui/fields/ChoiceField';
-import { QuantityField } from '@/ui/fields/QuantityField';
+import { CountField } from '@/ui/fields/CountField';
 import { TextField } from '@/ui/fields/TextField';
 import { useProduction } from '../store/context';
 import { useEdits } from '../store/useEdits';
@@ -16,7 +15,6 @@ const NO_SHOT = '';
 /** Name, shot, circuit and copies of a build: what it is, not how it is made. */
 export default function BuildDialog({ build, onClose }: { build: Build; onClose: () => void }) {
   const edits = useEdits();
-  const { units } = useDevice();
   const shots = useProduction((state) => state.document.shots);
   const circuits = useProduction((state) => state.document.circuits);
   const change = (label: string, set: (target: Build) => void) =>
@@ -55,17 +53,13 @@ export default function BuildDialog({ build, onClose }: { build: Build; onClose:
           help="an idea is not switched on with the others"
           onCommit={(standing) => change('standing', (target) => void (target.standing = standing))}
         />
-        <QuantityField
+        <CountField
           label="Copies made at once"
           value={build.copies}
-          dimension="count"
-          assumedUnit=""
-          step={1}
           min={1}
           max={100}
           whole
-          system={units}
-          onCommit={(copies) => change('copies', (target) => void (target.copies = copies ?? 1))}
+          onCommit={(copies) => change('copies', (target) => void (target.copies = copies))}
         />
       </div>
     </Dialog>

@@ -1,78 +1,47 @@
 'use client';
 import { Plus, X } from 'lucide-react';
-import { effectiveBulb } from '@/core/units/effective';
+import type { Field } from '@/core/forms/form';
+import { MOST_GROUPS } from '@/core/forms/kit/parameters';
+import { oneOf } from '@/core/units/effective';
+import type { Unit } from '@/core/units/unit';
 import { useDevice } from '@/ui/device';
 import { ChoiceField } from '@/ui/fields/ChoiceField';
 import { QuantityField } from '@/ui/fields/QuantityField';
 import { useProduction } from '../store/context';
 import type { BuildForm } from './useBuildForm';
 
+/** As a build's parameters hold it. */
 interface Group {
   bulbId: string | null;
   level: number;
 }
 
-const MOST_GROUPS = 4;
+interface GroupsFieldProps {
+  form: BuildForm;
+  field: Extract<Field, { kind: 'groups' }>;
+}
 
 /** Which bulb sits in every socket, every other socket and so on, and how far each is dimmed. */
-export function GroupsField({ form, parameter }: { form: BuildForm; parameter: string }) {
-  const { units } = useDevice();
-  const bulbs = useProduction((state) => state.document.shelf.bulbs);
+export function GroupsField({ form, field: { parameter, category } }: GroupsFieldProps) {
+  const shelf = useProduction((state) => state.document.shelf.units);
+  const bulbs = shelf.filter((unit) => unit.category === category);
   const groups = form.values[parameter] as unknown as Group[];
   const put = (next: Group[]) => form.commit({ [parameter]: next as never });
-  const change = (at: number, over: Partial<Group>) =>
-    put(groups.map((group, index) => (index === at ? { ...group, ...over } : group)));
-  const options = [
-    { value: '', label: 'not chosen' },
-    ...bulbs.map((bulb) => ({ value: bulb.id as string, label: bulb.name })),
-  ];
   return (
     <div className="col-span-full flex flex-wrap items-end gap-x-5 gap-y-2">
-      {groups.map((group, at) => {
-        const letter = String.fromCharCode(65 + at);
-        const bulb = bulbs.find(({ id }) => id === group.bulbId);
-        const flux = bulb && effectiveBulb(bulb).luminousFluxLm.value * group.level;
-        return (
-          <fieldset key={at} className="flex min-w-0 items-end gap-2">
-            <legend className="sr-only">Group {letter}</legend>
-            <div className="w-72 max-w-[60vw]">
-              <ChoiceField
-                label={
-                  groups.length > 1
-                    ? `Bulb ${letter}, socket ${at + 1} of every ${groups.length}`
-                    : 'Bulb'
-                }
-                value={group.bulbId ?? ''}
-                options={options}
-                onCommit={(id) => change(at, { bulbId: id === '' ? null : id })}
-              />
-            </div>
-            <div className="w-28">
-              <QuantityField
-                label={flux ? `Level, ${Math.round(flux)} lm` : 'Level'}
-                value={group.level}
-                dimension="ratio"
-                assumedUnit="%"
-                step={0.01}
-                min={0}
-                max={1}
-                system={units}
-                onCommit={(level) => change(at, { level: level ?? 1 })}
-              />
-            </div>
-            {groups.length > 1 && (
-              <button
-                type="button"
-                className="press !px-2"
-                aria-label={`Take out group ${letter}`}
-                onClick={() => put(groups.filter((_, index) => index !== at))}
-              >
-                <X size={15} aria-hidden />
-              </button>
-            )}
-          </fieldset>
-        );
-      })}
+      {groups.map((group, at) => (
+        <OneGroup
+          key={at}
+          group={group}
+          at={at}
+          of={groups.length}
+          bulbs={bulbs}
+          onChange={(over) =>
+            put(groups.map((each, index) => (index === at ? { ...each, ...over } : each)))
+          }
+          onRemove={() => put(groups.filter((_, index) => index !== at))}
+        />
+      ))}
       {groups.length < MOST_GROUPS && (
         <button
           type="button"
@@ -83,5 +52,60 @@ export function GroupsField({ form, parameter }: { form: BuildForm; parameter: s
         </button>
       )}
     </div>
+  );
+}
+
+interface OneGroupProps {
+  group: Group;
+  at: number;
+  of: number;
+  bulbs: readonly Unit[];
+  onChange: (over: Partial<Group>) => void;
+  onRemove: () => void;
+}
+
+function OneGroup({ group, at, of, bulbs, onChange, onRemove }: OneGroupProps) {
+  const { units } = useDevice();
+  const letter = String.fromCharCode(65 + at);
+  const bulb = bulbs.find(({ id }) => id === group.bulbId);
+  const flux = bulb && oneOf(bulb).luminousFluxLm.value * group.level;
+  return (
+    <fieldset className="flex min-w-0 items-end gap-2">
+      <legend className="sr-only">Group {letter}</legend>
+      <div className="w-72 max-w-[60vw]">
+        <ChoiceField
+          label={of > 1 ? `Bulb ${letter}, socket ${at + 1} of every ${of}` : 'Bulb'}
+          value={group.bulbId ?? ''}
+          options={[
+            { value: '', label: 'not chosen' },
+            ...bulbs.map(({ id, name }) => ({ value: id as string, label: name })),
+          ]}
+          onCommit={(id) => onChange({ bulbId: id === '' ? null : id })}
+        />
+      </div>
+      <div className="w-28">
+        <QuantityField
+          label={flux ? `Level, ${Math.round(flux)} lm` : 'Level'}
+          value={group.level}
+          dimension="ratio"
+          assumedUnit="%"
+          step={0.01}
+          min={0}
+          max={1}
+          system={units}
+          onCommit={(level) => onChange({ level: level ?? 1 })}
+        />
+      </div>
+      {of > 1 && (
+        <button
+          type="button"
+          className="press !px-2"
+          aria-label={`Take out group ${letter}`}
+          onClick={onRemove}
+        >
+          <X size={15} aria-hidden />
+        </button>
+      )}
+    </fieldset>
   );
 }

@@ -4,6 +4,7 @@ import type { Shape } from '@/core/drawing/drawing';
 import type { Piece } from '@/core/build/pieces';
 import { pieceView } from '@/core/shop/planView';
 import { show, showText } from '@/core/quantity';
+import { Heads } from '@/ui/Heads';
 import { useDevice } from '@/ui/device';
 import { QUIET_VIEW, ViewDrawing } from '@/ui/drawing/ViewDrawing';
 
@@ -100,20 +101,7 @@ function Circles({ shapes, shop }: { shapes: readonly Shape[]; shop: Shop }) {
     <details className="mt-2 text-sm">
       <summary>Every circle, from the lower left corner</summary>
       <table className="rows w-full">
-        <thead>
-          <tr>
-            <th scope="col">Mark</th>
-            <th scope="col" className="num">
-              right
-            </th>
-            <th scope="col" className="num">
-              up
-            </th>
-            <th scope="col" className="num">
-              radius
-            </th>
-          </tr>
-        </thead>
+        <Heads of={['Mark', { figures: 'right' }, { figures: 'up' }, { figures: 'radius' }]} />
         <tbody>
           {circles.map((circle, index) => (
             <tr key={index}>

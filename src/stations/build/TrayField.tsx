@@ -69,6 +69,6 @@ export function TrayField({ field, form, findings }: TrayFieldProps) {
       );
     }
     case 'groups':
-      return <GroupsField form={form} parameter={field.parameter} />;
+      return <GroupsField form={form} field={field} />;
   }
 }

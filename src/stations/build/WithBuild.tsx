@@ -10,6 +10,15 @@ export interface AtHand {
   readouts: WorkedOut;
 }
 
+/** One of the sheets a station lays out for a build. */
+export interface BuildSheet {
+  id: string;
+  name: string;
+  Sheet: React.ComponentType<AtHand>;
+  /** left out where this does not hold */
+  when?: (readouts: WorkedOut) => boolean;
+}
+
 /** The frame of a build's station: its sheet, the way to a first light, or why there are no figures. */
 export function WithBuild({ Sheet }: { Sheet: (atHand: AtHand) => React.ReactNode }) {
   const { build, readouts, findings } = useWorkplace();

@@ -6,6 +6,7 @@ import type { Build, BuildParameters } from '@/core/document/production';
 import { sceneOf } from '@/core/evaluate/context';
 import { FORMS, readParameters } from '@/core/forms';
 import { changeAccessory, changeParameters } from '@/core/document/change';
+import { rangeOf } from '@/core/forms/range';
 import type { Field, Limits } from '@/core/forms/form';
 import { useProduction, useProductionStore } from '../store/context';
 
@@ -63,14 +64,8 @@ export function useBuildForm(build: Build) {
       context,
       fields,
       values: { ...build.parameters, ...accessoryValues(build) } as BuildParameters,
-      /** the field's own range, narrowed by the other parameters */
-      rangeOf: (field: Extract<Field, { kind: 'quantity' }>): Limits => {
-        const limit = limits[field.parameter];
-        return {
-          min: Math.max(field.min, limit?.min ?? field.min),
-          max: Math.min(field.max, limit?.max ?? field.max),
-        };
-      },
+      rangeOf: (field: Extract<Field, { kind: 'quantity' }>): Limits =>
+        rangeOf(field, limits[field.parameter]),
       /** Takes a change, or says why it cannot be made. */
       commit: (changes: BuildParameters): string | null => {
         const checked = judged(changes);

@@ -2,6 +2,7 @@
 import { amountText, type Purchase } from '@/core/shop/purchase';
 import { moneyFormatter } from '@/core/quantity';
 import { useProduction } from '../store/context';
+import { Heads } from '@/ui/Heads';
 
 /** Needed → packs → left over, with what must still be spent and what it would cost from nothing. */
 export default function MoneyTable({ purchase, copies }: { purchase: Purchase; copies: number }) {
@@ -16,45 +17,20 @@ export default function MoneyTable({ purchase, copies }: { purchase: Purchase; c
       {purchase.lines.length === 0 && <p>Nothing chosen yet: pick lamps and materials in Build.</p>}
       <div className="relative overflow-x-auto">
         <table className="rows w-full text-sm">
-          <thead>
-            <tr>
-              <th scope="col">What</th>
-              <th scope="col" className="num">
-                needed
-              </th>
-              <th scope="col" className="num">
-                on hand
-              </th>
-              <th scope="col" className="num">
-                packs to buy
-              </th>
-              <th scope="col" className="num">
-                left over
-              </th>
-              <th scope="col" className="num">
-                now
-              </th>
-              <th scope="col" className="num">
-                full
-              </th>
-            </tr>
-          </thead>
+          <Heads
+            of={[
+              'What',
+              { figures: 'needed' },
+              { figures: 'on hand' },
+              { figures: 'packs to buy' },
+              { figures: 'left over' },
+              { figures: 'now' },
+              { figures: 'full' },
+            ]}
+          />
           <tbody>
             {purchase.lines.map((line) => (
-              <tr key={line.key}>
-                <td>
-                  {line.name}
-                  <span className="block text-[12.5px] text-ink-soft">{line.why}</span>
-                </td>
-                <td className="num">{amountText(line.needed, line.measure)}</td>
-                <td className="num">{amountText(line.onHand, line.measure)}</td>
-                <td className="num">
-                  {line.packsNow} of {amountText(line.packSize, line.measure)}
-                </td>
-                <td className="num">{amountText(line.leftOver, line.measure)}</td>
-                <td className="num">{line.priced ? money(line.spentNowMinor) : 'no price'}</td>
-                <td className="num">{line.priced ? money(line.fullMinor) : '–'}</td>
-              </tr>
+              <MoneyRow key={line.key} line={line} money={money} />
             ))}
           </tbody>
           <tfoot>
@@ -69,16 +45,7 @@ export default function MoneyTable({ purchase, copies }: { purchase: Purchase; c
           </tfoot>
         </table>
       </div>
-      <dl className="mt-4 grid max-w-md grid-cols-[1fr_auto] gap-x-6 text-sm">
-        <dt>Spent now</dt>
-        <dd className="figure text-right">{money(purchase.spentNowMinor)}</dd>
-        <dt>Stock used up, where it counts</dt>
-        <dd className="figure text-right">{money(purchase.stockMinor)}</dd>
-        <dt>Full cost, as if nothing were on hand</dt>
-        <dd className="figure text-right">{money(purchase.fullMinor)}</dd>
-        <dt>Full cost of one light</dt>
-        <dd className="figure text-right">{money(purchase.fullPerLightMinor)}</dd>
-      </dl>
+      <Sums purchase={purchase} money={money} />
       {purchase.unpriced > 0 && (
         <p className="mt-2 text-sm text-look">
           {purchase.unpriced} {purchase.unpriced === 1 ? 'thing has' : 'things have'} no price on
@@ -88,3 +55,35 @@ export default function MoneyTable({ purchase, copies }: { purchase: Purchase; c
     </section>
   );
 }
+
+type Money = ReturnType<typeof moneyFormatter>;
+
+const MoneyRow = ({ line, money }: { line: Purchase['lines'][number]; money: Money }) => (
+  <tr>
+    <td>
+      {line.name}
+      <span className="block text-[12.5px] text-ink-soft">{line.why}</span>
+    </td>
+    <td className="num">{amountText(line.needed, line.measure)}</td>
+    <td className="num">{amountText(line.onHand, line.measure)}</td>
+    <td className="num">
+      {line.packsNow} of {amountText(line.packSize, line.measure)}
+    </td>
+    <td className="num">{amountText(line.leftOver, line.measure)}</td>
+    <td className="num">{line.priced ? money(line.spentNowMinor) : 'no price'}</td>
+    <td className="num">{line.priced ? money(line.fullMinor) : '–'}</td>
+  </tr>
+);
+
+const Sums = ({ purchase, money }: { purchase: Purchase; money: Money }) => (
+  <dl className="mt-4 grid max-w-md grid-cols-[1fr_auto] gap-x-6 text-sm">
+    <dt>Spent now</dt>
+    <dd className="figure text-right">{money(purchase.spentNowMinor)}</dd>
+    <dt>Stock used up, where it counts</dt>
+    <dd className="figure text-right">{money(purchase.stockMinor)}</dd>
+    <dt>Full cost, as if nothing were on hand</dt>
+    <dd className="figure text-right">{money(purchase.fullMinor)}</dd>
+    <dt>Full cost of one light</dt>
+    <dd className="figure text-right">{money(purchase.fullPerLightMinor)}</dd>
+  </dl>
+);

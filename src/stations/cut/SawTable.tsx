@@ -2,6 +2,7 @@
 import type { CutPlan } from '@/core/shop/cutPlan';
 import { sawList } from '@/core/shop/sawList';
 import { editText } from '@/core/quantity';
+import { Heads } from '@/ui/Heads';
 import { useDevice } from '@/ui/device';
 
 /** The list to take to the saw, in the order of work. */
@@ -20,22 +21,16 @@ export default function SawTable({ cuts }: { cuts: CutPlan }) {
         clamped, blade guard down.
       </p>
       <table className="rows w-full text-sm">
-        <thead>
-          <tr>
-            <th scope="col">From</th>
-            <th scope="col">Piece</th>
-            <th scope="col" className="num">
-              count
-            </th>
-            <th scope="col" className="num">
-              length
-            </th>
-            <th scope="col" className="num">
-              width
-            </th>
-            <th scope="col">Note</th>
-          </tr>
-        </thead>
+        <Heads
+          of={[
+            'From',
+            'Piece',
+            { figures: 'count' },
+            { figures: 'length' },
+            { figures: 'width' },
+            'Note',
+          ]}
+        />
         <tbody>
           {rows.map((row, at) => (
             <tr key={at}>

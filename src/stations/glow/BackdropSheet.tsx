@@ -5,6 +5,7 @@ import type { Build } from '@/core/document/production';
 import type { WorkedOut } from '@/core/evaluate/readouts';
 import type { Wash } from '@/core/light/wash';
 import { show, showText, threeFigures, toUnit } from '@/core/quantity';
+import { Heads } from '@/ui/Heads';
 import { useDevice } from '@/ui/device';
 import { exportName } from '../shell/actions';
 import { useEngine } from '../shell/useEngine';
@@ -51,26 +52,16 @@ export default function BackdropSheet({ build, readouts }: { build: Build; reado
       <section>
         <h2 className="text-[15px]">Best places found for this backdrop</h2>
         <table className="rows tight w-full text-[13px]">
-          <thead>
-            <tr>
-              <th scope="col">Lights</th>
-              <th scope="col" className="num">
-                From the backdrop
-              </th>
-              <th scope="col" className="num">
-                Apart
-              </th>
-              <th scope="col" className="num">
-                Turned in
-              </th>
-              <th scope="col" className="num">
-                Mean light
-              </th>
-              <th scope="col" className="num">
-                Evenness
-              </th>
-            </tr>
-          </thead>
+          <Heads
+            of={[
+              'Lights',
+              { figures: 'From the backdrop' },
+              { figures: 'Apart' },
+              { figures: 'Turned in' },
+              { figures: 'Mean light' },
+              { figures: 'Evenness' },
+            ]}
+          />
           <tbody>
             {[answer.one, answer.two].map((wash) => (
               <Place key={wash.lights} wash={wash} allowed={shot.evennessStops} />

@@ -2,7 +2,7 @@
 import { DEGREE } from '@/core/angle';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { shotOf } from '@/core/document/blank';
-import type { Build } from '@/core/document/production';
+import type { Build, Production } from '@/core/document/production';
 import type { WorkedOut } from '@/core/evaluate/readouts';
 import { shotTargetLx } from '@/core/evaluate/light';
 import { buildPicture, fixturePicture } from '@/core/evaluate/glow/scene';
@@ -34,10 +34,25 @@ const LEVELS = [
   { value: 'matched', label: 'each brought to the target' },
 ] as const;
 
+/** The build as a source of light, once more when its room has been simulated well enough. */
+function useBuildLight(document: Production, build: Build, { room }: WorkedOut) {
+  const { transport } = useWorkplace();
+  const known = (room && transport.known.get(room.key)) ?? null;
+  // More photons than for the readouts are not seen in a face: the hands are left to one thing at a time.
+  const settled = !room || (known?.photons ?? 0) >= PHOTONS.readouts;
+  const roomKey = room?.key;
+  const stage = known === null ? 'none' : settled ? 'settled' : 'first';
+  const light = useMemo(
+    () => buildPicture(document, build.id, known),
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [document, build.id, roomKey, stage],
+  );
+  return { light, settled };
+}
+
 /** A head in this light, at the shot's distance and exposure, beside the fixture's. */
 export default function FaceSheet({ build, readouts }: { build: Build; readouts: WorkedOut }) {
   const document = useProduction((state) => state.document);
-  const { transport } = useWorkplace();
   const shot = shotOf(document, build);
   const fixture =
     document.fixtures.find(({ id }) => id === build.fixtureId) ?? document.fixtures[0] ?? null;
@@ -50,17 +65,7 @@ export default function FaceSheet({ build, readouts }: { build: Build; readouts:
   const [skin, setSkin] = useState<SkinId>('light');
   const [level, setLevel] = useState<'true' | 'matched'>('matched');
   const [view, setView] = useState<View>('wipe');
-  const { room } = readouts;
-  const known = (room && transport.known.get(room.key)) ?? null;
-  // More photons than for the readouts are not seen in a face: the hands are left to one thing at a time.
-  const settled = !room || (known?.photons ?? 0) >= PHOTONS.readouts;
-  const roomKey = room?.key;
-  const stage = known === null ? 'none' : settled ? 'settled' : 'first';
-  const buildLight = useMemo(
-    () => buildPicture(document, build.id, known),
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-    [document, build.id, roomKey, stage],
-  );
+  const { light: buildLight, settled } = useBuildLight(document, build, readouts);
   const fixtureLight = useMemo(() => fixture && fixturePicture(fixture, shot), [fixture, shot]);
   const settings = {
     skin,
@@ -87,22 +92,7 @@ export default function FaceSheet({ build, readouts }: { build: Build; readouts:
       />
       <div className="flex flex-col gap-2 text-[13px]">
         <LightPad pose={pose} nearestM={0.3} farthestM={6} onMove={setPose} />
-        <label className="grid gap-0.5">
-          <span className="flex justify-between text-ink-soft">
-            Height <span className="figure">{Math.round(pose.elevationRad / DEGREE)}°</span>
-          </span>
-          <input
-            type="range"
-            min={-40}
-            max={85}
-            step={1}
-            value={Math.round(pose.elevationRad / DEGREE)}
-            className="accent-[var(--brass)]"
-            onChange={(event) =>
-              setPose({ ...pose, elevationRad: Number(event.target.value) * DEGREE })
-            }
-          />
-        </label>
+        <HeightSlider pose={pose} onMove={setPose} />
         <PoseWords pose={pose} readouts={readouts} />
         <button type="button" className="press !min-h-0 !py-0.5" onClick={() => setPose(asShot)}>
           Back to the shot’s distance
@@ -120,6 +110,25 @@ export default function FaceSheet({ build, readouts }: { build: Build; readouts:
         />
       </div>
     </div>
+  );
+}
+
+function HeightSlider({ pose, onMove }: { pose: Pose; onMove: (pose: Pose) => void }) {
+  return (
+    <label className="grid gap-0.5">
+      <span className="flex justify-between text-ink-soft">
+        Height <span className="figure">{Math.round(pose.elevationRad / DEGREE)}°</span>
+      </span>
+      <input
+        type="range"
+        min={-40}
+        max={85}
+        step={1}
+        value={Math.round(pose.elevationRad / DEGREE)}
+        className="accent-[var(--brass)]"
+        onChange={(event) => onMove({ ...pose, elevationRad: Number(event.target.value) * DEGREE })}
+      />
+    </label>
   );
 }
 
@@ -182,23 +191,7 @@ function Head({ own, other, view, broken, name, fixtureName }: HeadProps) {
           className="aspect-square w-full bg-[#14110d]"
         />
         {view === 'wipe' && fixtureName && (
-          <>
-            <input
-              type="range"
-              aria-label="Wipe between build and fixture"
-              min={0}
-              max={100}
-              value={Math.round(wipe * 100)}
-              onChange={(event) => setWipe(Number(event.target.value) / 100)}
-              className="absolute inset-x-0 bottom-0 w-full accent-[var(--brass-bright)]"
-            />
-            <span className="absolute top-1 left-1 rounded bg-black/60 px-1.5 text-[12px] text-white">
-              this build
-            </span>
-            <span className="absolute top-1 right-1 max-w-[45%] truncate rounded bg-black/60 px-1.5 text-[12px] text-white">
-              {fixtureName}
-            </span>
-          </>
+          <Wipe share={wipe} onWipe={setWipe} fixtureName={fixtureName} />
         )}
       </div>
       {view === 'difference' && <StopsScale words="build against fixture" />}
@@ -222,3 +215,30 @@ function Head({ own, other, view, broken, name, fixtureName }: HeadProps) {
     </figure>
   );
 }
+
+interface WipeProps {
+  share: number;
+  onWipe: (share: number) => void;
+  fixtureName: string;
+}
+
+/** Build on the left, fixture on the right, and the seam between them to push. */
+const Wipe = ({ share, onWipe, fixtureName }: WipeProps) => (
+  <>
+    <input
+      type="range"
+      aria-label="Wipe between build and fixture"
+      min={0}
+      max={100}
+      value={Math.round(share * 100)}
+      onChange={(event) => onWipe(Number(event.target.value) / 100)}
+      className="absolute inset-x-0 bottom-0 w-full accent-[var(--brass-bright)]"
+    />
+    <span className="absolute top-1 left-1 rounded bg-black/60 px-1.5 text-[12px] text-white">
+      this build
+    </span>
+    <span className="absolute top-1 right-1 max-w-[45%] truncate rounded bg-black/60 px-1.5 text-[12px] text-white">
+      {fixtureName}
+    </span>
+  </>
+);

@@ -3,6 +3,7 @@ import { Download } from 'lucide-react';
 import { useState } from 'react';
 import type { Build } from '@/core/document/production';
 import type { Glow, GlowId } from '@/core/evaluate/glow';
+import { BUILD_FILES, filesAt } from '@/core/formats/buildFiles';
 import { useDevice } from '@/ui/device';
 import { lazyPanel } from '@/ui/lazyPanel';
 import { SeverityMark, severityWord } from '@/ui/Severity';
@@ -11,11 +12,6 @@ import { shownReadout } from '../shell/showReadout';
 import { useProduction } from '../store/context';
 
 const WorkingDialog = lazyPanel(() => import('../shell/WorkingDialog'));
-
-const FILES = [
-  ['light.ies', 'IES'],
-  ['light.ldt', 'EULUMDAT'],
-] as const;
 
 /** Every figure of the light; pressing one opens its working. */
 export function GlowFigures({ glow, build }: { glow: Glow; build: Build }) {
@@ -53,7 +49,7 @@ export function GlowFigures({ glow, build }: { glow: Glow; build: Build }) {
       </ul>
       <p className="flex flex-wrap items-center gap-2 border-b border-line px-3 py-2 text-[13px]">
         <span className="text-ink-soft">Files</span>
-        {FILES.map(([file, name]) => (
+        {filesAt('glow').map((file) => (
           <a
             key={file}
             className="press flex items-center gap-1 !py-0.5 no-underline"
@@ -62,7 +58,7 @@ export function GlowFigures({ glow, build }: { glow: Glow; build: Build }) {
             aria-disabled={saving}
           >
             <Download size={14} aria-hidden />
-            {name}
+            {BUILD_FILES[file].title}
           </a>
         ))}
       </p>

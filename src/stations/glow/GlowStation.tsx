@@ -3,7 +3,7 @@ import { useState } from 'react';
 import type { WorkedOut } from '@/core/evaluate/readouts';
 import { lazyPanel } from '@/ui/lazyPanel';
 import { Sheets } from '@/ui/Sheets';
-import { WithBuild, type AtHand } from '../build/WithBuild';
+import { WithBuild, type AtHand, type BuildSheet } from '../build/WithBuild';
 import { Tray } from '../build/Tray';
 import { useBuildForm } from '../build/useBuildForm';
 import { useWorkplace } from '../shell/useWorkplace';
@@ -16,27 +16,26 @@ const BackdropSheet = lazyPanel(() => import('./BackdropSheet'));
 const ReachSheet = lazyPanel(() => import('./ReachSheet'));
 const LayersSheet = lazyPanel(() => import('./LayersSheet'));
 
-const SHEETS = [
-  ['face', 'On a face'],
-  ['mouth', 'Its mouth'],
-  ['backdrop', 'Over the backdrop'],
-  ['reach', 'Reach and spread'],
-  ['layers', 'Layers'],
-] as const;
-type SheetId = (typeof SHEETS)[number][0];
+const SHEETS: readonly BuildSheet[] = [
+  { id: 'face', name: 'On a face', Sheet: FaceSheet },
+  { id: 'mouth', name: 'Its mouth', Sheet: MouthSheet },
+  { id: 'backdrop', name: 'Over the backdrop', Sheet: BackdropSheet },
+  { id: 'reach', name: 'Reach and spread', Sheet: ReachSheet },
+  { id: 'layers', name: 'Layers', Sheet: LayersSheet },
+];
 
 /** What light comes out, seen and in figures. */
 export const GlowStation = () => <WithBuild Sheet={GlowSheet} />;
 
 function GlowSheet({ build, readouts }: AtHand) {
   const form = useBuildForm(build);
-  const [sheet, setSheet] = useState<SheetId>('face');
+  const [sheet, setSheet] = useState('face');
   if (!form) return null;
   return (
     <div className="flex h-full flex-col bg-sheet max-md:h-auto">
       <Sheets
         label="Sheets"
-        sheets={SHEETS}
+        sheets={SHEETS.map(({ id, name }) => [id, name])}
         open={sheet}
         onOpen={setSheet}
         beside={<Known readouts={readouts} />}
@@ -51,11 +50,10 @@ function GlowSheet({ build, readouts }: AtHand) {
                 role="group"
                 aria-label="Picture"
               >
-                {sheet === 'face' && <FaceSheet build={build} readouts={readouts} />}
-                {sheet === 'mouth' && <MouthSheet readouts={readouts} />}
-                {sheet === 'backdrop' && <BackdropSheet build={build} readouts={readouts} />}
-                {sheet === 'reach' && <ReachSheet build={build} readouts={readouts} />}
-                {sheet === 'layers' && <LayersSheet build={build} />}
+                {SHEETS.map(
+                  ({ id, Sheet }) =>
+                    id === sheet && <Sheet key={id} build={build} readouts={readouts} />,
+                )}
               </div>
               <Variants build={build} />
             </div>

@@ -1,9 +1,10 @@
 'use client';
-import type { Build } from '@/core/document/production';
 import { setParameters } from '@/core/document/records';
-import type { LadderRow } from '@/core/evaluate/glow/compare';
+import type { LadderRow } from '@/core/evaluate/glow/layers';
 import { show, showText, stopsFigure } from '@/core/quantity';
+import { Heads } from '@/ui/Heads';
 import { useDevice } from '@/ui/device';
+import type { AtHand } from '../build/WithBuild';
 import { useEngine } from '../shell/useEngine';
 import { SEED } from '../shell/useTransport';
 import { useProduction } from '../store/context';
@@ -14,10 +15,9 @@ const PHOTONS = 40_000;
 const SMALL = 8;
 
 /** The same build with none, one, two of the layers on the shelf. */
-export default function LayersSheet({ build }: { build: Build }) {
+export default function LayersSheet({ build }: AtHand) {
   const edits = useEdits();
   const document = useProduction((state) => state.document);
-  const { units } = useDevice();
   const { answer, busy } = useEngine(
     (engine) => engine.layers(document, build.id, { photons: PHOTONS, seed: SEED }),
     [document.shelf, document.shots, build],
@@ -35,61 +35,26 @@ export default function LayersSheet({ build }: { build: Build }) {
         with a front.
       </p>
     );
-  const put = (row: LadderRow) =>
-    edits.make(
-      `layers of ${build.name}`,
-      setParameters(
-        build.id,
-        Object.fromEntries(row.parts.map((part, k) => [`layer${k + 1}PartId`, part])),
-      ),
-    );
+  const put = ({ parameters }: LadderRow) =>
+    edits.make(`layers of ${build.name}`, setParameters(build.id, parameters));
   return (
     <div className="overflow-x-auto" aria-busy={busy}>
       <table className="rows tight w-full text-[13px]">
-        <thead>
-          <tr>
-            <th scope="col">Its mouth</th>
-            <th scope="col">Layers</th>
-            <th scope="col" className="num">
-              Light
-            </th>
-            <th scope="col" className="num">
-              Lost
-            </th>
-            <th scope="col" className="num">
-              Softness
-            </th>
-            <th scope="col" className="num">
-              Colour
-            </th>
-            <th scope="col" className="num">
-              Mouth, min/mean
-            </th>
-            <th scope="col" />
-          </tr>
-        </thead>
+        <Heads
+          of={[
+            'Its mouth',
+            'Layers',
+            { figures: 'Light' },
+            { figures: 'Lost' },
+            { figures: 'Softness' },
+            { figures: 'Colour' },
+            { figures: 'Mouth, min/mean' },
+            '',
+          ]}
+        />
         <tbody>
           {answer.map((row) => (
-            <tr key={row.id} data-layers={row.id} className={row.now ? 'bg-brass-wash' : ''}>
-              <td>
-                <SmallMouth map={row.map} />
-              </td>
-              <td>{row.name}</td>
-              <td className="num">{showText(show(row.lx, 'illuminance', units))}</td>
-              <td className="num">{stopsFigure(row.lost)}</td>
-              <td className="num">{Math.round(row.angleDeg)}°</td>
-              <td className="num">{row.cctK === null ? '–' : `${Math.round(row.cctK)} K`}</td>
-              <td className="num">{row.uniformity === null ? '–' : row.uniformity.toFixed(2)}</td>
-              <td>
-                {row.now ? (
-                  'now'
-                ) : (
-                  <button type="button" className="press !min-h-0 !py-0" onClick={() => put(row)}>
-                    Put it in<span className="sr-only">: {row.name}</span>
-                  </button>
-                )}
-              </td>
-            </tr>
+            <LayersRow key={row.id} row={row} onPut={() => put(row)} />
           ))}
         </tbody>
       </table>
@@ -99,6 +64,32 @@ export default function LayersSheet({ build }: { build: Build }) {
         typical values: meter with and without to settle yours.
       </p>
     </div>
+  );
+}
+
+function LayersRow({ row, onPut }: { row: LadderRow; onPut: () => void }) {
+  const { units } = useDevice();
+  return (
+    <tr data-layers={row.id} className={row.now ? 'bg-brass-wash' : ''}>
+      <td>
+        <SmallMouth map={row.map} />
+      </td>
+      <td>{row.name}</td>
+      <td className="num">{showText(show(row.lx, 'illuminance', units))}</td>
+      <td className="num">{stopsFigure(row.lost)}</td>
+      <td className="num">{Math.round(row.angleDeg)}°</td>
+      <td className="num">{row.cctK === null ? '–' : `${Math.round(row.cctK)} K`}</td>
+      <td className="num">{row.uniformity === null ? '–' : row.uniformity.toFixed(2)}</td>
+      <td>
+        {row.now ? (
+          'now'
+        ) : (
+          <button type="button" className="press !min-h-0 !py-0" onClick={onPut}>
+            Put it in<span className="sr-only">: {row.name}</span>
+          </button>
+        )}
+      </td>
+    </tr>
   );
 }
 

@@ -1,10 +1,10 @@
 'use client';
 import { useMemo } from 'react';
-import type { WorkedOut } from '@/core/evaluate/readouts';
 import { MAP_CELLS } from '@/core/light/transport/pack';
 import { relativeExitance } from '@/core/light/transport/result';
 import { exportName } from '../shell/actions';
 import { useWorkplace } from '../shell/useWorkplace';
+import type { AtHand } from '../build/WithBuild';
 import { useProduction } from '../store/context';
 import { StopsMap } from './StopsMap';
 
@@ -14,7 +14,7 @@ const COARSE = 4;
 const ENOUGH = 1_000_000;
 
 /** How evenly the front glows, as the eye or the lens would see it. */
-export default function MouthSheet({ readouts }: { readouts: WorkedOut }) {
+export default function MouthSheet({ readouts }: AtHand) {
   const document = useProduction((state) => state.document);
   const { transport } = useWorkplace();
   const found = readouts.room && transport.known.get(readouts.room.key);

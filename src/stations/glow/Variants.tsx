@@ -2,7 +2,7 @@
 import { nanoid } from 'nanoid';
 import { changeDocument } from '@/core/document/edit';
 import type { Build } from '@/core/document/production';
-import { applyVariantInPlace, type Variant } from '@/core/evaluate/glow/compare';
+import { applyVariantInPlace, type Variant } from '@/core/evaluate/glow/variants';
 import { stopsFigure } from '@/core/quantity';
 import { useEngine } from '../shell/useEngine';
 import { SEED } from '../shell/useTransport';

@@ -42,18 +42,7 @@ export function ProductionsList({ productions }: { productions: ListedProduction
   return (
     <main className="mx-auto max-w-4xl px-6 py-10">
       <Listening />
-      <header className="flex items-center gap-5">
-        <div className="h-24">
-          <Jar filled={0.7} cctK={2700} cracked={false} />
-        </div>
-        <div>
-          <h1 className="text-4xl">Lantern Jar</h1>
-          <p className="mt-1 max-w-xl text-ink-soft">
-            Film lights from household parts: sized for the shot, drawn to the millimetre, checked
-            for cord and breaker, priced, and judged against what a shop would sell you.
-          </p>
-        </div>
-      </header>
+      <Greeting />
       <p className="mt-8 flex flex-wrap gap-3">
         <button type="button" className="press press-main" onClick={() => setPanel('new')}>
           New production
@@ -84,29 +73,11 @@ export function ProductionsList({ productions }: { productions: ListedProduction
       )}
       <ul className="mt-2 border-t-2 border-line-strong">
         {productions.map((production) => (
-          <li
+          <OneProduction
             key={production.id}
-            className="flex flex-wrap items-center gap-4 border-b border-line py-3"
-          >
-            <Link
-              href={`/p/${production.id}/shot`}
-              className="flex-1 font-display text-lg font-semibold underline decoration-brass-bright underline-offset-4"
-            >
-              {production.name}
-            </Link>
-            <span className="text-[13px] text-ink-soft">
-              {production.shots} shots, {production.builds} builds, last changed{' '}
-              <time dateTime={production.updatedAt}>
-                {production.updatedAt.slice(0, 16).replace('T', ' ')} UTC
-              </time>
-            </span>
-            <a className="press" href={`/api/productions/${production.id}/file`} download>
-              Export<span className="sr-only"> {production.name}</span>
-            </a>
-            <button type="button" className="press" onClick={() => bin(production)}>
-              Delete<span className="sr-only"> {production.name}</span>
-            </button>
-          </li>
+            production={production}
+            onDelete={() => bin(production)}
+          />
         ))}
       </ul>
       <p className="mt-8 max-w-2xl text-[13px] text-ink-soft">
@@ -116,5 +87,50 @@ export function ProductionsList({ productions }: { productions: ListedProduction
       {panel === 'new' && <NewProductionDialog onClose={() => setPanel(null)} />}
       {panel === 'import' && <ImportDialog onClose={() => setPanel(null)} />}
     </main>
+  );
+}
+
+const Greeting = () => (
+  <header className="flex items-center gap-5">
+    <div className="h-24">
+      <Jar filled={0.7} cctK={2700} cracked={false} />
+    </div>
+    <div>
+      <h1 className="text-4xl">Lantern Jar</h1>
+      <p className="mt-1 max-w-xl text-ink-soft">
+        Film lights from household parts: sized for the shot, drawn to the millimetre, checked for
+        cord and breaker, priced, and judged against what a shop would sell you.
+      </p>
+    </div>
+  </header>
+);
+
+interface OneProductionProps {
+  production: ListedProduction;
+  onDelete: () => void;
+}
+
+function OneProduction({ production, onDelete }: OneProductionProps) {
+  return (
+    <li className="flex flex-wrap items-center gap-4 border-b border-line py-3">
+      <Link
+        href={`/p/${production.id}/shot`}
+        className="flex-1 font-display text-lg font-semibold underline decoration-brass-bright underline-offset-4"
+      >
+        {production.name}
+      </Link>
+      <span className="text-[13px] text-ink-soft">
+        {production.shots} shots, {production.builds} builds, last changed{' '}
+        <time dateTime={production.updatedAt}>
+          {production.updatedAt.slice(0, 16).replace('T', ' ')} UTC
+        </time>
+      </span>
+      <a className="press" href={`/api/productions/${production.id}/file`} download>
+        Export<span className="sr-only"> {production.name}</span>
+      </a>
+      <button type="button" className="press" onClick={onDelete}>
+        Delete<span className="sr-only"> {production.name}</span>
+      </button>
+    </li>
   );
 }

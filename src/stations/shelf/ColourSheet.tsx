@@ -52,7 +52,7 @@ export default function ColourSheet({ build }: { build: Build | null }) {
   const options = [
     { value: 'build', label: OWN },
     ...(sheet?.together ? [{ value: 'together', label: TOGETHER }] : []),
-    ...[...shelf.bulbs, ...shelf.units].map(({ id, name }) => ({
+    ...shelf.units.map(({ id, name }) => ({
       value: id as string,
       label: name,
     })),

@@ -11,6 +11,7 @@ import { cctCss } from '@/core/colour/display';
 import { CRI_GATE, type Shot } from '@/core/location/shot';
 import { moneyFormatter } from '@/core/quantity';
 import { COLOUR_TOLERANCE_MIRED, rankShelf, type Ranked } from '@/core/shelf/ranking';
+import { Heads } from '@/ui/Heads';
 import { ChartFigure } from '@/ui/ChartFigure';
 import { axisIn, useChart } from '@/ui/useChart';
 import { useWorkplace } from '../shell/useWorkplace';
@@ -39,24 +40,16 @@ export default function CompareSheet() {
       </p>
       <Bubbles rows={rows} shot={shot} currency={document.currency} />
       <table className="rows tight w-full text-[13px]">
-        <thead>
-          <tr>
-            <th scope="col">Unit</th>
-            <th scope="col" className="num">
-              per klm
-            </th>
-            <th scope="col" className="num">
-              CRI
-            </th>
-            <th scope="col" className="num">
-              lm
-            </th>
-            <th scope="col" className="num">
-              K
-            </th>
-            <th scope="col">against it</th>
-          </tr>
-        </thead>
+        <Heads
+          of={[
+            'Unit',
+            { figures: 'per klm' },
+            { figures: 'CRI' },
+            { figures: 'lm' },
+            { figures: 'K' },
+            'against it',
+          ]}
+        />
         <tbody>
           {rows.map((row) => (
             <tr key={row.id} data-ranked={row.id}>

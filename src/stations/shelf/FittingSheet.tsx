@@ -1,8 +1,9 @@
 'use client';
-import { putInInPlace } from '@/core/evaluate/fitting';
+import { putInInPlace, type Fitted } from '@/core/evaluate/fitting';
 import { show, showText } from '@/core/quantity';
 import { changeRecord } from '@/core/document/edit';
 import type { Build } from '@/core/document/production';
+import { Heads } from '@/ui/Heads';
 import { useDevice } from '@/ui/device';
 import { useEngine } from '../shell/useEngine';
 import { useProduction } from '../store/context';
@@ -12,7 +13,6 @@ import { useEdits } from '../store/useEdits';
 export default function FittingSheet({ build }: { build: Build }) {
   const document = useProduction((state) => state.document);
   const edits = useEdits();
-  const { units } = useDevice();
   const { answer, busy } = useEngine(
     (engine) => engine.fitting(document, build.id),
     [document.shelf, document.shots, document.builds, build.id],
@@ -36,68 +36,64 @@ export default function FittingSheet({ build }: { build: Build }) {
       {answer?.length === 0 && <p className="py-3">Nothing on the shelf goes into this light.</p>}
       {answer && answer.length > 0 && (
         <table className="rows tight w-full text-[13px]">
-          <thead>
-            <tr>
-              <th scope="col">Unit</th>
-              <th scope="col" className="num">
-                for 1000 lm
-              </th>
-              <th scope="col">
-                <span className="sr-only">as a bar</span>
-              </th>
-              <th scope="col" className="num">
-                reaches the shot
-              </th>
-              <th scope="col" className="num">
-                at the subject
-              </th>
-              <th scope="col" className="num">
-                sent
-              </th>
-              <th scope="col">
-                <span className="sr-only">put it in</span>
-              </th>
-            </tr>
-          </thead>
+          <Heads
+            of={[
+              'Unit',
+              { figures: 'for 1000 lm' },
+              '',
+              { figures: 'reaches the shot' },
+              { figures: 'at the subject' },
+              { figures: 'sent' },
+              '',
+            ]}
+          />
           <tbody>
             {answer.map((row) => (
-              <tr key={row.id} data-fitted={row.id} className={row.chosen ? 'bg-brass-wash' : ''}>
-                <td>
-                  {row.name}
-                  {row.chosen && <span className="block text-[12.5px]">in it now</span>}
-                  {row.otherBase && (
-                    <span className="block text-[12.5px] text-look">
-                      wants {row.otherBase} holders
-                    </span>
-                  )}
-                </td>
-                <td className="num">{showText(show(row.lxPerKlm, 'illuminance', units))}</td>
-                <td className="w-32">
-                  <span
-                    aria-hidden
-                    className="block h-2.5 bg-brass"
-                    style={{ width: `${(100 * row.lxPerKlm) / best}%` }}
-                  />
-                </td>
-                <td className="num">{(row.share * 100).toFixed(1)} %</td>
-                <td className="num">{showText(show(row.illuminanceLx, 'illuminance', units))}</td>
-                <td className="num">{Math.round(row.sentLm)} lm</td>
-                <td>
-                  {!row.chosen && row.otherBase === null && (
-                    <button
-                      type="button"
-                      className="press text-[13px] whitespace-nowrap"
-                      onClick={() => put(row.id, row.name)}
-                    >
-                      Put it in
-                    </button>
-                  )}
-                </td>
-              </tr>
+              <FittedRow key={row.id} row={row} best={best} onPut={() => put(row.id, row.name)} />
             ))}
           </tbody>
         </table>
       )}
     </div>
+  );
+}
+
+interface FittedRowProps {
+  row: Fitted;
+  /** the most any unit makes of a thousand lumens */
+  best: number;
+  onPut: () => void;
+}
+
+function FittedRow({ row, best, onPut }: FittedRowProps) {
+  const { units } = useDevice();
+  return (
+    <tr data-fitted={row.id} className={row.chosen ? 'bg-brass-wash' : ''}>
+      <td>
+        {row.name}
+        {row.chosen && <span className="block text-[12.5px]">in it now</span>}
+        {row.otherBase && (
+          <span className="block text-[12.5px] text-look">wants {row.otherBase} holders</span>
+        )}
+      </td>
+      <td className="num">{showText(show(row.lxPerKlm, 'illuminance', units))}</td>
+      <td className="w-32">
+        <span
+          aria-hidden
+          className="block h-2.5 bg-brass"
+          style={{ width: `${(100 * row.lxPerKlm) / best}%` }}
+        />
+      </td>
+      <td className="num">{(row.share * 100).toFixed(1)} %</td>
+      <td className="num">{showText(show(row.illuminanceLx, 'illuminance', units))}</td>
+      <td className="num">{Math.round(row.sentLm)} lm</td>
+      <td>
+        {!row.chosen && row.otherBase === null && (
+          <button type="button" className="press text-[13px] whitespace-nowrap" onClick={onPut}>
+            Put it in
+          </button>
+        )}
+      </td>
+    </tr>
   );
 }

@@ -1,9 +1,9 @@
 'use client';
 import { useState } from 'react';
 import { MOST_TEXT_BYTES } from '@/core/reading/decode';
-import { MOST_FILE_BYTES, type MeasuredUnit } from '@/core/formats/unitSpread';
+import { MOST_FILE_BYTES } from '@/core/formats/unitSpread';
 import type { MeasuredSpectrum } from '@/core/units/spectrum';
-import type { Spread } from '@/core/units/spread';
+import type { Unit } from '@/core/units/unit';
 import { refuse, type Result } from '@/core/result';
 import { ask, type Api } from '@/workers/pool';
 import { FileField } from '@/ui/fields/FileField';
@@ -16,30 +16,38 @@ const read = <T,>(question: (engine: Api) => Promise<Result<T>>): Promise<Result
   );
 
 interface MeasuredFilesProps {
-  /** null for units whose spread follows from their form */
-  spread: Spread | null;
-  spectrum: MeasuredSpectrum | null;
-  onSpread: (found: MeasuredUnit) => void;
-  onSpectrum: (spectrum: MeasuredSpectrum | null) => void;
+  unit: Unit;
+  onChange: (label: string, set: (target: Unit) => void) => void;
 }
 
 /** A unit's measured distribution and spectrum, from files. */
-export function MeasuredFiles({ spread, spectrum, onSpread, onSpectrum }: MeasuredFilesProps) {
+export function MeasuredFiles({ unit, onChange }: MeasuredFilesProps) {
+  const { spectrum } = unit;
+  // The spread of tape and tubes follows from their form.
+  const spread = 'spread' in unit ? unit.spread : null;
   const [said, setSaid] = useState<{ problem: boolean; words: string } | null>(null);
+  const putSpectrum = (next: MeasuredSpectrum | null) =>
+    onChange('spectrum', (target) => void (target.spectrum = next));
   const bytesOf = async (file: File, most: number) =>
     new Uint8Array(await file.slice(0, most + 1).arrayBuffer());
   const openSpread = async (file: File) => {
     const bytes = await bytesOf(file, MOST_FILE_BYTES);
     const found = await read((engine) => engine.unitSpread(bytes, file.name));
     if (!found.ok) return setSaid({ problem: true, words: found.problems[0]!.message });
-    onSpread(found.value);
+    const { spread: measured, luminousFluxLm } = found.value;
+    onChange('distribution', (target) => {
+      if (!('spread' in target)) return;
+      target.spread = measured;
+      target.luminousFluxLm = Math.round(luminousFluxLm);
+      target.origins.luminousFluxLm = 'metered';
+    });
     setSaid({ problem: false, words: found.value.notes.join('; ') });
   };
   const openSpectrum = async (file: File) => {
     const bytes = await bytesOf(file, MOST_TEXT_BYTES);
     const found = await read((engine) => engine.spectrum(bytes, file.name));
     if (!found.ok) return setSaid({ problem: true, words: found.problems[0]!.message });
-    onSpectrum(found.value);
+    putSpectrum(found.value);
     setSaid({
       problem: false,
       words: `${found.value.wavelengthsNm.length} readings from ${found.value.wavelengthsNm[0]} to ${found.value.wavelengthsNm.at(-1)} nm`,
@@ -64,7 +72,7 @@ export function MeasuredFiles({ spread, spectrum, onSpread, onSpectrum }: Measur
       <p className="text-[13px] text-ink-soft">
         {spectrum ? 'Its spectrum is metered. ' : 'Its spectrum is what is typical of its kind. '}
         {spectrum && (
-          <button type="button" className="press" onClick={() => onSpectrum(null)}>
+          <button type="button" className="press" onClick={() => putSpectrum(null)}>
             Back to typical
           </button>
         )}

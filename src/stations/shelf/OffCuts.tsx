@@ -2,6 +2,7 @@
 import { Plus, X } from 'lucide-react';
 import type { Part, PartOf } from '@/core/materials/part';
 import { useDevice } from '@/ui/device';
+import { CountField } from '@/ui/fields/CountField';
 import { QuantityField } from '@/ui/fields/QuantityField';
 
 type Stock = PartOf<'sheet'> | PartOf<'stick'>;
@@ -49,16 +50,12 @@ export function OffCuts({ part, onChange }: { part: Stock; onChange: (rows: Row[
               onCommit={(value) => put(at, field, value)}
             />
           ))}
-          <QuantityField
+          <CountField
             label="pieces"
             value={row.count!}
-            dimension="count"
-            assumedUnit=""
-            step={1}
             min={1}
             max={100}
             whole
-            system={units}
             onCommit={(value) => put(at, 'count', value)}
           />
           <button

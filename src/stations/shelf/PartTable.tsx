@@ -1,18 +1,17 @@
 'use client';
 import { DataTable, OpenName, type DataColumn } from '@/ui/DataTable';
 import { HARDWARE } from '@/core/materials/hardware';
-import type { Part } from '@/core/materials/part';
+import { PART_RECORDS, ROLES, type Part, type Role } from '@/core/materials/part';
 import { CORDS } from '@/core/electrics/cord';
 import { show, showText, type UnitSystem } from '@/core/quantity';
 import { useDevice } from '@/ui/device';
 import { ChoiceField } from '@/ui/fields/ChoiceField';
-import { QuantityField } from '@/ui/fields/QuantityField';
 import { MoneyField } from '@/ui/fields/TextField';
 import { useProduction } from '../store/context';
 import { copiedPart, newPart } from './newRecords';
 import { hasOffCuts, OffCuts } from './OffCuts';
 import RecordEditor from './RecordEditor';
-import { PART_FIELDS } from './recordFields';
+import { RecordFieldInput } from '../records/RecordFieldInput';
 import { useShelfRecords } from './useShelfRecords';
 
 const ROLE_NAMES: Record<Part['role'], string> = {
@@ -67,14 +66,13 @@ function keyFigure(part: Part, system: UnitSystem): string {
   }
 }
 
-/** Everything bought for a build that gives no light itself: price, pack and what is on hand. */
-export default function PartTable() {
-  const { units } = useDevice();
-  const shelf = useProduction((state) => state.document.shelf);
-  const { parts } = shelf;
-  const { open, openRecord, close, put, change, remove } = useShelfRecords('part', parts);
-  const currency = useProduction((state) => state.document.currency);
-  const columns: DataColumn<Part>[] = [
+/** What parts are looked through by; price and stock are changed where they stand. */
+function partColumns(
+  system: UnitSystem,
+  currency: string,
+  { openRecord, change }: Pick<ReturnType<typeof useShelfRecords<'part'>>, 'openRecord' | 'change'>,
+): DataColumn<Part>[] {
+  return [
     {
       id: 'name',
       header: 'Part',
@@ -91,7 +89,7 @@ export default function PartTable() {
       header: 'Decides',
       words: true,
       value: ({ role }) => ROLE_NAMES[role],
-      cell: (part) => keyFigure(part, units),
+      cell: (part) => keyFigure(part, system),
     },
     {
       id: 'pack',
@@ -128,60 +126,57 @@ export default function PartTable() {
       className: 'w-28',
       value: ({ onHand }) => onHand,
       cell: (part) => (
-        <QuantityField
-          label={`On hand, ${part.measure}`}
+        <RecordFieldInput
+          field={{ ...stockField(part), label: `On hand, ${part.measure}` }}
           value={part.onHand}
-          dimension="count"
-          assumedUnit=""
-          step={1}
-          min={0}
-          max={100_000}
-          system={units}
-          onCommit={(onHand) =>
-            change(part, 'on hand', (target) => void (target.onHand = onHand ?? 0))
+          onChange={(onHand) =>
+            change(part, 'on hand', (target) => void (target.onHand = Number(onHand ?? 0)))
           }
         />
       ),
     },
   ];
+}
+
+const stockField = ({ role }: Part) =>
+  PART_RECORDS[role].fields.find(({ field }) => field === 'onHand')!;
+
+/** Everything bought for a build that gives no light itself: price, pack and what is on hand. */
+export default function PartTable() {
+  const { units } = useDevice();
+  const { shelf, currency } = useProduction((state) => state.document);
+  const records = useShelfRecords('part', shelf.parts);
+  const { open, close, put, change, remove } = records;
+  const add = (role: Role) =>
+    put(newPart(shelf, role, `New ${ROLE_NAMES[role].toLowerCase()}`), 'add a part');
   return (
     <>
       <DataTable
         caption="Materials and parts of the shelf"
         className="rows w-full text-[13.5px]"
-        columns={columns}
-        rows={parts}
+        columns={partColumns(units, currency, records)}
+        rows={shelf.parts}
         rowId={({ id }) => id}
         mark="part"
       />
       <div className="my-3 w-56">
-        <ChoiceField
+        <ChoiceField<Role | ''>
           label="Add a part"
           value=""
           options={[
             { value: '', label: 'choose its kind' },
-            ...Object.entries(ROLE_NAMES).map(([value, label]) => ({ value, label })),
+            ...ROLES.map((value) => ({ value, label: ROLE_NAMES[value] })),
           ]}
           onCommit={(role) => {
-            if (role)
-              put(
-                newPart(
-                  shelf,
-                  role as Part['role'],
-                  `New ${ROLE_NAMES[role as Part['role']].toLowerCase()}`,
-                ),
-                'add a part',
-              );
+            if (role !== '') add(role);
           }}
         />
       </div>
       {open && (
-        <RecordEditor
+        <RecordEditor<Part>
           record={open}
-          fields={PART_FIELDS[open.role]}
-          onChange={(field, label, value) =>
-            change(open, label, (target) => void Object.assign(target, { [field]: value }))
-          }
+          fields={PART_RECORDS[open.role].fields}
+          onChange={(label, set) => change(open, label, set)}
           onClose={close}
           onDuplicate={() => put(copiedPart(shelf, open), `duplicate ${open.name}`)}
           onDelete={() => remove(open)}

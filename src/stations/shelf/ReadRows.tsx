@@ -1,145 +1,82 @@
 'use client';
-import { nanoid } from 'nanoid';
 import { useState } from 'react';
-import type { Production } from '@/core/document/production';
 import { minorDigits } from '@/core/quantity';
 import { READ_FIELDS, type Sureness } from '@/core/reading/readLine';
 import { addRecord, together } from '@/core/document/edit';
 import type { ReadRow } from '@/core/reading/readTable';
-import {
-  categoryOf,
-  missingOf,
-  otherCurrency,
-  recordOf,
-  type ReadCategory,
-} from '@/core/reading/record';
+import { categoryOf, missingOf, otherCurrency, recordOf } from '@/core/reading/record';
+import { CATEGORIES, type Category } from '@/core/units/unit';
 import { useSession } from '../shell/Workbench';
 import { useProduction } from '../store/context';
 import { useEdits } from '../store/useEdits';
-import { newUnit, plainBulb } from './newRecords';
+import { newUnit } from './newRecords';
+import { ONE_OF } from './unitRows';
+import { Heads } from '@/ui/Heads';
 
-const CATEGORIES: readonly [ReadCategory, string][] = [
-  ['bulb', 'bulb'],
-  ['strip', 'LED tape'],
-  ['tube', 'tube or bar'],
-  ['work-light', 'work light'],
-  ['panel', 'panel'],
-];
 const SURE: Record<Sureness, string> = {
   sure: 'read',
   likely: 'likely',
   guess: 'a guess, left out',
 };
 
-const emptyOf = (document: Production, category: ReadCategory) => {
-  const voltage = document.circuits[0]?.voltageV ?? 230;
-  return category === 'bulb'
-    ? plainBulb(nanoid(10), 'New bulb', voltage)
-    : newUnit(document.shelf, category, 'New unit', voltage);
-};
-
-/** What was read of every line, and putting the wanted ones on the shelf in one go. */
-export function ReadRows({ rows, onClose }: { rows: readonly ReadRow[]; onClose: () => void }) {
+/** Which of the read lines are taken, as what, and putting them on the shelf in one go. */
+function useTaking(rows: readonly ReadRow[], onDone: () => void) {
   const edits = useEdits();
   const document = useProduction((state) => state.document);
   const { say } = useSession();
-  const { currency } = document;
+  const { currency, shelf } = document;
   const money = { currency, minorDigits: minorDigits(currency) };
-  const known = new Set([...document.shelf.bulbs, ...document.shelf.units].map(({ name }) => name));
-  const [kinds, setKinds] = useState<Record<number, ReadCategory>>({});
+  const voltage = document.circuits[0]?.voltageV ?? 230;
+  const known = new Set(shelf.units.map(({ name }) => name));
+  const [kinds, setKinds] = useState<Record<number, Category>>({});
   const [left, setLeft] = useState<Record<number, boolean>>({});
   const [problems, setProblems] = useState<string[]>([]);
   const kindOf = (row: ReadRow, k: number) => kinds[k] ?? categoryOf(row);
   const wanted = (row: ReadRow, k: number) => !(left[k] ?? known.has(row.name));
-  const ready = rows.filter((row, k) => wanted(row, k) && kindOf(row, k)).length;
   const put = () => {
     const made = rows.flatMap((row, k) => {
       const kind = kindOf(row, k);
       if (!kind || !wanted(row, k)) return [];
-      return [recordOf(row, kind, emptyOf(document, kind), money)];
+      return [recordOf(row, kind, newUnit(shelf, kind, 'New unit', voltage), money)];
     });
     const wrong = made.flatMap((each) => (each.ok ? [] : [each.problems[0]!.message]));
     if (wrong.length > 0) return setProblems(wrong);
     const refused = edits.make(
       `read ${made.length} labels`,
       together(
-        ...made.flatMap((each) => {
-          if (!each.ok) return [];
-          const { list, record } = each.value;
-          return [addRecord({ kind: list === 'bulbs' ? 'bulb' : 'unit' }, record)];
-        }),
+        ...made.flatMap((each) => (each.ok ? [addRecord({ kind: 'unit' }, each.value)] : [])),
       ),
     );
     if (refused) return setProblems([refused]);
     say(`${made.length} put on the shelf. Undo takes them off again.`);
-    onClose();
+    onDone();
   };
+  return {
+    currency,
+    known,
+    problems,
+    kindOf,
+    wanted,
+    put,
+    ready: rows.filter((row, k) => wanted(row, k) && kindOf(row, k)).length,
+    setKind: (k: number, kind: Category) => setKinds({ ...kinds, [k]: kind }),
+    setLeft: (k: number, isLeft: boolean) => setLeft({ ...left, [k]: isLeft }),
+  };
+}
+
+/** What was read of every line, and what is to be taken. */
+export function ReadRows({ rows, onClose }: { rows: readonly ReadRow[]; onClose: () => void }) {
+  const taking = useTaking(rows, onClose);
+  const { problems, ready } = taking;
   return (
     <>
       <div className="relative mt-3 overflow-x-auto">
         <table className="rows w-full text-[13px]" data-read-rows={rows.length}>
-          <thead>
-            <tr>
-              <th scope="col">take</th>
-              <th scope="col">line</th>
-              <th scope="col">kind</th>
-              <th scope="col">read from it</th>
-              <th scope="col">not found</th>
-            </tr>
-          </thead>
+          <Heads of={['take', 'line', 'kind', 'read from it', 'not found']} />
           <tbody>
-            {rows.slice(0, SHOWN).map((row, k) => {
-              const kind = kindOf(row, k);
-              return (
-                <tr key={k}>
-                  <td>
-                    <input
-                      type="checkbox"
-                      className="accent-brass"
-                      aria-label={`Take ${row.name}`}
-                      checked={wanted(row, k)}
-                      onChange={(event) => setLeft({ ...left, [k]: !event.target.checked })}
-                    />
-                  </td>
-                  <td className="max-w-56">
-                    {row.name}
-                    {known.has(row.name) && (
-                      <span className="block text-ink-soft">is on the shelf already</span>
-                    )}
-                    {row.left.length > 0 && (
-                      <span className="block text-ink-soft">unread: {row.left.join(' ')}</span>
-                    )}
-                  </td>
-                  <td>
-                    <select
-                      aria-label={`Kind of ${row.name}`}
-                      className="border border-line bg-paper"
-                      value={kind ?? ''}
-                      onChange={(event) =>
-                        setKinds({ ...kinds, [k]: event.target.value as ReadCategory })
-                      }
-                    >
-                      {!kind && <option value="">choose</option>}
-                      {CATEGORIES.map(([id, name]) => (
-                        <option key={id} value={id}>
-                          {name}
-                        </option>
-                      ))}
-                    </select>
-                  </td>
-                  <td>
-                    <Fields row={row} />
-                    {otherCurrency(row, currency) && (
-                      <span className="text-look">
-                        The price is in {otherCurrency(row, currency)}, the production counts in{' '}
-                        {currency}: it is left out.
-                      </span>
-                    )}
-                  </td>
-                  <td className="text-ink-soft">{kind && missingOf(row, kind).join(', ')}</td>
-                </tr>
-              );
-            })}
+            {rows.slice(0, SHOWN).map((row, k) => (
+              <ReadLine key={k} row={row} at={k} taking={taking} />
+            ))}
           </tbody>
         </table>
       </div>
@@ -152,11 +89,74 @@ export function ReadRows({ rows, onClose }: { rows: readonly ReadRow[]; onClose:
         </ul>
       )}
       <p className="mt-3">
-        <button type="button" className="press press-main" disabled={ready === 0} onClick={put}>
+        <button
+          type="button"
+          className="press press-main"
+          disabled={ready === 0}
+          onClick={taking.put}
+        >
           Put {ready} on the shelf
         </button>
       </p>
     </>
+  );
+}
+
+interface ReadLineProps {
+  row: ReadRow;
+  at: number;
+  taking: ReturnType<typeof useTaking>;
+}
+
+function ReadLine({ row, at, taking }: ReadLineProps) {
+  const { currency, known } = taking;
+  const kind = taking.kindOf(row, at);
+  const other = otherCurrency(row, currency);
+  return (
+    <tr>
+      <td>
+        <input
+          type="checkbox"
+          className="accent-brass"
+          aria-label={`Take ${row.name}`}
+          checked={taking.wanted(row, at)}
+          onChange={(event) => taking.setLeft(at, !event.target.checked)}
+        />
+      </td>
+      <td className="max-w-56">
+        {row.name}
+        {known.has(row.name) && (
+          <span className="block text-ink-soft">is on the shelf already</span>
+        )}
+        {row.left.length > 0 && (
+          <span className="block text-ink-soft">unread: {row.left.join(' ')}</span>
+        )}
+      </td>
+      <td>
+        <select
+          aria-label={`Kind of ${row.name}`}
+          className="border border-line bg-paper"
+          value={kind ?? ''}
+          onChange={(event) => taking.setKind(at, event.target.value as Category)}
+        >
+          {!kind && <option value="">choose</option>}
+          {CATEGORIES.map((category) => (
+            <option key={category} value={category}>
+              {ONE_OF[category]}
+            </option>
+          ))}
+        </select>
+      </td>
+      <td>
+        <Fields row={row} />
+        {other && (
+          <span className="text-look">
+            The price is in {other}, the production counts in {currency}: it is left out.
+          </span>
+        )}
+      </td>
+      <td className="text-ink-soft">{kind && missingOf(row, kind).join(', ')}</td>
+    </tr>
   );
 }
 

@@ -1,40 +1,50 @@
 'use client';
 import type { Finding } from '@/core/findings/finding';
-import { useDevice } from '@/ui/device';
+import type { Part } from '@/core/materials/part';
+import { FIGURE_ORIGINS, ORIGIN_WORDS, type FigureOrigin } from '@/core/origin';
+import type { RecordField } from '@/core/record/field';
+import type { Unit } from '@/core/units/unit';
 import { Dialog } from '@/ui/Dialog';
 import { ChoiceField } from '@/ui/fields/ChoiceField';
-import { QuantityField } from '@/ui/fields/QuantityField';
-import { MoneyField, TextField } from '@/ui/fields/TextField';
-import { useProduction } from '../store/context';
+import { TextField } from '@/ui/fields/TextField';
 import { FindingNotes } from './FindingNotes';
-import type { RecordField } from './recordFields';
+import { RecordFieldInput } from '../records/RecordFieldInput';
 
-interface RecordEditorProps {
-  record: { name: string; priceMinor: number };
+const FROM: Record<FigureOrigin, string> = {
+  metered: 'metered',
+  calibrated: 'fitted to my readings',
+  label: 'read from the label',
+  yours: 'my own reckoning',
+  typical: 'typical of the class',
+};
+
+interface RecordEditorProps<R extends Unit | Part> {
+  record: R;
   fields: readonly RecordField[];
   findings?: readonly Finding[];
   /** what a record has besides plain fields */
   children?: React.ReactNode;
-  /** takes a field's new value; the record it lies in is the caller's */
-  onChange: (field: string, label: string, value: unknown) => void;
+  /** changes the record; the label says what was changed of it */
+  onChange: (label: string, set: (target: R) => void) => void;
   onClose: () => void;
   onDuplicate: () => void;
   onDelete: () => void;
 }
 
 /** Any unit or part of the shelf, field by field, with the traps of its label above. */
-export default function RecordEditor(props: RecordEditorProps) {
-  const {
-    record,
-    fields,
-    findings = [],
-    children,
-    onChange,
-    onClose,
-    onDuplicate,
-    onDelete,
-  } = props;
-  const currency = useProduction((state) => state.document.currency);
+export default function RecordEditor<R extends Unit | Part>(props: RecordEditorProps<R>) {
+  const { record, fields, findings = [], children, onChange, onClose } = props;
+  const values = record as unknown as Record<string, unknown>;
+  const figures = fields.filter(
+    ({ kind, role, field }) => kind === 'quantity' && role === 'figure' && values[field] !== null,
+  );
+  const originOf = ({ field }: RecordField) => record.origins[field] ?? 'typical';
+  const setField = ({ field, label, kind, role }: RecordField, value: unknown) =>
+    onChange(label.toLowerCase(), (target) => {
+      Object.assign(target, { [field]: value });
+      // A figure typed here is the user's, not the label's or the class's any more.
+      if (kind === 'quantity' && role === 'figure') target.origins[field] = 'yours';
+    });
   return (
     <Dialog title={record.name} open onClose={onClose} place="side">
       <FindingNotes findings={findings} />
@@ -44,30 +54,41 @@ export default function RecordEditor(props: RecordEditorProps) {
             label="Name"
             value={record.name}
             most={120}
-            onCommit={(name) => onChange('name', 'name', name)}
+            onCommit={(name) => onChange('name', (target) => void (target.name = name))}
           />
         </div>
-        <MoneyField
-          label="Price of a pack"
-          valueMinor={record.priceMinor}
-          currency={currency}
-          onCommit={(minor) => onChange('priceMinor', 'price', minor ?? 0)}
-        />
         {fields.map((field) => (
-          <OneField
+          <RecordFieldInput
             key={field.field}
             field={field}
-            value={(record as unknown as Record<string, unknown>)[field.field]}
-            onChange={(value) => onChange(field.field, field.label, value)}
+            value={values[field.field]}
+            mark={figures.includes(field) ? ORIGIN_WORDS[originOf(field)] : undefined}
+            problem={
+              findings.find(
+                ({ where, severity }) =>
+                  where.field === `unit.${field.field}` && severity === 'look',
+              )?.title
+            }
+            onChange={(value) => setField(field, value)}
           />
         ))}
+        {figures.length > 0 && (
+          <FiguresFrom
+            origins={figures.map(originOf)}
+            onChange={(origin) =>
+              onChange('origin', (target) =>
+                figures.forEach(({ field }) => (target.origins[field] = origin)),
+              )
+            }
+          />
+        )}
       </div>
       {children}
       <p className="mt-5 flex gap-3">
-        <button type="button" className="press" onClick={onDuplicate}>
+        <button type="button" className="press" onClick={props.onDuplicate}>
           Duplicate
         </button>
-        <button type="button" className="press" onClick={onDelete}>
+        <button type="button" className="press" onClick={props.onDelete}>
           Delete
         </button>
       </p>
@@ -75,35 +96,27 @@ export default function RecordEditor(props: RecordEditorProps) {
   );
 }
 
-const COUNTS = [
-  { value: 'false', label: 'is free' },
-  { value: 'true', label: 'counts at its price' },
-];
-
-interface OneFieldProps {
-  field: RecordField;
-  value: unknown;
-  onChange: (value: unknown) => void;
+interface FiguresFromProps {
+  origins: readonly FigureOrigin[];
+  onChange: (origin: FigureOrigin) => void;
 }
 
-function OneField({ field, value, onChange }: OneFieldProps) {
-  const { units } = useDevice();
-  if (field.kind === 'quantity')
-    return (
-      <QuantityField
-        {...field}
-        value={value as number | null}
-        system={units}
-        onCommit={(next) => onChange(next)}
-      />
-    );
+/** Where all figures come from at once. */
+function FiguresFrom({ origins, onChange }: FiguresFromProps) {
+  const [first] = origins;
+  const mixed = origins.some((origin) => origin !== first);
   return (
-    <ChoiceField
-      label={field.label}
-      value={String(value)}
-      options={field.kind === 'flag' ? COUNTS : field.options}
-      // Yes-or-no fields travel as words in a list.
-      onCommit={(next) => onChange(typeof value === 'boolean' ? next === 'true' : next)}
+    <ChoiceField<FigureOrigin | ''>
+      label="Figures come from"
+      value={mixed ? '' : first!}
+      options={[
+        ...(mixed ? [{ value: '' as const, label: 'several sources' }] : []),
+        ...FIGURE_ORIGINS.map((value) => ({ value, label: FROM[value] })),
+      ]}
+      help={mixed ? 'choosing sets all' : undefined}
+      onCommit={(origin) => {
+        if (origin !== '') onChange(origin);
+      }}
     />
   );
 }

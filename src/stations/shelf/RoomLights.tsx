@@ -2,40 +2,22 @@
 import { Plus, X } from 'lucide-react';
 import { nanoid } from 'nanoid';
 import type { BalanceAdvice } from '@/core/colour/balance';
-import { EMISSIONS, type Emission } from '@/core/colour/emission';
 import { addRecord, changeRecord, removeRecord } from '@/core/document/edit';
-import type { RoomLight, Shot } from '@/core/location/shot';
+import { ROOM_LIGHT_RECORD, type RoomLight, type Shot } from '@/core/location/shot';
 import { show, showText } from '@/core/quantity';
 import { useDevice } from '@/ui/device';
-import { ChoiceField } from '@/ui/fields/ChoiceField';
-import { QuantityField } from '@/ui/fields/QuantityField';
 import { TextField } from '@/ui/fields/TextField';
+import { RecordFields } from '../records/RecordFields';
 import { useEdits } from '../store/useEdits';
 import { adviceText } from './adviceText';
-
-const KINDS: Record<Emission, string> = {
-  filament: 'filament lamp',
-  'phosphor-led': 'white LED',
-  'colour-led': 'mixed from colours',
-  fluorescent: 'fluorescent',
-  daylight: 'daylight',
-};
 
 /** Light that is there anyway, and what to do about each source for the camera's balance. */
 export function RoomLights({ shot, advice }: { shot: Shot; advice: BalanceAdvice | null }) {
   const edits = useEdits();
   const { units } = useDevice();
   const place = { kind: 'roomLight', of: shot.id } as const;
-  const changeLight = (light: RoomLight, label: string, set: (target: RoomLight) => void) =>
-    edits.make(`${label} of ${light.name}`, changeRecord({ ...place, id: light.id }, set));
   const add = () => {
-    const added: RoomLight = {
-      id: nanoid(8),
-      name: 'Lamp in the room',
-      emission: 'filament',
-      cctK: 2800,
-      illuminanceLx: 20,
-    };
+    const added = { ...ROOM_LIGHT_RECORD.starts, id: nanoid(8), name: 'Lamp in the room' };
     edits.make('add a light of the room', addRecord(place, added));
   };
   return (
@@ -57,67 +39,16 @@ export function RoomLights({ shot, advice }: { shot: Shot; advice: BalanceAdvice
       </ul>
       <div className="mt-3 grid gap-3">
         {shot.roomLights.map((light) => (
-          <fieldset
+          <OneLight
             key={light.id}
-            className="grid grid-cols-2 gap-x-3 gap-y-1 border border-line p-2"
-          >
-            <legend className="sr-only">{light.name}</legend>
-            <TextField
-              label="Name"
-              value={light.name}
-              most={80}
-              onCommit={(name) => changeLight(light, 'name', (own) => void (own.name = name))}
-            />
-            <ChoiceField
-              label="Kind"
-              value={light.emission}
-              options={EMISSIONS.map((value) => ({ value, label: KINDS[value] }))}
-              onCommit={(emission) =>
-                changeLight(light, 'kind', (own) => void (own.emission = emission))
-              }
-            />
-            <QuantityField
-              label="Colour temperature"
-              value={light.cctK}
-              dimension="colourTemperature"
-              assumedUnit="K"
-              step={100}
-              min={1500}
-              max={20_000}
-              whole
-              system={units}
-              onCommit={(cctK) =>
-                changeLight(light, 'colour', (own) => void (own.cctK = Math.round(cctK ?? 2800)))
-              }
-            />
-            <div className="flex items-end gap-2">
-              <div className="flex-1">
-                <QuantityField
-                  label="At the subject"
-                  value={light.illuminanceLx}
-                  dimension="illuminance"
-                  assumedUnit="lx"
-                  step={5}
-                  min={0}
-                  max={200_000}
-                  system={units}
-                  onCommit={(lux) =>
-                    changeLight(light, 'light', (own) => void (own.illuminanceLx = lux ?? 0))
-                  }
-                />
-              </div>
-              <button
-                type="button"
-                className="press"
-                aria-label={`Take out ${light.name}`}
-                onClick={() =>
-                  edits.make(`take out ${light.name}`, removeRecord({ ...place, id: light.id }))
-                }
-              >
-                <X size={15} aria-hidden />
-              </button>
-            </div>
-          </fieldset>
+            light={light}
+            onChange={(label, set) =>
+              edits.make(`${label} of ${light.name}`, changeRecord({ ...place, id: light.id }, set))
+            }
+            onRemove={() =>
+              edits.make(`take out ${light.name}`, removeRecord({ ...place, id: light.id }))
+            }
+          />
         ))}
       </div>
       <p className="mt-2">
@@ -137,5 +68,34 @@ export function RoomLights({ shot, advice }: { shot: Shot; advice: BalanceAdvice
           ` In Night Ferry the chart lamp gives ${showText(show(45, 'illuminance', units))} on the captain’s face.`}
       </p>
     </section>
+  );
+}
+
+interface OneLightProps {
+  light: RoomLight;
+  onChange: (label: string, set: (target: RoomLight) => void) => void;
+  onRemove: () => void;
+}
+
+function OneLight({ light, onChange, onRemove }: OneLightProps) {
+  return (
+    <fieldset className="grid grid-cols-2 gap-x-3 gap-y-1 border border-line p-2">
+      <legend className="sr-only">{light.name}</legend>
+      <TextField
+        label="Name"
+        value={light.name}
+        most={80}
+        onCommit={(name) => onChange('name', (own) => void (own.name = name))}
+      />
+      <RecordFields fields={ROOM_LIGHT_RECORD.fields} record={light} onChange={onChange} />
+      <button
+        type="button"
+        className="press col-span-2 justify-self-end"
+        aria-label={`Take out ${light.name}`}
+        onClick={onRemove}
+      >
+        <X size={15} aria-hidden />
+      </button>
+    </fieldset>
   );
 }

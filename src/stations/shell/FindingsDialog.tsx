@@ -29,7 +29,7 @@ export default function FindingsDialog({ onClose, onPoint }: FindingsDialogProps
     onPoint(drawing ?? null);
     onClose();
     if (field?.startsWith('shot.')) goTo('shot');
-    else if (field?.startsWith('bulb.') || field?.startsWith('unit.')) goTo('shelf');
+    else if (field?.startsWith('unit.')) goTo('shelf');
     else goTo('build');
   };
   return (

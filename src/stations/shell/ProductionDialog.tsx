@@ -1,16 +1,15 @@
 'use client';
 import { nanoid } from 'nanoid';
 import { Plus, X } from 'lucide-react';
-import type { Circuit } from '@/core/location/circuit';
+import { CIRCUIT_RECORD, type Circuit } from '@/core/location/circuit';
 import { freeName } from '@/core/document/records';
 import type { Production } from '@/core/document/production';
 import { circuitIdSchema } from '@/core/ids';
 import { REGION_IDS, REGIONS, type RegionId } from '@/core/electrics/region';
-import { useDevice } from '@/ui/device';
 import { Dialog } from '@/ui/Dialog';
 import { ChoiceField } from '@/ui/fields/ChoiceField';
-import { QuantityField } from '@/ui/fields/QuantityField';
 import { TextField } from '@/ui/fields/TextField';
+import { RecordFields } from '../records/RecordFields';
 import { useProduction } from '../store/context';
 import { useEdits } from '../store/useEdits';
 
@@ -71,7 +70,6 @@ export default function ProductionDialog({ onClose }: { onClose: () => void }) {
 
 function CircuitFields({ circuit }: { circuit: Circuit }) {
   const edits = useEdits();
-  const { units } = useDevice();
   const used = useProduction((state) =>
     state.document.builds.some(({ circuitId }) => circuitId === circuit.id),
   );
@@ -84,7 +82,6 @@ function CircuitFields({ circuit }: { circuit: Circuit }) {
       Object.assign(target, { region, voltageV, frequencyHz, ratedA: breakersA.at(-1) });
     });
   const remove = () => edits.remove('circuit', circuit, `delete ${circuit.name}`);
-  const shared = { system: units };
   return (
     <div className="grid grid-cols-2 gap-x-4 gap-y-1.5">
       <TextField
@@ -94,32 +91,7 @@ function CircuitFields({ circuit }: { circuit: Circuit }) {
         onCommit={(name) => change('name', (target) => void (target.name = name))}
       />
       <ChoiceField label="Mains" value={circuit.region} options={REGION_CHOICES} onCommit={move} />
-      <QuantityField
-        {...shared}
-        label="Breaker"
-        value={circuit.ratedA}
-        dimension="current"
-        assumedUnit="A"
-        step={1}
-        min={1}
-        max={125}
-        onCommit={(value) =>
-          change('breaker', (target) => void (target.ratedA = value ?? circuit.ratedA))
-        }
-      />
-      <QuantityField
-        {...shared}
-        label="Other load on it"
-        value={circuit.otherLoadW}
-        dimension="power"
-        assumedUnit="W"
-        step={50}
-        min={0}
-        max={50_000}
-        onCommit={(value) =>
-          change('other load', (target) => void (target.otherLoadW = value ?? 0))
-        }
-      />
+      <RecordFields fields={CIRCUIT_RECORD.fields} record={circuit} onChange={change} />
       {!only && (
         <button
           type="button"

@@ -1,4 +1,5 @@
 'use client';
+import { wireFindings } from '@/core/power/wire';
 import Link from 'next/link';
 import { ofStation, worst, type Severity } from '@/core/findings/finding';
 import type { WorkedOut } from '@/core/evaluate/readouts';
@@ -16,10 +17,10 @@ function useMarks(): Record<StationId, Mark> {
   const document = useProduction((state) => state.document);
   return {
     shot: document.shots.length === 0 ? 'empty' : worst(ofStation(findings, 'shot')),
-    shelf: document.shelf.bulbs.length === 0 ? 'empty' : worst(ofStation(findings, 'shelf')),
+    shelf: document.shelf.units.length === 0 ? 'empty' : worst(ofStation(findings, 'shelf')),
     build: build === null ? 'empty' : worst(findings),
     glow: build === null || !readouts ? 'empty' : glowMark(readouts),
-    wire: build === null || !readouts ? 'empty' : worst(ofStation(findings, 'wire')),
+    wire: build === null || !readouts ? 'empty' : worst(wireFindings(findings)),
     cut:
       build === null || !readouts
         ? 'empty'

@@ -1,8 +1,8 @@
 'use client';
 import { findReadout } from '@/core/evaluate/readouts';
 import type { GlowId } from '@/core/evaluate/glow';
-import type { RungId } from '@/core/evaluate/readout';
-import type { Origin } from '@/core/origin';
+import type { Readout, RungId, Working } from '@/core/evaluate/readout';
+import { ORIGIN_WORDS } from '@/core/origin';
 import { showText } from '@/core/quantity';
 import { useDevice } from '@/ui/device';
 import { Dialog } from '@/ui/Dialog';
@@ -13,14 +13,6 @@ import { turned } from './turned';
 import { useEngine } from './useEngine';
 import { useWorkplace } from './useWorkplace';
 
-const ORIGIN_WORDS: Record<Origin, string> = {
-  metered: 'metered',
-  label: 'label',
-  user: 'yours',
-  typical: 'typical',
-  computed: 'worked out',
-};
-
 /** The explanation behind a number, as the engine that made it tells it. */
 export default function WorkingDialog({
   rung,
@@ -29,15 +21,11 @@ export default function WorkingDialog({
   rung: RungId | GlowId;
   onClose: () => void;
 }) {
-  const { readouts, build } = useWorkplace();
+  const { readouts } = useWorkplace();
   const { units } = useDevice();
   const document = useProduction((state) => state.document);
   const writing = { system: units, currency: document.currency };
   const readout = readouts && findReadout(readouts, rung);
-  const { answer: knobs, busy } = useEngine(
-    async (engine) => (build ? engine.sensitivities(document, build.id, rung) : []),
-    [document, build, rung],
-  );
   if (!readout) return null;
   const { working, second, target } = readout;
   const write = (value: number, dimension = readout.dimension) =>
@@ -62,18 +50,55 @@ export default function WorkingDialog({
       <h3 className="mt-3 text-ink-soft">With the numbers</h3>
       <p className="figure text-sm">{working.substituted}</p>
       <h3 className="mt-3 text-ink-soft">What went in</h3>
-      <table className="rows w-full text-sm">
-        <tbody>
-          {working.inputs.map((input) => (
-            <tr key={input.symbol + input.name}>
-              <td className="figure whitespace-nowrap">{input.symbol}</td>
-              <td>{input.name}</td>
-              <td className="num">{write(input.value, input.dimension as never)}</td>
-              <td className="text-ink-soft">{ORIGIN_WORDS[input.origin]}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <Inputs working={working} write={write} />
+      <Knobs rung={rung} readout={readout} />
+      <h3 className="mt-3 text-ink-soft">Source</h3>
+      <p className="text-sm">
+        {working.source}. Least sure input: {ORIGIN_WORDS[readout.origin]}.
+      </p>
+      {working.leavesOut && (
+        <>
+          <h3 className="mt-3 text-ink-soft">An estimate: it leaves out</h3>
+          <p className="text-sm">{working.leavesOut}</p>
+        </>
+      )}
+    </Dialog>
+  );
+}
+
+interface InputsProps {
+  working: Working;
+  write: (value: number, dimension: never) => string;
+}
+
+/** What went into the figure, each with where it comes from. */
+const Inputs = ({ working, write }: InputsProps) => (
+  <table className="rows w-full text-sm">
+    <tbody>
+      {working.inputs.map((input) => (
+        <tr key={input.symbol + input.name}>
+          <td className="figure whitespace-nowrap">{input.symbol}</td>
+          <td>{input.name}</td>
+          <td className="num">{write(input.value, input.dimension as never)}</td>
+          <td className="text-ink-soft">{ORIGIN_WORDS[input.origin]}</td>
+        </tr>
+      ))}
+    </tbody>
+  </table>
+);
+
+/** What would move the figure most, found by turning every knob a little. */
+function Knobs({ rung, readout }: { rung: RungId | GlowId; readout: Readout<string> }) {
+  const { build } = useWorkplace();
+  const { units: system } = useDevice();
+  const document = useProduction((state) => state.document);
+  const writing = { system, currency: document.currency };
+  const { answer: knobs, busy } = useEngine(
+    async (engine) => (build ? engine.sensitivities(document, build.id, rung) : []),
+    [document, build, rung],
+  );
+  return (
+    <>
       <h3 className="mt-3 text-ink-soft">What would change it most</h3>
       <p role="status" className="text-sm">
         {busy
@@ -90,16 +115,6 @@ export default function WorkingDialog({
           </li>
         ))}
       </ul>
-      <h3 className="mt-3 text-ink-soft">Source</h3>
-      <p className="text-sm">
-        {working.source}. Least sure input: {ORIGIN_WORDS[readout.origin]}.
-      </p>
-      {working.leavesOut && (
-        <>
-          <h3 className="mt-3 text-ink-soft">An estimate: it leaves out</h3>
-          <p className="text-sm">{working.leavesOut}</p>
-        </>
-      )}
-    </Dialog>
+    </>
   );
 }

@@ -2,6 +2,7 @@ import { nanoid } from 'nanoid';
 import { freeName } from '@/core/document/records';
 import { buildSchema, type Build, type Production } from '@/core/document/production';
 import { FORMS } from '@/core/forms';
+import { SITE_RECORD } from '@/core/location/site';
 
 /** A new build of a form for a shot, on the production's first circuit. */
 export function newBuild(
@@ -23,6 +24,7 @@ export function newBuild(
     parameters: parameters ?? form.defaults(),
     accessories: [],
     copies: 1,
+    site: SITE_RECORD.starts,
     signOffs: [],
     note: '',
   });
@@ -33,6 +35,8 @@ export function copyOfBuild(document: Production, build: Build): Build {
     ...structuredClone(build),
     id: nanoid(10),
     name: freeName(build.name, document.builds),
+    // Nobody has looked this one over.
+    signOffs: [],
   });
 }
 

@@ -17,7 +17,6 @@ export function placeOf(
       return { station: 'build', build: id };
     case 'shot':
       return { station: 'shot', shot: id };
-    case 'bulb':
     case 'unit':
     case 'part':
       return { station: 'shelf' };

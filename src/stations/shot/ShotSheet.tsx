@@ -1,18 +1,22 @@
 'use client';
 import { useState } from 'react';
-import { USES, USE_NAMES, type Shot } from '@/core/location/shot';
+import { SHOT_RECORD, USES, USE_NAMES, type Shot } from '@/core/location/shot';
 import { removeShot } from '@/core/document/records';
 import { lazyPanel } from '@/ui/lazyPanel';
-import { useDevice } from '@/ui/device';
 import { ChoiceField } from '@/ui/fields/ChoiceField';
-import { QuantityField } from '@/ui/fields/QuantityField';
-import { MoneyField, TextField } from '@/ui/fields/TextField';
+import { TextField } from '@/ui/fields/TextField';
 import { useSession } from '../shell/Workbench';
+import { RecordFields } from '../records/RecordFields';
 import { useProduction } from '../store/context';
 import { useEdits } from '../store/useEdits';
-import { GROUPS, SHOT_FIELDS } from './shotFields';
 import { ShotAnswer } from './ShotAnswer';
 import { ShotSketch } from './ShotSketch';
+
+const GROUPS: Readonly<Record<string, readonly string[]>> = {
+  Place: ['distanceM', 'coverageWidthM', 'coverageHeightM', 'budgetMinor'],
+  Camera: ['isoSpeed', 'fNumber', 'frameRateHz', 'shutterAngleDeg', 'calibrationLxS'],
+  Look: ['offsetStops', 'softnessDeg', 'evennessStops', 'cctK'],
+};
 
 const DeleteShot = lazyPanel(() => import('./DeleteShot'));
 
@@ -20,8 +24,6 @@ const DeleteShot = lazyPanel(() => import('./DeleteShot'));
 export function ShotSheet({ shot }: { shot: Shot }) {
   const edits = useEdits();
   const { say } = useSession();
-  const { units } = useDevice();
-  const currency = useProduction((state) => state.document.currency);
   const change = (label: string, set: (target: Shot) => void) =>
     edits.record('shot', shot.id, `${label} of ${shot.name}`, set);
   const own = useProduction(
@@ -35,25 +37,7 @@ export function ShotSheet({ shot }: { shot: Shot }) {
   return (
     <div className="flex flex-col gap-3">
       <div className="grid grid-cols-[minmax(0,1fr)_150px_minmax(0,1.3fr)_auto] items-end gap-4 max-md:grid-cols-1">
-        <TextField
-          label="Shot"
-          value={shot.name}
-          most={80}
-          onCommit={(name) => change('name', (target) => void (target.name = name))}
-        />
-        <ChoiceField
-          label="It lights"
-          value={shot.use}
-          options={USES.map((value) => ({ value, label: USE_NAMES[value] }))}
-          onCommit={(use) => change('use', (target) => void (target.use = use))}
-        />
-        <TextField
-          label="Note"
-          value={shot.note}
-          most={2000}
-          mayBeEmpty
-          onCommit={(note) => change('note', (target) => void (target.note = note))}
-        />
+        <NameUseNote shot={shot} onChange={change} />
         <button
           type="button"
           className="press"
@@ -63,7 +47,7 @@ export function ShotSheet({ shot }: { shot: Shot }) {
         </button>
       </div>
       <div className="grid grid-cols-3 gap-x-6 gap-y-3 max-md:grid-cols-1">
-        {GROUPS.map((group) => (
+        {Object.entries(GROUPS).map(([group, wanted]) => (
           <fieldset
             key={group}
             className="grid content-start gap-1.5 border-t-2 border-line-strong pt-1.5"
@@ -71,28 +55,11 @@ export function ShotSheet({ shot }: { shot: Shot }) {
             <legend className="float-left mb-1 w-full font-display text-[17px] font-semibold">
               {group}
             </legend>
-            {SHOT_FIELDS.filter((each) => each.group === group).map(({ field, ...rest }) => (
-              <QuantityField
-                key={field}
-                {...rest}
-                value={shot[field]}
-                system={units}
-                onCommit={(value) =>
-                  change(rest.label, (target) => void (target[field] = value ?? shot[field]))
-                }
-              />
-            ))}
-            {group === 'Place' && (
-              <MoneyField
-                label="Budget for this light"
-                valueMinor={shot.budgetMinor}
-                currency={currency}
-                emptyText="no limit"
-                onCommit={(minor) =>
-                  change('budget', (target) => void (target.budgetMinor = minor))
-                }
-              />
-            )}
+            <RecordFields
+              fields={SHOT_RECORD.fields.filter(({ field }) => wanted.includes(field))}
+              record={shot}
+              onChange={change}
+            />
           </fieldset>
         ))}
       </div>
@@ -109,5 +76,36 @@ export function ShotSheet({ shot }: { shot: Shot }) {
         />
       )}
     </div>
+  );
+}
+
+interface NameUseNoteProps {
+  shot: Shot;
+  onChange: (label: string, set: (target: Shot) => void) => void;
+}
+
+function NameUseNote({ shot, onChange }: NameUseNoteProps) {
+  return (
+    <>
+      <TextField
+        label="Shot"
+        value={shot.name}
+        most={80}
+        onCommit={(name) => onChange('name', (target) => void (target.name = name))}
+      />
+      <ChoiceField
+        label="It lights"
+        value={shot.use}
+        options={USES.map((value) => ({ value, label: USE_NAMES[value] }))}
+        onCommit={(use) => onChange('use', (target) => void (target.use = use))}
+      />
+      <TextField
+        label="Note"
+        value={shot.note}
+        most={2000}
+        mayBeEmpty
+        onCommit={(note) => onChange('note', (target) => void (target.note = note))}
+      />
+    </>
   );
 }

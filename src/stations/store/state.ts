@@ -76,3 +76,12 @@ export interface Initial {
   document: Production;
   revision: number;
 }
+
+/** Where the parts of the store stand: its production, and its state read and written. */
+export interface Place {
+  id: string;
+  get: () => ProductionState;
+  set: (
+    next: Partial<ProductionState> | ((state: ProductionState) => Partial<ProductionState>),
+  ) => void;
+}

@@ -12,6 +12,7 @@ import {
 import type { WorkedOut } from '@/core/evaluate/readouts';
 import { show, showText, toUnit } from '@/core/quantity';
 import { fixtureIlluminanceLx, type Fixture } from '@/core/verdict/fixture';
+import { Heads } from '@/ui/Heads';
 import { useDevice } from '@/ui/device';
 import { ChartFigure } from '@/ui/ChartFigure';
 import { axisIn, useChart } from '@/ui/useChart';
@@ -83,41 +84,38 @@ export default function FallOffChart({ readouts, fixture, shotM }: FallOffChartP
       canvas={canvas}
       label="Light against distance; the table below holds the same figures"
       caption={<>Subject at {showText(show(shotM, 'length', units))}. Worked out, not metered.</>}
-      table={
-        <table className="rows w-full">
-          <thead>
-            <tr>
-              <th scope="col" className="num">
-                distance
-              </th>
-              <th scope="col" className="num">
-                this build
-              </th>
-              <th scope="col" className="num">
-                inverse square
-              </th>
-              <th scope="col" className="num">
-                fixture
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            {readouts.fallOff
-              .filter((_, index) => index % 3 === 0)
-              .map((point) => {
-                const lux = (value: number) => showText(show(value, 'illuminance', units));
-                return (
-                  <tr key={point.distanceM}>
-                    <td className="num">{showText(show(point.distanceM, 'length', units))}</td>
-                    <td className="num">{lux(point.illuminanceLx)}</td>
-                    <td className="num">{lux(point.inverseSquareLx)}</td>
-                    <td className="num">{lux(fixtureIlluminanceLx(fixture, point.distanceM))}</td>
-                  </tr>
-                );
-              })}
-          </tbody>
-        </table>
-      }
+      table={<FallOffTable readouts={readouts} fixture={fixture} />}
     />
+  );
+}
+
+function FallOffTable({ readouts, fixture }: Pick<FallOffChartProps, 'readouts' | 'fixture'>) {
+  const { units } = useDevice();
+  return (
+    <table className="rows w-full">
+      <Heads
+        of={[
+          { figures: 'distance' },
+          { figures: 'this build' },
+          { figures: 'inverse square' },
+          { figures: 'fixture' },
+        ]}
+      />
+      <tbody>
+        {readouts.fallOff
+          .filter((_, index) => index % 3 === 0)
+          .map((point) => {
+            const lux = (value: number) => showText(show(value, 'illuminance', units));
+            return (
+              <tr key={point.distanceM}>
+                <td className="num">{showText(show(point.distanceM, 'length', units))}</td>
+                <td className="num">{lux(point.illuminanceLx)}</td>
+                <td className="num">{lux(point.inverseSquareLx)}</td>
+                <td className="num">{lux(fixtureIlluminanceLx(fixture, point.distanceM))}</td>
+              </tr>
+            );
+          })}
+      </tbody>
+    </table>
   );
 }

@@ -35,7 +35,7 @@ function VerdictSheet({ build, readouts }: AtHand) {
       ...fixture,
       id: fixtureIdSchema.parse(nanoid(8)),
       name: freeName('New fixture', document.fixtures),
-      origin: 'user',
+      origin: 'yours',
     };
     edits.make(
       'add a fixture',

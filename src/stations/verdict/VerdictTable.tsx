@@ -4,6 +4,7 @@ import type { Build } from '@/core/document/production';
 import type { WorkedOut } from '@/core/evaluate/readouts';
 import { isoText } from '@/core/evaluate/lightRungs';
 import type { Readout } from '@/core/evaluate/readout';
+import { ORIGIN_WORDS } from '@/core/origin';
 import { moneyFormatter, show, showText, type Dimension } from '@/core/quantity';
 import { featureWords, type Comparison } from '@/core/verdict/compare';
 import type { Fixture } from '@/core/verdict/fixture';
@@ -17,12 +18,8 @@ interface VerdictTableProps {
   comparison: Comparison;
 }
 
-const ORIGIN: Record<Fixture['origin'], string> = {
-  typical: 'typical',
-  label: 'data sheet',
-  metered: 'metered',
-  user: 'yours',
-};
+/** A fixture's label is its data sheet. */
+const ORIGIN: Record<Fixture['origin'], string> = { ...ORIGIN_WORDS, label: 'data sheet' };
 
 /** Side by side at the same place; then what makes them equal, and what the build cannot do. */
 export function VerdictTable({ build, readouts, fixture, comparison }: VerdictTableProps) {

@@ -1,5 +1,4 @@
 'use client';
-import type { Alternative } from '@/core/evaluate/alternatives';
 import { stopsInWords, show, showText } from '@/core/quantity';
 import {
   DIMMER_NAMES,
@@ -10,55 +9,24 @@ import {
   type Match,
 } from '@/core/power/dimming';
 import type { Wire } from '@/core/power/wire';
+import { Heads } from '@/ui/Heads';
 import { useDevice } from '@/ui/device';
 import { SeverityMark } from '@/ui/Severity';
+import type { AtHand } from '../build/WithBuild';
 
 const SEVERITY: Record<Match, 'ok' | 'look' | 'stop'> = { yes: 'ok', maybe: 'look', no: 'stop' };
 const WORDS: Record<Match, string> = { yes: 'fits', maybe: 'perhaps', no: 'does not fit' };
 
 /** Which dimmer goes with which lamp, and how else to have less light. */
-export default function DimmingSheet({ wire, ways }: { wire: Wire; ways: readonly Alternative[] }) {
+export default function DimmingSheet({ readouts }: AtHand) {
+  const { wire, alternatives: ways } = readouts;
   const { units } = useDevice();
   return (
     <div className="grid gap-5">
       <section>
         <h2 className="text-lg">Dimmer and lamp</h2>
         <div className="relative overflow-x-auto">
-          <table className="rows w-full text-sm">
-            <thead>
-              <tr>
-                <th scope="col">Lamp</th>
-                {DIMMERS.map((dimmer) => (
-                  <th scope="col" key={dimmer}>
-                    {DIMMER_NAMES[dimmer]}
-                    {wire.dimmer?.edge === dimmer && ' (chosen)'}
-                  </th>
-                ))}
-              </tr>
-            </thead>
-            <tbody>
-              {LOADS.map((load) => {
-                const own = wire.loads.includes(load);
-                return (
-                  <tr key={load} data-own={own} className={own ? 'bg-brass-wash' : ''}>
-                    <th scope="row">
-                      {LOAD_NAMES[load]}
-                      {own && <span className="block text-[12.5px]">in this light</span>}
-                    </th>
-                    {DIMMERS.map((dimmer) => {
-                      const [match, why] = matchOf(load, dimmer);
-                      return (
-                        <td key={dimmer}>
-                          <SeverityMark severity={SEVERITY[match]} bare /> {WORDS[match]}:{' '}
-                          <span className="text-ink-soft">{why}</span>
-                        </td>
-                      );
-                    })}
-                  </tr>
-                );
-              })}
-            </tbody>
-          </table>
+          <MatchTable wire={wire} />
         </div>
         <p className="text-[13px] text-ink-soft">
           Common practice. What is printed on dimmer and lamp wins; film a test at the shot’s
@@ -74,17 +42,7 @@ export default function DimmingSheet({ wire, ways }: { wire: Wire; ways: readonl
           <p>The light is not over the shot’s target: there is nothing to take away.</p>
         ) : (
           <table className="rows w-full max-w-xl text-sm">
-            <thead>
-              <tr>
-                <th scope="col">Way</th>
-                <th scope="col" className="num">
-                  at the subject
-                </th>
-                <th scope="col" className="num">
-                  to the target
-                </th>
-              </tr>
-            </thead>
+            <Heads of={['Way', { figures: 'at the subject' }, { figures: 'to the target' }]} />
             <tbody>
               {ways.map(({ what, illuminanceLx, marginStops }) => (
                 <tr key={what}>
@@ -100,3 +58,42 @@ export default function DimmingSheet({ wire, ways }: { wire: Wire; ways: readonl
     </div>
   );
 }
+
+/** Lamps against dimmers. */
+const MatchTable = ({ wire }: { wire: Wire }) => (
+  <table className="rows w-full text-sm">
+    <thead>
+      <tr>
+        <th scope="col">Lamp</th>
+        {DIMMERS.map((dimmer) => (
+          <th scope="col" key={dimmer}>
+            {DIMMER_NAMES[dimmer]}
+            {wire.dimmer?.edge === dimmer && ' (chosen)'}
+          </th>
+        ))}
+      </tr>
+    </thead>
+    <tbody>
+      {LOADS.map((load) => {
+        const own = wire.loads.includes(load);
+        return (
+          <tr key={load} data-own={own} className={own ? 'bg-brass-wash' : ''}>
+            <th scope="row">
+              {LOAD_NAMES[load]}
+              {own && <span className="block text-[12.5px]">in this light</span>}
+            </th>
+            {DIMMERS.map((dimmer) => {
+              const [match, why] = matchOf(load, dimmer);
+              return (
+                <td key={dimmer}>
+                  <SeverityMark severity={SEVERITY[match]} bare /> {WORDS[match]}:{' '}
+                  <span className="text-ink-soft">{why}</span>
+                </td>
+              );
+            })}
+          </tr>
+        );
+      })}
+    </tbody>
+  </table>
+);

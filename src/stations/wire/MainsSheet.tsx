@@ -1,33 +1,26 @@
 'use client';
 import type { Build } from '@/core/document/production';
-import type { WorkedOut } from '@/core/evaluate/readouts';
-import { SEVERITIES } from '@/core/findings/finding';
+import { SEVERITIES, type Finding } from '@/core/findings/finding';
 import { show, showText, threeFigures, amps } from '@/core/quantity';
 import { schematicView } from '@/core/power/schematic';
-import { ofStation } from '@/core/findings/finding';
-import type { Wire } from '@/core/power/wire';
+import { wireFindings, type Wire } from '@/core/power/wire';
 import { useDevice } from '@/ui/device';
 import { QUIET_VIEW, ViewDrawing } from '@/ui/drawing/ViewDrawing';
+import type { AtHand } from '../build/WithBuild';
 import { FindingItem } from '../shell/FindingItem';
 import { Row } from './Row';
 
 const watts = (value: number) => `${threeFigures(value)} W`;
 
-interface MainsSheetProps {
-  build: Build;
-  readouts: WorkedOut;
-  wire: Wire;
-}
-
 /** The wiring from behind, what flows in it, and every check about it. */
-export default function MainsSheet({ build, readouts, wire }: MainsSheetProps) {
+export default function MainsSheet({ build, readouts }: AtHand) {
+  const { wire } = readouts;
   const { units } = useDevice();
   const behind = readouts.drawing?.views.find(({ id }) => id === 'wiring');
   const quiet = {
     lengthText: (metres: number) => showText(show(metres, 'length', units)),
     ...QUIET_VIEW,
   };
-  const checks = ofStation(readouts.findings, 'wire');
   return (
     <div className="grid grid-cols-[minmax(0,1.1fr)_minmax(0,1fr)] gap-5 max-lg:grid-cols-1">
       <section>
@@ -44,33 +37,7 @@ export default function MainsSheet({ build, readouts, wire }: MainsSheetProps) {
             What is joined to what, and where it runs, seen from behind.
           </figcaption>
         </figure>
-        <table className="rows mt-2 w-full text-sm">
-          <tbody>
-            <Row label="Now, as dimmed">
-              {watts(wire.nowW)}, {amps(wire.nowA)}
-            </Row>
-            <Row label="Everything fully up">
-              {watts(wire.fullW)}, {amps(wire.fullA)} at {wire.circuit.voltageV} V,{' '}
-              {wire.circuit.frequencyHz} Hz
-            </Row>
-            <Row label={`On “${wire.circuit.name}”, a ${wire.circuit.ratedA} A breaker`}>
-              {amps(wire.fullA + wire.othersA)} of {amps(wire.limitA)}
-            </Row>
-            <Row label="Cord">
-              {wire.cord ? `${wire.cord.name}: carries ${amps(wire.cord.limitA)}` : 'none chosen'}
-            </Row>
-            <Row label="Lost on the way to the last lamp">
-              {wire.dropV === null
-                ? '–'
-                : `${threeFigures(wire.dropV)} V, ${threeFigures((100 * wire.dropV) / wire.circuit.voltageV)} %`}
-            </Row>
-            <Row label="Plug">
-              {wire.plug
-                ? `${wire.plug.name}: ${wire.plug.ratedA} A${wire.plug.fuseA === null ? ', no fuse in it' : `, fuse ${wire.plug.fuseA} A`}`
-                : 'none chosen'}
-            </Row>
-          </tbody>
-        </table>
+        <Currents wire={wire} />
         <p className="mt-2 text-[13px] text-ink-soft">
           Worked out, not metered: I = Σ P/(V·pf), drop 2·r·Σ L·I; each figure’s origin stands under
           the Power rung.
@@ -81,18 +48,55 @@ export default function MainsSheet({ build, readouts, wire }: MainsSheetProps) {
           local code and an electrician have the last word.
         </p>
       </section>
-      <section>
-        <h2 className="text-lg">Checked</h2>
-        {SEVERITIES.map((severity) => (
-          <ul key={severity}>
-            {checks
-              .filter((finding) => finding.severity === severity)
-              .map((finding) => (
-                <FindingItem key={finding.id} finding={finding} build={build} />
-              ))}
-          </ul>
-        ))}
-      </section>
+      <Checked build={build} findings={readouts.findings} />
     </div>
+  );
+}
+
+const Currents = ({ wire }: { wire: Wire }) => (
+  <table className="rows mt-2 w-full text-sm">
+    <tbody>
+      <Row label="Now, as dimmed">
+        {watts(wire.nowW)}, {amps(wire.nowA)}
+      </Row>
+      <Row label="Everything fully up">
+        {watts(wire.fullW)}, {amps(wire.fullA)} at {wire.circuit.voltageV} V,{' '}
+        {wire.circuit.frequencyHz} Hz
+      </Row>
+      <Row label={`On “${wire.circuit.name}”, a ${wire.circuit.ratedA} A breaker`}>
+        {amps(wire.fullA + wire.othersA)} of {amps(wire.limitA)}
+      </Row>
+      <Row label="Cord">
+        {wire.cord ? `${wire.cord.name}: carries ${amps(wire.cord.limitA)}` : 'none chosen'}
+      </Row>
+      <Row label="Lost on the way to the last lamp">
+        {wire.dropV === null
+          ? '–'
+          : `${threeFigures(wire.dropV)} V, ${threeFigures((100 * wire.dropV) / wire.circuit.voltageV)} %`}
+      </Row>
+      <Row label="Plug">
+        {wire.plug
+          ? `${wire.plug.name}: ${wire.plug.ratedA} A${wire.plug.fuseA === null ? ', no fuse in it' : `, fuse ${wire.plug.fuseA} A`}`
+          : 'none chosen'}
+      </Row>
+    </tbody>
+  </table>
+);
+
+function Checked({ build, findings }: { build: Build; findings: readonly Finding[] }) {
+  const checks = wireFindings(findings);
+  return (
+    <section>
+      <h2 className="text-lg">Checked</h2>
+      {SEVERITIES.map((severity) => (
+        <ul key={severity}>
+          {checks
+            .filter((finding) => finding.severity === severity)
+            .map((finding) => (
+              <FindingItem key={finding.id} finding={finding} build={build} />
+            ))}
+        </ul>
+      ))}
+    </section>
   );
 }

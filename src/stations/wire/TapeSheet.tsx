@@ -8,20 +8,26 @@ import type { Wire } from '@/core/power/wire';
 import { show, showText, threeFigures } from '@/core/quantity';
 import { useDevice } from '@/ui/device';
 import { QuantityField } from '@/ui/fields/QuantityField';
+import type { AtHand } from '../build/WithBuild';
 import { FindingItem } from '../shell/FindingItem';
 import { useEdits } from '../store/useEdits';
 import { Row } from './Row';
 
 type Tape = NonNullable<Wire['tape']>;
 
-interface TapeSheetProps {
+/** How bright the tape is along its length, from where it is fed, and what its leads carry. */
+export default function TapeSheet({ build, readouts }: AtHand) {
+  const { tape } = readouts.wire;
+  return tape && <AlongTheTape build={build} tape={tape} findings={readouts.findings} />;
+}
+
+interface AlongTheTapeProps {
   build: Build;
   tape: Tape;
   findings: readonly Finding[];
 }
 
-/** How bright the tape is along its length, from where it is fed, and what its leads carry. */
-export default function TapeSheet({ build, tape, findings }: TapeSheetProps) {
+function AlongTheTape({ build, tape, findings }: AlongTheTapeProps) {
   const { units } = useDevice();
   const length = (metres: number) => showText(show(metres, 'length', units));
   const { run, parts } = tape;

@@ -2,7 +2,7 @@
 import { useState } from 'react';
 import { lazyPanel } from '@/ui/lazyPanel';
 import { Sheets } from '@/ui/Sheets';
-import { WithBuild, type AtHand } from '../build/WithBuild';
+import { WithBuild, type AtHand, type BuildSheet } from '../build/WithBuild';
 import { Tray } from '../build/Tray';
 import { useBuildForm } from '../build/useBuildForm';
 import { GateMark } from './GateMark';
@@ -13,45 +13,44 @@ const TapeSheet = lazyPanel(() => import('./TapeSheet'));
 const DimmingSheet = lazyPanel(() => import('./DimmingSheet'));
 const GateSheet = lazyPanel(() => import('./GateSheet'));
 
-const SHEETS = [
-  ['mains', 'Cord and plug'],
-  ['circuits', 'Circuits'],
-  ['tape', 'Along the tape'],
-  ['dimming', 'Less light'],
-  ['gate', 'Power-up'],
-] as const;
-type SheetId = (typeof SHEETS)[number][0];
+const SHEETS: readonly BuildSheet[] = [
+  { id: 'mains', name: 'Cord and plug', Sheet: MainsSheet },
+  { id: 'circuits', name: 'Circuits', Sheet: CircuitsSheet },
+  {
+    id: 'tape',
+    name: 'Along the tape',
+    Sheet: TapeSheet,
+    when: ({ wire }) => wire.tape !== null,
+  },
+  { id: 'dimming', name: 'Less light', Sheet: DimmingSheet },
+  { id: 'gate', name: 'Power-up', Sheet: GateSheet },
+];
 
 /** Whether cable, plastic and people stay whole. */
 export const WireStation = () => <WithBuild Sheet={WireSheet} />;
 
 function WireSheet({ build, readouts }: AtHand) {
-  const { wire } = readouts;
   const form = useBuildForm(build);
-  const [sheet, setSheet] = useState<SheetId>('mains');
-  const sheets = SHEETS.filter(([id]) => id !== 'tape' || wire.tape);
+  const [sheet, setSheet] = useState('mains');
+  const sheets = SHEETS.filter(({ when }) => when?.(readouts) ?? true);
   if (!form) return null;
   return (
     <div className="flex h-full flex-col bg-sheet max-md:h-auto">
       <Sheets
         label="Wiring"
-        sheets={sheets}
+        sheets={sheets.map(({ id, name }) => [id, name])}
         open={sheet}
         onOpen={setSheet}
         beside={
           <>
             <span className="flex-1" />
-            <GateMark findings={readouts.findings} />
+            <GateMark build={build} readouts={readouts} />
           </>
         }
       >
-        {sheet === 'mains' && <MainsSheet build={build} readouts={readouts} wire={wire} />}
-        {sheet === 'circuits' && <CircuitsSheet />}
-        {sheet === 'tape' && wire.tape && (
-          <TapeSheet build={build} tape={wire.tape} findings={readouts.findings} />
+        {sheets.map(
+          ({ id, Sheet }) => id === sheet && <Sheet key={id} build={build} readouts={readouts} />,
         )}
-        {sheet === 'dimming' && <DimmingSheet wire={wire} ways={readouts.alternatives} />}
-        {sheet === 'gate' && <GateSheet build={build} findings={readouts.findings} />}
       </Sheets>
       <Tray
         form={form}

@@ -31,13 +31,11 @@ interface Drag {
   latest: number;
 }
 
-/** A brass knob on the drawing: drag it, or focus it and use the arrow keys. */
-export function HandleMark(props: HandleMarkProps) {
-  const { handle, grip, paper, toMetres, onPull, onSettle, onAbandon, onGrip } = props;
+/** What pointer and keys do to the parameter behind a knob. */
+function usePull(props: HandleMarkProps) {
+  const { handle, grip, toMetres, onPull, onSettle, onAbandon, onGrip } = props;
   const drag = useRef<Drag | null>(null);
   const { parameter, pull } = handle;
-  const [x, y] = [paper.toX(handle.at[0]), paper.toY(handle.at[1])];
-
   const start = (event: React.PointerEvent<SVGGElement>) => {
     event.currentTarget.setPointerCapture(event.pointerId);
     drag.current = {
@@ -88,6 +86,16 @@ export function HandleMark(props: HandleMarkProps) {
     );
     onSettle(parameter);
   };
+  return { start, move, end, onKeyDown };
+}
+
+/** A brass knob on the drawing: drag it, or focus it and use the arrow keys. */
+export function HandleMark(props: HandleMarkProps) {
+  const { handle, grip, paper, onGrip } = props;
+  const { parameter } = handle;
+  const [x, y] = [paper.toX(handle.at[0]), paper.toY(handle.at[1])];
+
+  const pull = usePull(props);
   return (
     <g
       role="slider"
@@ -98,12 +106,12 @@ export function HandleMark(props: HandleMarkProps) {
       aria-valuemax={grip.range.max}
       aria-valuetext={grip.valueText}
       data-handle={parameter}
-      onPointerDown={start}
-      onPointerMove={move}
-      onPointerUp={() => end(true)}
-      onPointerCancel={() => end(false)}
+      onPointerDown={pull.start}
+      onPointerMove={pull.move}
+      onPointerUp={() => pull.end(true)}
+      onPointerCancel={() => pull.end(false)}
       onFocus={() => onGrip(parameter)}
-      onKeyDown={onKeyDown}
+      onKeyDown={pull.onKeyDown}
       className="cursor-grab touch-none active:cursor-grabbing"
     >
       <title>{`${handle.label}: ${grip.valueText}`}</title>

@@ -2,21 +2,31 @@ import { useId } from 'react';
 
 interface FieldFrameProps {
   label: string;
+  /** a word about the value, such as where it comes from */
+  mark?: string;
   help?: string;
   problem?: string | null;
   children: (ids: { id: string; describedBy: string | undefined }) => React.ReactNode;
 }
 
 /** Label above, message below: what is wrong is said where it is wrong. */
-export function FieldFrame({ label, help, problem, children }: FieldFrameProps) {
+export function FieldFrame({ label, mark, help, problem, children }: FieldFrameProps) {
   const id = useId();
   const note = problem ?? help;
+  const described = [note && `${id}-note`, mark && `${id}-mark`].filter(Boolean).join(' ');
   return (
     <div className="min-w-0">
-      <label htmlFor={id} className="block truncate text-[13px] text-ink-soft">
-        {label}
-      </label>
-      {children({ id, describedBy: note ? `${id}-note` : undefined })}
+      <span className="flex items-baseline justify-between gap-2 text-[13px] text-ink-soft">
+        <label htmlFor={id} className="truncate">
+          {label}
+        </label>
+        {mark && (
+          <span id={`${id}-mark`} className="text-[11.5px] italic">
+            {mark}
+          </span>
+        )}
+      </span>
+      {children({ id, describedBy: described || undefined })}
       {note && (
         <p
           id={`${id}-note`}

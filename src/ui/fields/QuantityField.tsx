@@ -22,6 +22,7 @@ interface QuantityFieldProps {
   max: number;
   system: UnitSystem;
   whole?: boolean;
+  mark?: string;
   help?: string;
   /** a problem found elsewhere that belongs to this field */
   problem?: string | null;
@@ -56,7 +57,8 @@ function withinRange(
 
 /** A measured value: type it with any unit, step it with arrows. */
 export function QuantityField(props: QuantityFieldProps) {
-  const { label, value, dimension, assumedUnit, step, system, emptyText, help, onCommit } = props;
+  const { label, value, dimension, assumedUnit, step, system, emptyText, mark, help, onCommit } =
+    props;
   const shown = value === null ? '' : textOf(value, dimension, system);
   const typed = useTyped<number | null>({
     shown,
@@ -76,7 +78,7 @@ export function QuantityField(props: QuantityFieldProps) {
   });
   const problem = typed.problem ?? props.problem;
   return (
-    <FieldFrame label={label} help={help} problem={problem}>
+    <FieldFrame label={label} mark={mark} help={help} problem={problem}>
       {({ id, describedBy }) => (
         <input
           {...typed.input}

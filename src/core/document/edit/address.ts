@@ -4,7 +4,6 @@ import type { Production } from '../production';
 const LISTS = {
   circuit: ['circuits'],
   shot: ['shots'],
-  bulb: ['shelf', 'bulbs'],
   unit: ['shelf', 'units'],
   part: ['shelf', 'parts'],
   fixture: ['fixtures'],

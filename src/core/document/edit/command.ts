@@ -1,5 +1,6 @@
 import * as z from 'zod/mini';
 import { json, list, note, text } from '../../schema';
+import { commandToVersion6 } from '../version6/command';
 import { RECORD_KINDS, type FieldRef, type RecordRef } from './address';
 
 /** The smallest changes there are. All name what they change by kind and id, none by position. */
@@ -33,14 +34,19 @@ const ref = {
 const path = list(key, 1, 12);
 const after = z.nullable(id);
 
-/** Commands as they come through a door. */
-export const commandSchema: z.ZodMiniType<Command> = z.discriminatedUnion('do', [
+const schema = z.discriminatedUnion('do', [
   z.object({ do: z.literal('set'), ...ref, path, value: json }),
   z.object({ do: z.literal('unset'), ...ref, path }),
   z.object({ do: z.literal('add'), ...ref, record: z.record(key, json), after }),
   z.object({ do: z.literal('remove'), ...ref }),
   z.object({ do: z.literal('move'), ...ref, after }),
-]) as unknown as z.ZodMiniType<Command>;
+]);
+
+/** Commands as they come through a door, or as an older window left them in its journal. */
+export const commandSchema = z.pipe(
+  z.transform(commandToVersion6),
+  schema,
+) as unknown as z.ZodMiniType<Command>;
 
 export const batchSchema = z.object({
   id: text(1, 40),

@@ -1,4 +1,4 @@
-import { nightFerry } from '@/demo/nightFerry';
+import { sample } from '../../testing/sample';
 import { removeWhole } from '../records';
 import { after } from '../testing';
 import {
@@ -12,7 +12,7 @@ import {
 } from '.';
 import { done } from './testing';
 
-const demo = nightFerry();
+const demo = sample();
 
 describe('commands', () => {
   test('name a record and a field; the inverse brings the same document back', () => {
@@ -120,9 +120,9 @@ describe('commands', () => {
       of: 'clerk-pan',
       path: ['parameters', 'lining'],
     });
-    expect(refOfPath(demo, 'shelf.bulbs.0.wattsW')).toMatchObject({
-      kind: 'bulb',
-      id: demo.shelf.bulbs[0]!.id,
+    expect(refOfPath(demo, 'shelf.units.0.wattsW')).toMatchObject({
+      kind: 'unit',
+      id: demo.shelf.units[0]!.id,
       path: ['wattsW'],
     });
     expect(refOfPath(demo, 'name')).toMatchObject({ kind: 'production', path: ['name'] });

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { nightFerry } from '@/demo/nightFerry';
+import { sample } from '../../testing/sample';
 import type { Production } from '../production';
 import { validateProduction } from '../read';
 import { removeWhole } from '../records';
@@ -18,7 +18,7 @@ import {
 } from '.';
 import { anyChange, batchOf, done, historyOf, plain, recordsNamed, unordered } from './testing';
 
-const demo = nightFerry();
+const demo = sample();
 
 /** The same histories every time. */
 const seed = 2026;

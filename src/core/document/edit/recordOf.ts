@@ -10,7 +10,6 @@ export interface RecordOf extends Record<RecordKind, object> {
   production: Production;
   circuit: Item<Production['circuits']>;
   shot: Shot;
-  bulb: Item<Production['shelf']['bulbs']>;
   unit: Item<Production['shelf']['units']>;
   part: Item<Production['shelf']['parts']>;
   fixture: Item<Production['fixtures']>;

@@ -33,7 +33,7 @@ export const batchOf = (document: Production, id: string, change: Change): Batch
 /** Small changes of every kind, at places a document of any state has. */
 export const anyChange: fc.Arbitrary<Change> = fc
   .record({
-    kind: fc.constantFrom('shot', 'build', 'bulb', 'part', 'fixture', 'circuit' as const),
+    kind: fc.constantFrom('shot', 'build', 'unit', 'part', 'fixture', 'circuit' as const),
     nth: fc.nat(40),
     what: fc.constantFrom('name', 'remove', 'copy', 'move', 'parameter', 'accessory' as const),
     word: fc.string({ minLength: 1, maxLength: 6 }).map((text) => text.trim() || 'x'),
@@ -43,7 +43,7 @@ export const anyChange: fc.Arbitrary<Change> = fc
     const list = {
       shot: document.shots,
       build: document.builds,
-      bulb: document.shelf.bulbs,
+      unit: document.shelf.units,
       part: document.shelf.parts,
       fixture: document.fixtures,
       circuit: document.circuits,

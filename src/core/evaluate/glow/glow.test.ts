@@ -1,5 +1,5 @@
 import { produce } from 'immer';
-import { nightFerry } from '../../../demo/nightFerry';
+import { sample } from '../../testing/sample';
 import type { Production } from '../../document/production';
 import { evaluateKnown as evaluate } from '../testing';
 import { findReadout } from '../readouts';
@@ -7,11 +7,13 @@ import type { WorkedOut as Readouts } from '../readouts';
 import { sensitivities } from '../sensitivity';
 import { evaluateSimulated } from '../simulated';
 import { backdropOf } from './backdrop';
-import { applyVariantInPlace, layerLadder, runFor, variantChanges, variants } from './compare';
+import { layerLadder } from './layers';
+import { runFor } from './lightRow';
+import { applyVariantInPlace, variantChanges, variants } from './variants';
 import { buildPicture, fixturePicture, litBuild } from './scene';
 import type { GlowId } from './context';
 
-const demo = nightFerry();
+const demo = sample();
 const RUN = { photons: 20_000, seed: 1 };
 const simulated = (document: Production, id: string, run = RUN): Readouts => {
   const found = evaluateSimulated(document, id, run, { glow: true });

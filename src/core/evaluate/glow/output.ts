@@ -94,110 +94,132 @@ export function extraction(context: GlowContext): GlowReadout[] {
   ];
 }
 
-export function output(context: GlowContext): GlowReadout[] {
-  const { light, resolved, far, outLm, shot } = context;
-  const watts = buildWatts(resolved.groups).nowW;
-  const known = howKnown(context);
-  const sure = leastSure([fluxOrigin(resolved), 'computed']);
+const surenessOf = ({ resolved }: GlowContext) => leastSure([fluxOrigin(resolved), 'computed']);
+
+function lumensOut(context: GlowContext): GlowReadout {
+  const { light, resolved, outLm } = context;
+  return {
+    id: 'output',
+    label: 'Lumens out',
+    value: outLm,
+    dimension: 'luminousFlux',
+    words: `${Math.round((100 * outLm) / Math.max(1e-9, light.luminousFluxLm))} % of the lamps’ own`,
+    state: 'ok',
+    origin: surenessOf(context),
+    working: {
+      formula: 'Φ = Σ I(θ) · 2π(cos θ₁ − cos θ₂) over zones of 5° all round',
+      substituted: `${threeFigures(outLm)} lm of ${threeFigures(light.luminousFluxLm)} lm; ${howKnown(context)}`,
+      inputs: [
+        given(
+          'Φ0',
+          'luminous flux of all lamps',
+          light.luminousFluxLm,
+          'luminousFlux',
+          fluxOrigin(resolved),
+        ),
+      ],
+      source: 'Zonal sums, as a goniometer does it',
+      leavesOut: 'Light that doors and flags send back.',
+    },
+  };
+}
+
+function peak(context: GlowContext): GlowReadout {
+  const { far } = context;
+  return {
+    id: 'peak',
+    label: 'Peak intensity',
+    value: far.peakCd,
+    dimension: 'luminousIntensity',
+    words: 'seen from far away',
+    state: 'ok',
+    origin: surenessOf(context),
+    working: {
+      formula: 'I = E · d² at fifty sizes away',
+      substituted: `${threeFigures(far.peakCd)} cd; ${howKnown(context)}`,
+      inputs: [],
+      source: 'Photometric law of distance; five-times rule, IES Lighting Handbook, from memory',
+    },
+  };
+}
+
+function beam(context: GlowContext): GlowReadout {
+  const { far } = context;
   const beams = [far.beamDeg, far.fieldDeg].map(
     ([across, up]) => `${across.toFixed(0)}° × ${up.toFixed(0)}°`,
   );
-  const bareLm = light.totalLx * shot.distanceM ** 2 * 4 * Math.PI;
-  return [
-    {
-      id: 'output',
-      label: 'Lumens out',
-      value: outLm,
-      dimension: 'luminousFlux',
-      words: `${Math.round((100 * outLm) / Math.max(1e-9, light.luminousFluxLm))} % of the lamps’ own`,
-      state: 'ok',
-      origin: sure,
-      working: {
-        formula: 'Φ = Σ I(θ) · 2π(cos θ₁ − cos θ₂) over zones of 5° all round',
-        substituted: `${threeFigures(outLm)} lm of ${threeFigures(light.luminousFluxLm)} lm; ${known}`,
-        inputs: [
-          given(
-            'Φ0',
-            'luminous flux of all lamps',
-            light.luminousFluxLm,
-            'luminousFlux',
-            fluxOrigin(resolved),
-          ),
-        ],
-        source: 'Zonal sums, as a goniometer does it',
-        leavesOut: 'Light that doors and flags send back.',
-      },
-    },
-    {
-      id: 'peak',
-      label: 'Peak intensity',
-      value: far.peakCd,
-      dimension: 'luminousIntensity',
-      words: 'seen from far away',
-      state: 'ok',
-      origin: sure,
-      working: {
-        formula: 'I = E · d² at fifty sizes away',
-        substituted: `${threeFigures(far.peakCd)} cd; ${known}`,
-        inputs: [],
-        source: 'Photometric law of distance; five-times rule, IES Lighting Handbook, from memory',
-      },
-    },
-    {
-      id: 'beam',
-      label: 'Beam angle',
-      value: toRadians(Math.min(...far.beamDeg)),
+  return {
+    id: 'beam',
+    label: 'Beam angle',
+    value: toRadians(Math.min(...far.beamDeg)),
+    dimension: 'angle',
+    second: {
+      value: toRadians(Math.min(...far.fieldDeg)),
       dimension: 'angle',
-      second: {
-        value: toRadians(Math.min(...far.fieldDeg)),
-        dimension: 'angle',
-        label: 'field angle',
-      },
-      words: `half the peak ${beams[0]}, a tenth ${beams[1]}`,
-      state: 'ok',
-      origin: 'computed',
-      working: {
-        formula: 'full width where I ≥ ½ peak (beam) and where I ≥ ⅒ peak (field)',
-        substituted: `beam ${beams[0]}, field ${beams[1]}, level × upright; ${known}`,
-        inputs: [given('I', 'peak intensity', far.peakCd, 'luminousIntensity', 'computed')],
-        source: 'Beam and field angle as in luminaire data sheets, common practice',
-      },
+      label: 'field angle',
     },
-    {
-      id: 'luxPerWatt',
-      label: 'Light per watt',
-      value: watts > 0 ? light.totalLx / watts : null,
-      dimension: 'luxPerWatt',
-      words: `at the subject, from ${threeFigures(watts)} W`,
-      state: 'ok',
-      origin: sure,
-      working: {
-        formula: 'E / P',
-        substituted: `${threeFigures(light.totalLx)} lx / ${threeFigures(watts)} W`,
-        inputs: [
-          given('E', 'light at the subject', light.totalLx, 'illuminance', 'computed'),
-          given('P', 'power at the chosen levels', watts, 'power', 'label'),
-        ],
-        source: 'Quotient of two readouts',
-      },
+    words: `half the peak ${beams[0]}, a tenth ${beams[1]}`,
+    state: 'ok',
+    origin: 'computed',
+    working: {
+      formula: 'full width where I ≥ ½ peak (beam) and where I ≥ ⅒ peak (field)',
+      substituted: `beam ${beams[0]}, field ${beams[1]}, level × upright; ${howKnown(context)}`,
+      inputs: [given('I', 'peak intensity', far.peakCd, 'luminousIntensity', 'computed')],
+      source: 'Beam and field angle as in luminaire data sheets, common practice',
     },
-    {
-      id: 'bare',
-      label: 'As a bare bulb',
-      value: bareLm,
-      dimension: 'luminousFlux',
-      words: 'a bare globe at the same place would need so much',
-      state: 'ok',
-      origin: sure,
-      working: {
-        formula: 'Φ = 4π · E · d²',
-        substituted: `4π · ${threeFigures(light.totalLx)} · ${threeFigures(shot.distanceM)}² = ${threeFigures(bareLm)} lm`,
-        inputs: [
-          given('E', 'light at the subject', light.totalLx, 'illuminance', 'computed'),
-          given('d', 'distance', shot.distanceM, 'length'),
-        ],
-        source: 'Inverse square law for an even point source',
-      },
-    },
-  ];
+  };
 }
+
+function lightPerWatt(context: GlowContext): GlowReadout {
+  const { light, resolved } = context;
+  const watts = buildWatts(resolved.groups).nowW;
+  return {
+    id: 'luxPerWatt',
+    label: 'Light per watt',
+    value: watts > 0 ? light.totalLx / watts : null,
+    dimension: 'luxPerWatt',
+    words: `at the subject, from ${threeFigures(watts)} W`,
+    state: 'ok',
+    origin: surenessOf(context),
+    working: {
+      formula: 'E / P',
+      substituted: `${threeFigures(light.totalLx)} lx / ${threeFigures(watts)} W`,
+      inputs: [
+        given('E', 'light at the subject', light.totalLx, 'illuminance', 'computed'),
+        given('P', 'power at the chosen levels', watts, 'power', 'label'),
+      ],
+      source: 'Quotient of two readouts',
+    },
+  };
+}
+
+function asBareBulb(context: GlowContext): GlowReadout {
+  const { light, shot } = context;
+  const bareLm = light.totalLx * shot.distanceM ** 2 * 4 * Math.PI;
+  return {
+    id: 'bare',
+    label: 'As a bare bulb',
+    value: bareLm,
+    dimension: 'luminousFlux',
+    words: 'a bare globe at the same place would need so much',
+    state: 'ok',
+    origin: surenessOf(context),
+    working: {
+      formula: 'Φ = 4π · E · d²',
+      substituted: `4π · ${threeFigures(light.totalLx)} · ${threeFigures(shot.distanceM)}² = ${threeFigures(bareLm)} lm`,
+      inputs: [
+        given('E', 'light at the subject', light.totalLx, 'illuminance', 'computed'),
+        given('d', 'distance', shot.distanceM, 'length'),
+      ],
+      source: 'Inverse square law for an even point source',
+    },
+  };
+}
+
+export const output = (context: GlowContext): GlowReadout[] => [
+  lumensOut(context),
+  peak(context),
+  beam(context),
+  lightPerWatt(context),
+  asBareBulb(context),
+];

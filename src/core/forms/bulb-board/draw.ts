@@ -6,6 +6,7 @@ import { wiringView } from '../kit/wiringView';
 import { layoutBoard } from './layout';
 import { type BulbBoard } from './parameters';
 import { standing } from './place';
+import { BOARD_M } from '../kit/typical';
 
 /** What is worked out once for all views. */
 function partsOf(board: BulbBoard, context: FormContext) {
@@ -14,7 +15,7 @@ function partsOf(board: BulbBoard, context: FormContext) {
   const [w, h] = upright ? [board.boardWidthM, board.lengthM] : [board.lengthM, board.boardWidthM];
   const seats = layout.positionsM.map((along) => standing(board, along));
   const flag = board.flagDepthM;
-  const thickness = partOf(context, board.boardPartId, 'sheet')?.thicknessM ?? 0.006;
+  const thickness = partOf(context, board.boardPartId, 'sheet')?.thicknessM ?? BOARD_M;
   const sides = board.flags === 'sides' || board.flags === 'all';
   const ends = board.flags === 'ends' || board.flags === 'all';
   const [left, across] = [upright ? sides : ends, upright ? ends : sides];

@@ -1,8 +1,13 @@
 import type { FormDefinition } from '../form';
+import { bulbsOnHand } from '../kit/lamps';
 import { boardProblems, layoutBoard, mostOnBoard } from './layout';
 import { bulbBoardParameters, type BulbBoard } from './parameters';
 import { resolve } from './resolve';
 import { draw } from './draw';
+
+/** Between the outermost sockets, and beside them, so that a plane fits. */
+const LEAST_BETWEEN_M = 0.02;
+const PLAY_M = 0.005;
 
 export const bulbBoard: FormDefinition<BulbBoard> = {
   id: 'bulb-board',
@@ -20,21 +25,17 @@ export const bulbBoard: FormDefinition<BulbBoard> = {
     parameter: 'socketCount',
     step: () => 1,
     most: mostOnBoard,
-    onHand: ({ groups }, context) =>
-      groups.reduce((sum, { bulbId }) => sum + (context.bulb(bulbId)?.onHandCount ?? 0), 0),
+    onHand: ({ groups }, context) => bulbsOnHand(groups, context),
   },
   problems: boardProblems,
   limits: (board, context) => {
     const { footprintM, seatM } = layoutBoard(board, context);
     const need = (board.spacing === 'even' ? board.socketCount - 1 : 0) * seatM + 2 * board.insetM;
     return {
-      lengthM: { min: Math.max(0.15, need, 2 * board.insetM + 0.02), max: 4 },
-      boardWidthM: { min: Math.max(0.04, footprintM), max: 1.2 },
-      insetM: {
-        min: 0.01,
-        max: Math.max(0.01, (board.lengthM - (board.socketCount - 1) * seatM) / 2 - 0.005),
-      },
-      socketCount: { min: 1, max: mostOnBoard(board, context) },
+      lengthM: { min: Math.max(need, 2 * board.insetM + LEAST_BETWEEN_M) },
+      boardWidthM: { min: footprintM },
+      insetM: { max: (board.lengthM - (board.socketCount - 1) * seatM) / 2 - PLAY_M },
+      socketCount: { max: mostOnBoard(board, context) },
     };
   },
   resolve,

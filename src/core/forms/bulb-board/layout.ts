@@ -1,10 +1,10 @@
-import { CAP_LENGTH_M } from '../../electrics/caps';
 import type { Problem } from '../../result';
 import type { FormContext } from '../form';
 import { partOf } from '../kit/lookup';
 import { mm } from '../../quantity';
-import { bulbsOf } from '../kit/lamps';
+import { bulbFrontM, bulbGlowM, bulbsOf } from '../kit/lamps';
 import type { BulbBoard } from './parameters';
+import { GLOBE_M, SOCKET_FOOT_M, SOCKET_RIM_M } from '../kit/typical';
 
 export interface BoardLayout {
   /** along the board, from its middle; the first at the tail's end */
@@ -14,6 +14,8 @@ export interface BoardLayout {
   globeM: number;
   spacingM: number;
   centreM: number;
+  /** height of each group's own glow */
+  glowM: number[];
   frontM: number;
 }
 
@@ -41,14 +43,11 @@ export const smallestGap = (places: readonly number[]): number =>
 export function layoutBoard(board: BulbBoard, context: FormContext): BoardLayout {
   const socket = partOf(context, board.socketPartId, 'socket');
   const bulbs = bulbsOf(board.groups, context);
-  const globeM = Math.max(...bulbs.map((bulb) => bulb?.globeDiameterM ?? 0.06));
-  const footprintM = socket?.footprintDiameterM ?? 0.05;
+  const globeM = Math.max(...bulbs.map((bulb) => bulb?.globeDiameterM ?? GLOBE_M));
+  const footprintM = socket?.footprintDiameterM ?? SOCKET_FOOT_M;
   const positionsM = placesAlong(board.lengthM, board.insetM, board.socketCount, board.spacing);
-  const frontM = Math.max(
-    ...bulbs.map(
-      (bulb) => (socket?.heightM ?? 0.04) + (bulb ? bulb.lengthM - CAP_LENGTH_M[bulb.base] : 0.08),
-    ),
-  );
+  const rimM = socket?.heightM ?? SOCKET_RIM_M;
+  const frontM = Math.max(...bulbs.map((bulb) => bulbFrontM(bulb, rimM)));
   return {
     positionsM,
     seatM: Math.max(globeM, footprintM),
@@ -56,6 +55,7 @@ export function layoutBoard(board: BulbBoard, context: FormContext): BoardLayout
     globeM,
     spacingM: smallestGap(positionsM),
     centreM: frontM - globeM / 2,
+    glowM: bulbs.map((bulb) => bulbGlowM(bulb, rimM)),
     frontM,
   };
 }

@@ -1,4 +1,4 @@
-import { rectangularSkirt } from '../../light/controls';
+import { rectangularSkirt, type Plate } from '../../light/controls';
 import { FINISHES } from '../../materials/finish';
 import type { Shape } from '../../drawing/drawing';
 import type { FormContext } from '../form';
@@ -6,24 +6,46 @@ import { fact, completeBuild } from '../kit/build';
 import { partOf } from '../kit/lookup';
 import { look, notChosen, stopsFor } from '../kit/findingWriters';
 import { exactMm, mm } from '../../quantity';
-import { socketFindings, unearthedMetal } from '../kit/sockets';
+import { socketFindings } from '../kit/sockets';
 import { bulbLamps, bulbLoads, bulbMassKg, bulbNeeds, bulbsOf } from '../kit/lamps';
-import { cordMassKg, fromPart, hardware, mainsNeeds, mainsOpen, wiringSlots } from '../kit/needs';
+import {
+  CORD_ALLOWANCE,
+  cordMassKg,
+  fromPart,
+  hardware,
+  mainsNeeds,
+  mainsOpen,
+  wiringSlots,
+} from '../kit/needs';
 import { rectanglePiece } from '../kit/pieces';
 import { circle, labelled } from '../../drawing/shapes';
+import { plateThings, sheetBurns, uprightAt } from '../kit/things';
 import { checkLamps, cutBoard, finishSteps, markOut, step, wireMains } from '../kit/steps';
 import type { SheetPiece } from '../../build/pieces';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
 import { boardProblems, layoutBoard, type BoardLayout } from './layout';
 import { type BulbBoard } from './parameters';
 import { DRILL_M, standing } from './place';
+import { BOARD_M } from '../kit/typical';
 
-const FLAGS = {
-  none: [],
-  sides: ['left', 'right'],
-  ends: ['top', 'bottom'],
-  all: ['left', 'right', 'top', 'bottom'],
-} as const;
+/** The plate over the joint of two halves, its screws and its share of the width [common practice]. */
+const PLATE_M = 0.2;
+const PLATE_SCREWS = 12;
+const PLATE_SHARE = 0.8;
+/** A board longer than this bends and fits no car [common practice]. */
+const BENDS_M = 1.6;
+
+const LONG = { upright: ['left', 'right'], level: ['top', 'bottom'] } as const;
+const SHORT = { upright: LONG.level, level: LONG.upright } as const;
+
+/** Flags as they stand forwards of the board's edges. */
+function flagPlates({ flags, orientation, flagDepthM }: BulbBoard, w: number, h: number): Plate[] {
+  const edges = [
+    ...(flags === 'sides' || flags === 'all' ? LONG[orientation] : []),
+    ...(flags === 'ends' || flags === 'all' ? SHORT[orientation] : []),
+  ];
+  return rectangularSkirt('flag', w, h, 0, flagDepthM, edges);
+}
 
 /** What is worked out once and told in several places. */
 function partsOf(board: BulbBoard, context: FormContext) {
@@ -31,12 +53,12 @@ function partsOf(board: BulbBoard, context: FormContext) {
   const seats = layout.positionsM.map((along, k) => {
     const [x, y] = standing(board, along);
     return {
-      positionM: [x, y, layout.centreM] as const,
+      positionM: [x, y, layout.glowM[k % board.groups.length]!] as const,
       axis: [0, 0, 1] as const,
       group: k % board.groups.length,
     };
   });
-  const thickness = partOf(context, board.boardPartId, 'sheet')?.thicknessM ?? 0.006;
+  const thickness = partOf(context, board.boardPartId, 'sheet')?.thicknessM ?? BOARD_M;
   const link =
     (Number.isFinite(layout.spacingM) ? layout.spacingM : 0) +
     2 * thickness +
@@ -65,9 +87,7 @@ export function resolve(board: BulbBoard, context: FormContext): ResolvedBuild {
           reflectance: FINISHES[board.finish].reflectance,
         },
       ],
-      controls: flagged
-        ? rectangularSkirt('flag', w, h, 0, board.flagDepthM, FLAGS[board.flags])
-        : [],
+      controls: flagPlates(board, w, h),
       lampsAt: { drawing: 'seat-0', field: 'groups' },
       wiring: {
         ...wiringSlots(board),
@@ -83,7 +103,24 @@ export function resolve(board: BulbBoard, context: FormContext): ResolvedBuild {
         : { widthM: board.lengthM - 2 * board.insetM + layout.globeM, heightM: layout.globeM },
       array: { spacingM: layout.spacingM, emitterWidthM: layout.globeM },
       frontM: layout.frontM,
-      flammables: flammables(board, layout, context),
+      things: [
+        {
+          id: 'board',
+          name: 'board',
+          burns: sheetBurns(board.boardPartId, context),
+          limitC: null,
+          place: uprightAt(w, h, 0),
+          ref: 'board',
+          field: 'socketPartId',
+        },
+        ...plateThings(flagPlates(board, w, h), 'flag', {
+          name: 'flag',
+          burns: sheetBurns(board.flagPartId, context),
+          ref: 'flag',
+          field: 'flagPartId',
+        }),
+      ],
+      built: { widthM: w, heightM: h, depthM: layout.frontM + thickness },
       folded: {
         widthM: board.lengthM / board.split,
         heightM: board.boardWidthM,
@@ -101,7 +138,7 @@ function needsOf({ board, context, seats, cordM, flagged }: Parts): ResolvedBuil
     ...fromPart(board.socketPartId, seats.length, 'piece', 'one for each bulb'),
     ...hardware(
       'screw',
-      2 * seats.length + (board.split === 2 ? 12 : 0),
+      2 * seats.length + (board.split === 2 ? PLATE_SCREWS : 0),
       'sockets and joining plate',
     ),
     ...hardware('strain-relief', 1, 'where the tail enters'),
@@ -153,76 +190,47 @@ function fittingsKg({ board, context, seats, cordM }: Parts): number {
   );
 }
 
-function boardPieces(board: BulbBoard, layout: BoardLayout, context: FormContext): SheetPiece[] {
-  const { lengthM, boardWidthM, flagDepthM } = board;
-  const half = lengthM / board.split;
+/** One board, or two halves with the plate that joins them. */
+function bareBoards(board: BulbBoard, layout: BoardLayout, context: FormContext): SheetPiece[] {
+  const { lengthM, boardWidthM, boardPartId } = board;
+  const piece = (id: string, name: string, longM: number, widthM: number, more: object = {}) =>
+    rectanglePiece(id, name, boardPartId, longM, widthM, context, more);
   const holes = layout.positionsM.map((along, k) =>
     labelled(
       circle(along + lengthM / 2, boardWidthM / 2, DRILL_M, 'drill'),
       `socket ${k + 1}, 25 mm`,
     ),
   );
+  if (board.split === 1) {
+    const places = layout.positionsM.map((along) => exactMm(along + lengthM / 2)).join(', ');
+    const markOut = [`Sockets at ${places} from one end.`];
+    return [piece('board', 'Board', lengthM, boardWidthM, { shapes: holes, markOut })];
+  }
+  const half = lengthM / board.split;
   const on = (from: number) =>
     holes.flatMap((hole): Shape[] =>
       'x' in hole && hole.x >= from && hole.x < from + half + 1e-9
         ? [{ ...hole, x: hole.x - from }]
         : [],
     );
-  const boards =
-    board.split === 1
-      ? [
-          rectanglePiece('board', 'Board', board.boardPartId, lengthM, boardWidthM, context, {
-            shapes: holes,
-            markOut: [
-              `Sockets at ${layout.positionsM.map((along) => exactMm(along + lengthM / 2)).join(', ')} from one end.`,
-            ],
-          }),
-        ]
-      : [
-          rectanglePiece(
-            'board-first-half',
-            'Board, first half',
-            board.boardPartId,
-            half,
-            boardWidthM,
-            context,
-            {
-              shapes: on(0),
-            },
-          ),
-          rectanglePiece(
-            'board-second-half',
-            'Board, second half',
-            board.boardPartId,
-            half,
-            boardWidthM,
-            context,
-            {
-              shapes: on(half),
-            },
-          ),
-          rectanglePiece(
-            'joining-plate',
-            'Joining plate',
-            board.boardPartId,
-            0.2,
-            boardWidthM * 0.8,
-            context,
-          ),
-        ];
-  const flag = (id: string, name: string, long: number) =>
-    rectanglePiece(id, name, board.flagPartId, long, flagDepthM, context, {
+  return [
+    piece('board-first-half', 'Board, first half', half, boardWidthM, { shapes: on(0) }),
+    piece('board-second-half', 'Board, second half', half, boardWidthM, { shapes: on(half) }),
+    piece('joining-plate', 'Joining plate', PLATE_M, boardWidthM * PLATE_SHARE),
+  ];
+}
+
+function boardPieces(board: BulbBoard, layout: BoardLayout, context: FormContext): SheetPiece[] {
+  const { lengthM, boardWidthM, flagDepthM, flags } = board;
+  const flag = (id: string, name: string, longM: number) =>
+    rectanglePiece(id, name, board.flagPartId, longM, flagDepthM, context, {
       count: 2,
       markOut: ['Hinge along one long edge with tape.'],
     });
   return [
-    ...boards,
-    ...(board.flags === 'sides' || board.flags === 'all'
-      ? [flag('side-flag', 'Side flag', lengthM)]
-      : []),
-    ...(board.flags === 'ends' || board.flags === 'all'
-      ? [flag('end-flag', 'End flag', boardWidthM)]
-      : []),
+    ...bareBoards(board, layout, context),
+    ...(flags === 'sides' || flags === 'all' ? [flag('side-flag', 'Side flag', lengthM)] : []),
+    ...(flags === 'ends' || flags === 'all' ? [flag('end-flag', 'End flag', boardWidthM)] : []),
   ];
 }
 
@@ -248,7 +256,7 @@ export const facts = (board: BulbBoard, layout: BoardLayout, link: number, cordM
       ]
     : []),
   fact('first', 'First socket from the end', layout.positionsM[0]! + board.lengthM / 2, 'inset'),
-  fact('cord', 'Cord in all', cordM * 1.05, 'tail + links, and 5 % for joints'),
+  fact('cord', 'Cord in all', cordM * CORD_ALLOWANCE, 'tail + links, and 5 % for joints'),
   fact(
     'dim-step',
     'One bulb off dims by',
@@ -257,41 +265,6 @@ export const facts = (board: BulbBoard, layout: BoardLayout, link: number, cordM
     'ratio',
   ),
 ];
-
-export function flammables(
-  board: BulbBoard,
-  layout: BoardLayout,
-  context: FormContext,
-): ResolvedBuild['flammables'] {
-  const sheet = partOf(context, board.boardPartId, 'sheet');
-  const burns = sheet?.burns ?? 'wood';
-  return [
-    ...(burns === 'no'
-      ? []
-      : [
-          {
-            name: 'board',
-            burns,
-            distanceM: layout.centreM,
-            ref: 'board',
-            field: 'socketPartId',
-            raiseFromM: null,
-          } as const,
-        ]),
-    ...(board.flags === 'none'
-      ? []
-      : [
-          {
-            name: 'flags',
-            burns: 'foam',
-            distanceM: board.boardWidthM / 2,
-            ref: 'flag',
-            field: 'boardWidthM',
-            raiseFromM: null,
-          } as const,
-        ]),
-  ];
-}
 
 export function findings(board: BulbBoard, context: FormContext) {
   return [
@@ -321,8 +294,7 @@ export function findings(board: BulbBoard, context: FormContext) {
       ...mainsOpen(board),
     ]),
     ...socketFindings('bulb-board', board, context),
-    ...unearthedMetal('bulb-board', board.boardPartId, board.cordPartId, context),
-    ...(board.lengthM / board.split > 1.6
+    ...(board.lengthM / board.split > BENDS_M
       ? [
           look(
             'geometry',

@@ -1,10 +1,10 @@
-import { nightFerry } from '@/demo/nightFerry';
+import { sample } from '../../testing/sample';
 import { sceneOf } from '../../evaluate/context';
 import type { Shape, View } from '../../drawing/drawing';
 import { bulbRing } from '.';
 import type { BulbRing } from './parameters';
 
-const document = nightFerry();
+const document = sample();
 const { context } = sceneOf(document, document.builds[0]!);
 const clerk = document.builds[0]!.parameters as unknown as BulbRing;
 const drawn = (over: Partial<BulbRing> = {}) => bulbRing.draw({ ...clerk, ...over }, context).views;

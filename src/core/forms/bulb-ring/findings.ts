@@ -6,9 +6,15 @@ import { bulbsOf } from '../kit/lamps';
 import type { RingLayout } from './layout';
 import { ringProblems } from './limits';
 import { partOf } from '../kit/lookup';
-import { socketFindings, unearthedMetal } from '../kit/sockets';
+import { socketFindings } from '../kit/sockets';
 import { stockSideM } from './needs';
 import type { BulbRing } from './parameters';
+
+/** Dots farther apart are seen one by one in the eye; a board wider than this does not lie in a car [common practice]. */
+const DOTS_APART_M = 0.2;
+const CAR_BOOT_M = 1.1;
+/** A front that gives back less wastes light. */
+const BRIGHT = 0.7;
 
 /** Mistakes of this form: what cannot be made, what is not chosen, what does not fit. */
 export function ringFindings(ring: BulbRing, context: FormContext, layout: RingLayout): Finding[] {
@@ -25,7 +31,6 @@ export function ringFindings(ring: BulbRing, context: FormContext, layout: RingL
     ...missing(ring, context),
     ...sheetFit(ring, context),
     ...socketFindings('ring', ring, context),
-    ...unearthedMetal('ring', ring.boardPartId, ring.cordPartId, context),
     ...carFit(ring),
     ...darkFront(ring, layout),
   ];
@@ -98,7 +103,7 @@ function sheetFit(ring: BulbRing, context: FormContext): Finding[] {
       source: 'Geometry: outer Ø + 2 × 20 mm',
       where: { field: 'boardPartId', drawing: 'board' },
       remedies:
-        largest > 0.2
+        largest > DOTS_APART_M
           ? [{ label: `Make it Ø ${mm(largest)}`, parameters: { outerDiameterM: largest } }]
           : [],
     },
@@ -106,7 +111,7 @@ function sheetFit(ring: BulbRing, context: FormContext): Finding[] {
 }
 
 function carFit(ring: BulbRing): Finding[] {
-  if (ring.outerDiameterM <= 1.1) return [];
+  if (ring.outerDiameterM <= CAR_BOOT_M) return [];
   return [
     {
       id: 'ring.car',
@@ -123,7 +128,7 @@ function carFit(ring: BulbRing): Finding[] {
 
 function darkFront(ring: BulbRing, layout: RingLayout): Finding[] {
   const { name, reflectance } = FINISHES[ring.finish];
-  if (reflectance >= 0.7 || layout.count === 0) return [];
+  if (reflectance >= BRIGHT || layout.count === 0) return [];
   return [
     {
       id: 'ring.dark-front',

@@ -1,7 +1,9 @@
 import type { FormDefinition } from '../form';
+import { bulbsOnHand } from '../kit/lamps';
+
 import { drawRing } from './draw';
 import { mostSockets, ringLimits, ringProblems } from './limits';
-import { bulbRingDefaults, bulbRingFields, bulbRingSchema, type BulbRing } from './parameters';
+import { bulbRingParameters, type BulbRing } from './parameters';
 import { resolveRing } from './resolve';
 
 export const bulbRing: FormDefinition<BulbRing> = {
@@ -13,15 +15,14 @@ export const bulbRing: FormDefinition<BulbRing> = {
     skill: 2,
     reach: 'A flattering key round the lens, and a ring in the eyes.',
   },
-  parameters: bulbRingSchema,
-  fields: bulbRingFields,
-  defaults: bulbRingDefaults,
+  parameters: bulbRingParameters.schema,
+  fields: bulbRingParameters.fields,
+  defaults: bulbRingParameters.defaults,
   fill: {
     parameter: 'socketCount',
     step: (ring) => ring.rows,
     most: mostSockets,
-    onHand: ({ groups }, context) =>
-      groups.reduce((sum, { bulbId }) => sum + (context.bulb(bulbId)?.onHandCount ?? 0), 0),
+    onHand: ({ groups }, context) => bulbsOnHand(groups, context),
   },
   problems: ringProblems,
   limits: ringLimits,

@@ -1,15 +1,17 @@
 import { safeAsin } from '../../tolerance';
-import { bulbsOf } from '../kit/lamps';
-import { CAP_LENGTH_M } from '../../electrics/caps';
-import { type Bulb } from '../../units/bulb';
+import { bulbFrontM, bulbGlowM, bulbsOf } from '../kit/lamps';
 import type { FormContext } from '../form';
-import type { BulbRing } from './parameters';
+import { MOST_SOCKETS, type BulbRing } from './parameters';
+import { GLOBE_M } from '../kit/typical';
+
+/** A jigsaw's cut, with what sanding takes [common practice]. */
+const KERF_M = 0.004;
+/** A ring smaller than this is not worth cutting. */
+const LEAST_RING_M = 0.15;
 
 /** Footprint of a socket nobody has chosen yet [typ: a batten holder for E27]. */
 const FOOTPRINT_M = 0.05;
 const SOCKET_HEIGHT_M = 0.04;
-const GLOBE_M = 0.06;
-const BULB_LENGTH_M = 0.105;
 /** Board past the cut line on each side that the square of stock keeps [docs/model/forms.md, 1]. */
 export const STOCK_MARGIN_M = 0.02;
 
@@ -33,6 +35,8 @@ export interface RingLayout {
   spacingM: number;
   /** height of the glowing centre, of the glass front, and of the back of the globe, over the board */
   centreM: number;
+  /** height of each group's own glow */
+  glowM: number[];
   frontM: number;
 }
 
@@ -61,7 +65,7 @@ export function mostSeats(radii: readonly number[], distanceM: number): number {
   }
   let most = 1;
   // A staggered ring closes only with an even number of seats.
-  for (let count = 2; count <= 400 && seatSpacing(radii, count) >= distanceM; count += 2)
+  for (let count = 2; count <= MOST_SOCKETS && seatSpacing(radii, count) >= distanceM; count += 2)
     most = count;
   return most;
 }
@@ -69,9 +73,9 @@ export function mostSeats(radii: readonly number[], distanceM: number): number {
 /** Fewest seats whose clear gap does not pass the largest one allowed. */
 function seatsForGap(radii: readonly number[], distanceM: number): number {
   const step = radii.length;
-  for (let count = step; count <= 400; count += step)
+  for (let count = step; count <= MOST_SOCKETS; count += step)
     if (seatSpacing(radii, count) <= distanceM) return count;
-  return 400;
+  return MOST_SOCKETS;
 }
 
 export function layoutRing(ring: BulbRing, context: FormContext): RingLayout {
@@ -83,11 +87,8 @@ export function layoutRing(ring: BulbRing, context: FormContext): RingLayout {
   const radii = rowRadii(ring);
   const count =
     ring.fillMode === 'gap' ? seatsForGap(radii, ring.largestGapM + globeM) : ring.socketCount;
-  const front = (bulb: Bulb | null) =>
-    ring.standoffM +
-    (chosen?.heightM ?? SOCKET_HEIGHT_M) +
-    (bulb ? bulb.lengthM - CAP_LENGTH_M[bulb.base] : BULB_LENGTH_M - CAP_LENGTH_M.E27);
-  const frontM = Math.max(...bulbs.map(front));
+  const rimM = ring.standoffM + (chosen?.heightM ?? SOCKET_HEIGHT_M);
+  const frontM = Math.max(...bulbs.map((bulb) => bulbFrontM(bulb, rimM)));
   return {
     outerRadiusM: ring.outerDiameterM / 2,
     innerRadiusM: ring.outerDiameterM / 2 - ring.ringWidthM,
@@ -98,6 +99,7 @@ export function layoutRing(ring: BulbRing, context: FormContext): RingLayout {
     globeM,
     spacingM: seatSpacing(radii, count),
     centreM: frontM - globeM / 2,
+    glowM: bulbs.map((bulb) => bulbGlowM(bulb, rimM)),
     frontM,
   };
 }
@@ -118,12 +120,13 @@ function seatsOf(radii: readonly number[], count: number, groups: number): Seat[
 }
 
 /** The ring that can be cut from the disc that falls out; null when it would be too small. */
-export function secondRing(ring: BulbRing, layout: RingLayout, kerfM = 0.004) {
+export function secondRing(ring: BulbRing, layout: RingLayout, kerfM = KERF_M) {
   const outerDiameterM = 2 * (layout.innerRadiusM - kerfM);
   const ringWidthM = Math.min(ring.ringWidthM, outerDiameterM / 3);
   const radius = outerDiameterM / 2 - ringWidthM / 2;
   const spacing = Math.max(layout.footprintM, layout.globeM, Math.min(layout.spacingM, 1));
   const socketCount = mostSeats([radius], spacing);
-  if (outerDiameterM < 0.15 || ringWidthM < layout.footprintM || socketCount < 3) return null;
+  if (outerDiameterM < LEAST_RING_M || ringWidthM < layout.footprintM || socketCount < 3)
+    return null;
   return { outerDiameterM, ringWidthM, socketCount };
 }

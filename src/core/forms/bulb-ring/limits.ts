@@ -65,7 +65,7 @@ function overlap(ring: BulbRing, count: number, seatM: number): Problem {
 }
 
 /** Where handles and arrow keys stop, given all the other parameters. */
-export function ringLimits(ring: BulbRing, context: FormContext): Record<string, Limits> {
+export function ringLimits(ring: BulbRing, context: FormContext): Record<string, Partial<Limits>> {
   const seat = seatWidth(ring, context);
   const { footprintM } = layoutRing(ring, context);
   const count = ring.fillMode === 'gap' ? 1 : ring.socketCount;
@@ -73,14 +73,13 @@ export function ringLimits(ring: BulbRing, context: FormContext): Record<string,
   const wider = ring.rows === 2 ? chord * 0.5 : chord;
   return {
     outerDiameterM: {
-      min: Math.max(0.15, ring.ringWidthM * 2 + SMALLEST_HOLE_M, wider + ring.ringWidthM),
-      max: 4,
+      min: Math.max(ring.ringWidthM * 2 + SMALLEST_HOLE_M, wider + ring.ringWidthM),
     },
     ringWidthM: {
-      min: Math.max(0.03, narrowestRing(ring, footprintM)),
-      max: Math.min(1.5, widestRing(ring.outerDiameterM), widestForSeats(ring, count, seat)),
+      min: narrowestRing(ring, footprintM),
+      max: Math.min(widestRing(ring.outerDiameterM), widestForSeats(ring, count, seat)),
     },
-    socketCount: { min: ring.rows, max: Math.min(400, mostSeats(rowRadii(ring), seat)) },
+    socketCount: { min: ring.rows, max: mostSeats(rowRadii(ring), seat) },
   };
 }
 
@@ -92,6 +91,6 @@ function widestForSeats(ring: BulbRing, count: number, seatM: number): number {
 
 /** Most sockets the ring's rows take. */
 export const mostSockets = (ring: BulbRing, context: FormContext): number => {
-  const most = Math.min(400, mostSeats(rowRadii(ring), seatWidth(ring, context)));
+  const most = mostSeats(rowRadii(ring), seatWidth(ring, context));
   return ring.rows === 2 ? most - (most % 2) : most;
 };

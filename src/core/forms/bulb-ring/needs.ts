@@ -5,6 +5,7 @@ import { cordMassKg, fromPart, hardware, mainsNeeds } from '../kit/needs';
 import type { Need } from '../../build/needs';
 import { STOCK_MARGIN_M, type RingLayout } from './layout';
 import type { BulbRing } from './parameters';
+import { BOARD_M } from '../kit/typical';
 
 const CORD_ALLOWANCE = 1.05;
 const COATS_OF_PAINT = 2;
@@ -12,7 +13,7 @@ const COATS_OF_PAINT = 2;
 /** Cord between two sockets: chord + depth twice + twice the strip allowance [docs/model/forms.md]. */
 export function linkLengthM(ring: BulbRing, context: FormContext, layout: RingLayout): number {
   if (layout.count < 2) return 0;
-  const thickness = partOf(context, ring.boardPartId, 'sheet')?.thicknessM ?? 0.006;
+  const thickness = partOf(context, ring.boardPartId, 'sheet')?.thicknessM ?? BOARD_M;
   const depth = thickness + ring.standoffM;
   return layout.spacingM + 2 * depth + 2 * ring.stripAllowanceM;
 }

@@ -2,9 +2,10 @@ import { completeBuild } from '../kit/build';
 import type { FormContext } from '../form';
 import { bulbLamps, bulbLoads } from '../kit/lamps';
 import { wiringSlots } from '../kit/needs';
-import type { Flammable } from '../../build/heat';
+import { sheetBurns } from '../kit/things';
+import type { Thing } from '../../build/things';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
-import type { Control } from '../../light/controls';
+import type { RoundWall } from '../../light/controls';
 import type { ReflectingSurface } from '../../light/surfaces';
 import { FINISHES } from '../../materials/finish';
 import { ringFindings } from './findings';
@@ -15,7 +16,7 @@ import type { BulbRing } from './parameters';
 import { ringSteps } from './steps';
 
 /** A skirt hangs from the rim towards the subject. */
-function skirtOf({ skirtDepthM, outerDiameterM }: BulbRing): Control[] {
+function skirtOf({ skirtDepthM, outerDiameterM }: BulbRing): RoundWall[] {
   if (skirtDepthM <= 0) return [];
   const radius = outerDiameterM / 2;
   return [
@@ -34,7 +35,7 @@ function skirtOf({ skirtDepthM, outerDiameterM }: BulbRing): Control[] {
 export function resolveRing(ring: BulbRing, context: FormContext): ResolvedBuild {
   const layout = layoutRing(ring, context);
   const seats = layout.seats.map(({ x, y, group }) => ({
-    positionM: [x, y, layout.centreM] as const,
+    positionM: [x, y, layout.glowM[group]!] as const,
     axis: [0, 0, 1] as const,
     group,
   }));
@@ -60,7 +61,7 @@ export function resolveRing(ring: BulbRing, context: FormContext): ResolvedBuild
       },
       array: { spacingM: layout.spacingM, emitterWidthM: layout.globeM },
       frontM: layout.frontM,
-      flammables: flammables(ring, context, layout),
+      things: thingsOf(ring, context, layout),
       folded: {
         widthM: ring.outerDiameterM,
         heightM: ring.outerDiameterM,
@@ -85,27 +86,27 @@ const boardFront = (ring: BulbRing, layout: RingLayout): ReflectingSurface => ({
   reflectance: FINISHES[ring.finish].reflectance,
 });
 
-function flammables(ring: BulbRing, context: FormContext, layout: RingLayout): Flammable[] {
-  const board = context.part(ring.boardPartId);
-  const burns = board?.role === 'sheet' ? board.burns : 'wood';
-  const found: Flammable[] = [];
-  if (burns !== 'no')
-    found.push({
+function thingsOf(ring: BulbRing, context: FormContext, layout: RingLayout): Thing[] {
+  const { innerRadiusM, outerRadiusM } = layout;
+  return [
+    {
+      id: 'board',
       name: 'board',
-      burns,
-      distanceM: layout.centreM,
+      burns: sheetBurns(ring.boardPartId, context),
+      limitC: null,
+      place: { kind: 'ring', zM: 0, innerRadiusM, outerRadiusM },
       ref: 'board',
       field: 'standoffM',
-      raiseFromM: ring.standoffM,
-    });
-  if (ring.skirtDepthM > 0)
-    found.push({
+      raise: { field: 'standoffM', fromM: ring.standoffM },
+    },
+    ...skirtOf(ring).map((skirt): Thing => ({
+      id: 'skirt',
       name: 'skirt',
       burns: 'cloth',
-      distanceM: layout.outerRadiusM - layout.rowRadiiM[0]!,
+      limitC: null,
+      place: { ...skirt, kind: 'cone' },
       ref: 'skirt',
       field: 'skirtDepthM',
-      raiseFromM: null,
-    });
-  return found;
+    })),
+  ];
 }

@@ -1,6 +1,6 @@
 import { REGIONS } from '../../electrics/region';
 import type { FormContext } from '../form';
-import { step } from '../kit/steps';
+import { lookOver, meterIt, mountAndTip, powerUp, step, warmChecks } from '../kit/steps';
 import type { Step } from '../../build/step';
 import type { RingLayout } from './layout';
 import type { BulbRing } from './parameters';
@@ -105,46 +105,16 @@ function wiringSteps(context: FormContext, { count }: RingLayout): Step[] {
       25,
       'no terminal can be touched; the tail holds your pull',
     ),
-    step(
-      'look over',
-      'look-over',
-      'Have the wiring looked over',
-      'A second pair of eyes finds the swapped wire',
-      'continuity tester',
-      15,
-      'no short between live and neutral; polarity right',
-    ),
+    lookOver('no short between live and neutral; polarity right'),
   ];
 }
 
 function powerSteps(ring: BulbRing): Step[] {
   return [
-    step(
-      'power up',
-      'power-up',
-      'First power-up',
-      'Faults show in the first second',
-      'outlet with RCD or GFCI',
-      5,
-      'every open “stop” is cleared before this step; all bulbs light',
-      {
-        hazard: 'Lay it face up on bare floor, nobody touching it, and switch on at the outlet.',
-        needs: ['look-over'],
-      },
-    ),
-    step(
-      'warm',
-      'warm-checks',
-      'Warm checks',
-      'Heat shows late',
-      'back of the hand, thermometer',
-      10,
-      'after 10 min and after 1 h: no socket, cord or board too warm to hold',
-      {
-        wait: 60,
-        hazard: 'Unplug before you touch. Filament bulbs burn skin.',
-        needs: ['power-up'],
-      },
+    powerUp('bulbs', 'Lay it face up on bare floor'),
+    warmChecks(
+      'no socket, cord or board too warm to hold',
+      'Unplug before you touch. Filament bulbs burn skin.',
     ),
     ...(ring.skirtDepthM > 0
       ? [
@@ -159,24 +129,7 @@ function powerSteps(ring: BulbRing): Step[] {
           ),
         ]
       : []),
-    step(
-      'rig',
-      'mount-and-tip',
-      'Mount, weigh down and try to tip it',
-      'Stands fall over people',
-      'stand, sandbag',
-      15,
-      'does not tip at a firm push from any side',
-      'Keep the cord taped down where people walk.',
-    ),
-    step(
-      'meter',
-      'meter',
-      'Meter it',
-      'The drawing is a forecast, the meter is the light',
-      'lux meter',
-      10,
-      'lux at the subject written down',
-    ),
+    mountAndTip(),
+    meterIt(),
   ];
 }

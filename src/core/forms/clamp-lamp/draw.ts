@@ -2,7 +2,7 @@ import type { Drawing, Shape, View } from '../../drawing/drawing';
 import type { FormContext } from '../form';
 import { layerParts } from '../kit/lookup';
 import { bulbsOf } from '../kit/lamps';
-import { circle, knob, line, measure, polygon, view } from '../../drawing/shapes';
+import { circle, knob, measure, polygon, view, segment } from '../../drawing/shapes';
 import { wiringView } from '../kit/wiringView';
 import { type ClampLamp } from './parameters';
 
@@ -56,16 +56,7 @@ function sectionOf({ lamp, R, globe, layers, z, shade }: Parts): View {
     [
       shade,
       circle(lamp.depthM * 0.45, 0, globe, 'glass', 'seat-0'),
-      ...layers.map((_, k) =>
-        line(
-          [
-            [z + 0.004 * k, -R],
-            [z + 0.004 * k, R],
-          ],
-          'glass',
-          'layer',
-        ),
-      ),
+      ...layers.map((_, k) => segment([z + 0.004 * k, -R], [z + 0.004 * k, R], 'glass', 'layer')),
     ],
     [measure([0, -R], [lamp.depthM, -R], -R * 0.2, 'Depth')],
     [knob('depthM', 'Reflector depth', [lamp.depthM, R * 0.6], [1, 0])],

@@ -4,9 +4,9 @@ import { layerOf, layerParts, partOf } from '../kit/lookup';
 import { look, notChosen, typicalLayers } from '../kit/findingWriters';
 import { exactMm, mm } from '../../quantity';
 import { bulbLamps, bulbLoads, bulbMassKg, bulbNeeds, bulbsOf } from '../kit/lamps';
-import { holderFindings } from '../kit/sockets';
+import { holderFindings, sharedHolderWatts } from '../kit/sockets';
 import type { PartOf } from '../../materials/part';
-import { fromPart, hardware, wiringSlots } from '../kit/needs';
+import { fromPart, hardware } from '../kit/needs';
 import { clothPiece } from '../kit/pieces';
 import { roundCavity } from '../kit/cavities';
 import { checkLamps, finishSteps, step } from '../kit/steps';
@@ -14,7 +14,14 @@ import { mouthMatter } from '../../light/mouth';
 import type { Finding } from '../../findings/finding';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
 import { type ClampLamp } from './parameters';
-import { REFLECTOR, REFLECTOR_MIRROR, NECK, CORD_M, seats, layerC, layerFindings } from './layout';
+import { CORD_M, GLOW_SHARE, NECK, REFLECTOR, REFLECTOR_MIRROR, layerC, seats } from './layout';
+
+/** Clamp and arm behind the shade; a shade of 22 cm with both [typ; from memory]. */
+const CLAMP_M = 0.12;
+const SHADE_KG = 0.4;
+/** A gap like this round the rim lets warm air out [common practice]. */
+const LETS_AIR_OUT_M = 0.03;
+const KELVIN_AT_0_C = 273.15;
 
 /** What is worked out once and told in several places. */
 function partsOf(lamp: ClampLamp, context: FormContext) {
@@ -24,12 +31,13 @@ function partsOf(lamp: ClampLamp, context: FormContext) {
   const radius = lamp.reflectorM / 2;
   const mouthM2 = Math.PI * radius ** 2;
   const wallM2 = Math.PI * radius * Math.hypot(radius, lamp.depthM);
-  const h = lamp.depthM * 0.55;
+  const h = lamp.depthM * (1 - GLOW_SHARE);
   const disc = lamp.reflectorM + 2 * lamp.tabM;
   const where = { field: 'groups', drawing: 'seat-0' };
   const misfit = shade
     ? [
         ...holderFindings('clamp-lamp', lamp.groups, { ...shade, ratedV: null }, where, context),
+        ...sharedHolderWatts('clamp-lamp', lamp.groups, shade, where, context),
         ...otherReflector(lamp, shade),
       ]
     : [];
@@ -45,14 +53,13 @@ export function resolve(lamp: ClampLamp, context: FormContext): ResolvedBuild {
     {
       ...lamps,
       mouth: mouthOf(parts),
+      enclosure: enclosureOf(parts),
       lampsAt: { drawing: 'seat-0', field: 'groups' },
       wiring: {
-        ...wiringSlots({
-          cordPartId: null,
-          plugPartId: lamp.plugPartId,
-          dimmerPartId: lamp.dimmerPartId,
-          tailLengthM: CORD_M,
-        }),
+        // It comes with its own cord.
+        cord: { partId: null },
+        plug: { partId: lamp.plugPartId, field: 'plugPartId' },
+        dimmer: { partId: lamp.dimmerPartId, field: 'dimmerPartId' },
         loads: bulbLoads(lamp.groups, places, (k) => (k ? 0 : CORD_M), context),
       },
       pieces: layers.map((layer, k) =>
@@ -66,9 +73,9 @@ export function resolve(lamp: ClampLamp, context: FormContext): ResolvedBuild {
       findings: findingsOf(parts),
       apparent: { widthM: lamp.reflectorM, heightM: lamp.reflectorM },
       frontM: lamp.depthM + lamp.standoffM,
-      folded: { widthM: lamp.reflectorM, heightM: lamp.reflectorM, depthM: lamp.depthM + 0.12 },
+      folded: { widthM: lamp.reflectorM, heightM: lamp.reflectorM, depthM: lamp.depthM + CLAMP_M },
     },
-    bulbMassKg(lamp.groups, places, context) + (shade?.massKg ?? 0.4),
+    bulbMassKg(lamp.groups, places, context) + (shade?.massKg ?? SHADE_KG),
     context,
   );
 }
@@ -102,6 +109,19 @@ function mouthOf({
     ),
     // Solid angle of the mouth from the bulb: (1 − cos)/2.
     directShare: (1 - h / Math.hypot(h, radius)) / 2,
+  };
+}
+
+/** Layer and shade; with the layer on the rim it is shut, held off it the warm air gets out. */
+function enclosureOf({ lamp, layers, mouthM2, wallM2 }: Parts): ResolvedBuild['enclosure'] {
+  if (layers.length === 0) return null;
+  return {
+    areaM2: mouthM2 + wallM2,
+    resistanceM2KPerW: 0,
+    closed: lamp.standoffM < LETS_AIR_OUT_M,
+    limitC: Math.min(...layers.map(({ limitC }) => limitC)),
+    ref: 'layer',
+    field: 'layer1PartId',
   };
 }
 
@@ -148,7 +168,7 @@ function factsOf({ lamp, context, mouthM2, disc }: Parts): ResolvedBuild['facts'
     fact(
       'layer-c',
       'Layer, estimated',
-      layerC(lamp, context) + 273.15,
+      layerC(lamp, context) + KELVIN_AT_0_C,
       '25 °C + P/(h·A)',
       'temperature',
     ),
@@ -170,7 +190,6 @@ function findingsOf({ lamp, context, shade, layers, misfit }: Parts): ResolvedBu
       ['bulb', !bulbsOf(lamp.groups, context).includes(null), 'groups', 'seat-0', 'Choose a bulb.'],
     ]),
     ...misfit,
-    ...layerFindings(lamp, context),
     ...typicalLayers('clamp-lamp', layers),
   ];
 }

@@ -1,6 +1,6 @@
 import type { FormDefinition } from '../form';
 import { parameters, type Bounce } from './parameters';
-import { problems } from './layout';
+import { LEAST_EDGE_M, problems } from './layout';
 import { resolve } from './resolve';
 import { draw } from './draw';
 
@@ -18,8 +18,8 @@ export const coveredBounce: FormDefinition<Bounce> = {
   defaults: parameters.defaults,
   problems,
   limits: (bounce) => ({
-    heightM: { min: Math.max(0.2, 2 * bounce.offsetM + 0.03), max: 3 },
-    offsetM: { min: 0.01, max: Math.min(0.5, bounce.heightM / 2 - 0.02) },
+    heightM: { min: 2 * (bounce.offsetM + LEAST_EDGE_M) },
+    offsetM: { max: bounce.heightM / 2 - LEAST_EDGE_M },
   }),
   resolve,
   draw,

@@ -1,17 +1,21 @@
 import type { FormContext } from '../form';
 import { mm } from '../../quantity';
-import { TUBE_DIAMETER_M, TUBE_LENGTH_M, tubeOf } from '../kit/tubes';
+import { tubeOf } from '../kit/tubes';
+import { TUBE_ACROSS_M, TUBE_LONG_M } from '../kit/typical';
 import type { Problem } from '../../result';
 import { type Bounce } from './parameters';
+
+/** Board left outside a tube: its clip must hold. */
+export const LEAST_EDGE_M = 0.01;
 
 /** Two tubes, one along each long edge, shining into the board. */
 export function layout(bounce: Bounce, context: FormContext) {
   const tube = tubeOf(bounce.unitId, context);
-  const longM = (tube?.lengthM ?? TUBE_LENGTH_M) * bounce.linkRun;
+  const longM = (tube?.lengthM ?? TUBE_LONG_M) * bounce.linkRun;
   return {
     tube,
     longM,
-    diameterM: tube?.diameterM ?? TUBE_DIAMETER_M,
+    diameterM: tube?.diameterM ?? TUBE_ACROSS_M,
     y: bounce.heightM / 2 - bounce.offsetM,
   };
 }
@@ -19,7 +23,7 @@ export function layout(bounce: Bounce, context: FormContext) {
 export function problems(bounce: Bounce, context: FormContext): Problem[] {
   const { longM } = layout(bounce, context);
   const found: Problem[] = [];
-  if (2 * bounce.offsetM >= bounce.heightM - 0.02)
+  if (bounce.offsetM >= bounce.heightM / 2 - LEAST_EDGE_M)
     found.push({
       code: 'offset',
       path: 'offsetM',

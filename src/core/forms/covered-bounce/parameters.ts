@@ -26,7 +26,7 @@ export const parameters = defineParameters({
       ['in', 'into the board'],
       ['round', 'all round'],
     ],
-    { variant: true },
+    { variants: 'all' },
   ),
   linkRun: count('Tubes end to end', 'Tubes', { start: 1, min: 1, max: 4 }),
   offsetM: length('In from the edge', 'Tubes', { start: 0.04, min: 0.01, max: 0.5, step: 0.005 }),

@@ -21,6 +21,7 @@ import { circle, labelled } from '../../drawing/shapes';
 import { checkLamps, cutBoard, finishSteps, markOut, step, wireMains } from '../kit/steps';
 import {
   ballastCount,
+  ballastOf,
   tubeFindings,
   tubePoints,
   tubeSpread,
@@ -31,32 +32,28 @@ import {
 import type { ResolvedBuild } from '../../build/resolvedBuild';
 import { type Bounce } from './parameters';
 import { layout, problems } from './layout';
+import { FOAM_CORE_M, TUBE_KG } from '../kit/typical';
+
+/** Drape that is clipped behind the board, a side; the sewn edge of it. */
+const HEM_M = 0.05;
+const SEWN_M = 0.02;
+/** Round tubes send a third straight at the drape, shaded ones nothing [typ]. */
+const STRAIGHT_SHARE = 0.35;
+/** Three a side. */
+const CLIPS = 12;
+/** Foam core wider than this bends under its tubes [common practice]. */
+const BENDS_M = 0.9;
 
 /** A tube in a clip-on shade sends its light to one side [typ]. */
 const SHADED = { class: 'lambert' } as const;
 
-/** What is worked out once and told in several places. */
-function partsOf(bounce: Bounce, context: FormContext) {
-  const { tube, longM, diameterM, y } = layout(bounce, context);
-  const spread = tubeSpread(tube);
-  const points = [-1, 1].flatMap((side) =>
-    tubePoints(
-      [-longM / 2, side * y, bounce.standoffM],
-      [longM / 2, side * y, bounce.standoffM],
-      spread,
-      [0, 0, -1],
-    ),
-  );
-  const tubes = 2 * bounce.linkRun;
-  const ballasts = ballastCount(tube, tubes, bounce.ballastPartId, context);
-  const layers = layerParts(bounce, context);
-  const faceM2 = bounce.widthM * bounce.heightM;
-  const sidesM2 = 2 * (bounce.widthM + bounce.heightM) * bounce.drapeOutM;
+/** The white board with the holes of the clips that hold its tubes. */
+function boardOf(bounce: Bounce, longM: number, y: number, context: FormContext) {
   const clipsAt = Array.from(
     { length: bounce.clips },
     (_, k) => -longM / 2 + bounce.clipInM + ((longM - 2 * bounce.clipInM) * k) / (bounce.clips - 1),
   );
-  const board = rectanglePiece(
+  return rectanglePiece(
     'white-board',
     'White board',
     bounce.boardPartId,
@@ -76,12 +73,39 @@ function partsOf(bounce: Bounce, context: FormContext) {
       markOut: [`Clips ${exactMm(bounce.clipInM)} from the tubes’ ends.`],
     },
   );
+}
+
+/** What is worked out once and told in several places. */
+function partsOf(bounce: Bounce, context: FormContext) {
+  const { tube, longM, diameterM, y } = layout(bounce, context);
+  const spread = tubeSpread(tube);
+  const points = [-1, 1].flatMap((side) =>
+    tubePoints(
+      [-longM / 2, side * y, bounce.standoffM],
+      [longM / 2, side * y, bounce.standoffM],
+      spread,
+      [0, 0, -1],
+    ),
+  );
+  const tubes = 2 * bounce.linkRun;
+  const ballasts = ballastCount(tube, tubes, bounce.ballastPartId, context);
+  const layers = layerParts(bounce, context);
+  const faceM2 = bounce.widthM * bounce.heightM;
+  const sidesM2 = 2 * (bounce.widthM + bounce.heightM) * bounce.drapeOutM;
+  const board = boardOf(bounce, longM, y, context);
   const drape = {
-    w: bounce.widthM + 2 * bounce.drapeOutM + 0.1,
-    h: bounce.heightM + 2 * bounce.drapeOutM + 0.1,
+    w: bounce.widthM + 2 * bounce.drapeOutM + 2 * HEM_M,
+    h: bounce.heightM + 2 * bounce.drapeOutM + 2 * HEM_M,
   };
   const cordM = bounce.tailLengthM + bounce.heightM;
-  const lamps = unitLamps(tubeUnit(tube), tube, tubes, bounce.level, spread, points);
+  const lamps = unitLamps(
+    tubeUnit(tube, partOf(context, bounce.ballastPartId, 'ballast')),
+    tube,
+    tubes,
+    bounce.level,
+    spread,
+    points,
+  );
   return {
     bounce,
     context,
@@ -113,9 +137,11 @@ export function resolve(bounce: Bounce, context: FormContext): ResolvedBuild {
       lampsAt: { drawing: 'seat-0', field: 'unitId' },
       wiring: {
         ...wiringSlots(bounce),
+        ...ballastOf(bounce, context),
         loads: [0, 1].map((k) => ({
           ref: `seat-${k}`,
-          apparentVa: tubeVa(tube) * bounce.linkRun,
+          apparentVa:
+            tubeVa(tube, partOf(context, bounce.ballastPartId, 'ballast')) * bounce.linkRun,
           cordM: k ? bounce.heightM : bounce.tailLengthM,
         })),
       },
@@ -127,16 +153,17 @@ export function resolve(bounce: Bounce, context: FormContext): ResolvedBuild {
       apparent: { widthM: bounce.widthM, heightM: bounce.heightM },
       array: { spacingM: Infinity, emitterWidthM: diameterM },
       frontM: bounce.drapeOutM,
+      built: { widthM: bounce.widthM, heightM: bounce.heightM, depthM: bounce.drapeOutM },
       folded: {
         widthM: bounce.widthM,
         heightM: bounce.heightM,
         depthM:
           bounce.standoffM +
           diameterM +
-          bounce.sheets * (partOf(context, bounce.boardPartId, 'sheet')?.thicknessM ?? 0.005),
+          bounce.sheets * (partOf(context, bounce.boardPartId, 'sheet')?.thicknessM ?? FOAM_CORE_M),
       },
     },
-    tubes * (tube?.massKg ?? 0.2) + cordMassKg(bounce, cordM, context),
+    tubes * (tube?.massKg ?? TUBE_KG) + cordMassKg(bounce, cordM, context),
     context,
   );
 }
@@ -173,14 +200,14 @@ function mouthOf({ bounce, layers, faceM2, sidesM2, lamps }: Parts): ResolvedBui
         axis: bounce.facing === 'in' ? ([0, 0, -1] as const) : emitter.axis,
       })),
     ),
-    // Round tubes send a third straight at the drape, shaded ones nothing [typ].
-    directShare: bounce.facing === 'round' ? 0.35 : 0,
+    directShare: bounce.facing === 'round' ? STRAIGHT_SHARE : 0,
   };
 }
 
 function enclosureOf({ layers, faceM2, sidesM2 }: Parts): ResolvedBuild['enclosure'] {
   return {
     areaM2: 2 * faceM2 + sidesM2,
+    resistanceM2KPerW: 0,
     closed: layers.length > 0,
     limitC: layers.length ? Math.min(...layers.map(({ limitC }) => limitC)) : null,
     ref: 'board',
@@ -196,7 +223,7 @@ function piecesOf({ bounce, layers, board, drape }: Parts): ResolvedBuild['piece
       : []),
     ...layers.map((layer, k) =>
       clothPiece(`drape-${k + 1}`, `Drape ${k + 1}`, layer.id, drape.w, drape.h, {
-        hemM: 0.02,
+        hemM: SEWN_M,
         markOut: ['Corners darted, clipped to the back.'],
       }),
     ),
@@ -208,7 +235,7 @@ function needsOf({ bounce, tubes, ballasts, layers, cordM }: Parts): ResolvedBui
     ...fromUnit(bounce.unitId, tubes, 'piece', 'the lamps'),
     ...fromPart(bounce.ballastPartId, ballasts, 'piece', 'for the tubes'),
     ...hardware('pipe-clip', 2 * bounce.clips, 'hold the tubes'),
-    ...hardware('clip', layers.length ? 12 : 0, 'hold the drape'),
+    ...hardware('clip', layers.length ? CLIPS : 0, 'hold the drape'),
     ...hardware('glue', bounce.sheets > 1 ? bounce.sheets - 1 : 0, 'between the sheets'),
     ...mainsNeeds(bounce, cordM),
   ];
@@ -270,7 +297,7 @@ function findingsOf({ bounce, context, tube, longM, layers }: Parts): ResolvedBu
           ),
         ]
       : []),
-    ...(!bounce.stiffenerPartId && bounce.widthM > 0.9 && bounce.sheets === 1
+    ...(!bounce.stiffenerPartId && bounce.widthM > BENDS_M && bounce.sheets === 1
       ? [
           look(
             'geometry',

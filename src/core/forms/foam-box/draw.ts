@@ -2,7 +2,7 @@ import type { Drawing, View } from '../../drawing/drawing';
 import type { FormContext } from '../form';
 import { layerParts } from '../kit/lookup';
 import { bulbsOf } from '../kit/lamps';
-import { circle, knob, line, measure, polygon, rectangle, view } from '../../drawing/shapes';
+import { circle, knob, measure, polygon, rectangle, view, segment } from '../../drawing/shapes';
 import { wiringView } from '../kit/wiringView';
 import { layoutBox } from './layout';
 import { type FoamBox } from './parameters';
@@ -43,16 +43,7 @@ function frontOf({ box, W, H, w, h, globe, size, flat }: Parts): View {
         [1, -1],
         [1, 1],
         [-1, 1],
-      ].map(([x, y]) =>
-        line(
-          [
-            [x! * w, y! * h],
-            [x! * W, y! * H],
-          ],
-          'part',
-          'box',
-        ),
-      ),
+      ].map(([x, y]) => segment([x! * w, y! * h], [x! * W, y! * H], 'part', 'box')),
       circle(0, 0, box.holeDiameterM / 2, 'drill', 'seat-0'),
       ...seatsOf(box).map(({ positionM: [x, y] }, k) => circle(x, y, globe, 'glass', `seat-${k}`)),
     ],
@@ -90,14 +81,7 @@ function sectionOf({ box, H, h, d, globe, size, layers, flat }: Parts): View {
       ),
       circle(box.lampInM, 0, globe, 'glass', 'seat-0'),
       ...layers.map((_, k) =>
-        line(
-          [
-            [d + 0.004 * (k + 1), -H],
-            [d + 0.004 * (k + 1), H],
-          ],
-          'glass',
-          'layer',
-        ),
+        segment([d + 0.004 * (k + 1), -H], [d + 0.004 * (k + 1), H], 'glass', 'layer'),
       ),
     ],
     [

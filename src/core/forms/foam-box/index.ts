@@ -1,5 +1,5 @@
 import type { FormDefinition } from '../form';
-import { boxProblems, layoutBox } from './layout';
+import { HOLE_EDGE_M, LEAST_DEPTH_M, boxProblems, layoutBox } from './layout';
 import { foamBoxParameters, migrations, type FoamBox } from './parameters';
 import { resolve } from './resolve';
 import { draw } from './draw';
@@ -21,11 +21,11 @@ export const foamBox: FormDefinition<FoamBox> = {
   limits: (box) => {
     const { backWidthM, backHeightM } = layoutBox(box);
     return {
-      frontWidthM: { min: box.shapeBy === 'depth' ? backWidthM : 0.15, max: 3 },
-      frontHeightM: { min: box.shapeBy === 'depth' ? backHeightM : 0.15, max: 3 },
-      backWidthM: { min: Math.max(0.05, box.holeDiameterM + 0.01), max: box.frontWidthM },
-      backHeightM: { min: Math.max(0.05, box.holeDiameterM + 0.01), max: box.frontHeightM },
-      wingM: { min: box.insetM + 0.02, max: 1.5 },
+      frontWidthM: box.shapeBy === 'depth' ? { min: backWidthM } : {},
+      frontHeightM: box.shapeBy === 'depth' ? { min: backHeightM } : {},
+      backWidthM: { min: box.holeDiameterM + HOLE_EDGE_M, max: box.frontWidthM },
+      backHeightM: { min: box.holeDiameterM + HOLE_EDGE_M, max: box.frontHeightM },
+      wingM: { min: box.insetM + LEAST_DEPTH_M },
     };
   },
   resolve,

@@ -5,6 +5,12 @@ import { bulbsOf } from '../kit/lamps';
 import type { Problem } from '../../result';
 import type { FoamBox } from './parameters';
 
+/** Foam core left round the hole of a lamp, on both sides together. */
+export const HOLE_EDGE_M = 0.01;
+/** A box shallower than this is none. */
+export const LEAST_DEPTH_M = 0.02;
+const LEAST_BACK_M = 0.01;
+
 export interface BoxLayout extends Frustum {
   backWidthM: number;
   backHeightM: number;
@@ -14,8 +20,12 @@ export interface BoxLayout extends Frustum {
 /** From its depth, or from flat stock: the wing is the slant and the inset narrows it to the back. */
 export function layoutBox(box: FoamBox): BoxLayout {
   const flat = box.shapeBy === 'inset';
-  const backWidthM = flat ? Math.max(0.01, box.frontWidthM - 2 * box.insetM) : box.backWidthM;
-  const backHeightM = flat ? Math.max(0.01, box.frontHeightM - 2 * box.insetM) : box.backHeightM;
+  const backWidthM = flat
+    ? Math.max(LEAST_BACK_M, box.frontWidthM - 2 * box.insetM)
+    : box.backWidthM;
+  const backHeightM = flat
+    ? Math.max(LEAST_BACK_M, box.frontHeightM - 2 * box.insetM)
+    : box.backHeightM;
   const depthM = flat ? Math.sqrt(Math.max(1e-6, box.wingM ** 2 - box.insetM ** 2)) : box.depthM;
   return {
     ...frustum(box.frontWidthM, box.frontHeightM, backWidthM, backHeightM, depthM),
@@ -36,7 +46,7 @@ export function boxProblems(box: FoamBox, context: FormContext): Problem[] {
     });
   if (
     box.shapeBy === 'inset' &&
-    2 * box.insetM >= Math.min(box.frontWidthM, box.frontHeightM) - 0.02
+    2 * box.insetM >= Math.min(box.frontWidthM, box.frontHeightM) - LEAST_DEPTH_M
   )
     problems.push({
       code: 'inset-front',
@@ -50,11 +60,11 @@ export function boxProblems(box: FoamBox, context: FormContext): Problem[] {
       message: 'The back is bigger than the front: the box would throw its light into itself.',
     });
   const smallest = Math.min(backWidthM, backHeightM);
-  if (box.holeDiameterM > smallest - 0.01)
+  if (box.holeDiameterM > smallest - HOLE_EDGE_M)
     problems.push({
       code: 'hole',
       path: 'holeDiameterM',
-      message: `A hole of Ø ${mm(box.holeDiameterM)} does not fit a back of ${mm(backWidthM)} × ${mm(backHeightM)}: keep it under ${mm(Math.max(0, smallest - 0.01))}.`,
+      message: `A hole of Ø ${mm(box.holeDiameterM)} does not fit a back of ${mm(backWidthM)} × ${mm(backHeightM)}: keep it under ${mm(Math.max(0, smallest - HOLE_EDGE_M))}.`,
     });
   const globe = Math.max(
     0,

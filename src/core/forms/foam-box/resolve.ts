@@ -9,12 +9,26 @@ import { bulbLamps, bulbLoads, bulbMassKg, bulbNeeds, bulbsOf } from '../kit/lam
 import { cordMassKg, fromPart, hardware, mainsNeeds, mainsOpen, wiringSlots } from '../kit/needs';
 import { boxCavity, wallOf } from '../kit/cavities';
 import { socketFindings } from '../kit/sockets';
+import { pyramidThings, sheetBurns, wallResistance } from '../kit/things';
 import { checkLamps, cutBoard, finishSteps, markOut, step, wireMains } from '../kit/steps';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
 import { boxProblems, layoutBox } from './layout';
 import { type FoamBox } from './parameters';
 import { seatsOf, directShare } from './rays';
 import { boxPieces } from './pieces';
+import { FOAM_CORE_M, FOIL_WIDTH_M } from '../kit/typical';
+
+/** Polystyrene softens, board scorches [typ; docs/model/power.md]. */
+const FOAM_C = 70;
+const BOARD_C = 120;
+/** From holder to holder in one hole. */
+const CLUSTER_LINK_M = 0.1;
+/** Tape, glue and clips of a box [typ; from memory]. */
+const GLUE_KG = 0.1;
+/** Three a side. */
+const CLIPS = 12;
+/** A box shallower than this share of its front shows its lamps as spots [common practice]. */
+const SHALLOW = 0.4;
 
 /** What is worked out once and told in several places. */
 function partsOf(box: FoamBox, context: FormContext) {
@@ -30,7 +44,10 @@ function partsOf(box: FoamBox, context: FormContext) {
     4 * Math.hypot(layout.topSlantM, (box.frontWidthM - layout.backWidthM) / 2) +
     2 * (layout.backWidthM + layout.backHeightM);
   const sheet = partOf(context, box.boardPartId, 'sheet');
-  const limits = [...layers.map(({ limitC }) => limitC), sheet?.burns === 'foam' ? 70 : 120];
+  const limits = [
+    ...layers.map(({ limitC }) => limitC),
+    ...(sheet?.burns === 'no' ? [] : [sheet?.burns === 'foam' ? FOAM_C : BOARD_C]),
+  ];
   const lamps = bulbLamps(box.groups, seats, context);
   return {
     box,
@@ -60,7 +77,7 @@ export function resolve(box: FoamBox, context: FormContext): ResolvedBuild {
       lampsAt: { drawing: 'seat-0', field: 'groups' },
       wiring: {
         ...wiringSlots(box),
-        loads: bulbLoads(box.groups, seats, (k) => (k ? 0.1 : box.tailLengthM), context),
+        loads: bulbLoads(box.groups, seats, (k) => (k ? CLUSTER_LINK_M : box.tailLengthM), context),
       },
       pieces: boxPieces(box, layout, context),
       needs: needsOf(parts),
@@ -69,13 +86,25 @@ export function resolve(box: FoamBox, context: FormContext): ResolvedBuild {
       findings: findingsOf(parts),
       apparent: { widthM: box.frontWidthM, heightM: box.frontHeightM },
       frontM: layout.depthM,
+      things: pyramidThings(
+        [layout.backWidthM, layout.backHeightM],
+        [box.frontWidthM, box.frontHeightM],
+        layout.depthM,
+        {
+          name: 'wall of the box',
+          burns: sheetBurns(box.boardPartId, context),
+          ref: 'box',
+          field: 'boardPartId',
+        },
+      ),
+      built: { widthM: box.frontWidthM, heightM: box.frontHeightM, depthM: layout.depthM },
       folded: {
         widthM: Math.max(box.frontWidthM, layout.topSlantM),
         heightM: Math.max(box.frontHeightM, layout.sideSlantM),
-        depthM: 6 * (sheet?.thicknessM ?? 0.005),
+        depthM: 6 * (sheet?.thicknessM ?? FOAM_CORE_M),
       },
     },
-    bulbMassKg(box.groups, seats, context) + cordMassKg(box, box.tailLengthM, context) + 0.1,
+    bulbMassKg(box.groups, seats, context) + cordMassKg(box, box.tailLengthM, context) + GLUE_KG,
     context,
   );
 }
@@ -115,11 +144,19 @@ function mouthOf({
   };
 }
 
-function enclosureOf({ walls, backM2, limits }: Parts): ResolvedBuild['enclosure'] {
+function enclosureOf({
+  box,
+  context,
+  layers,
+  walls,
+  backM2,
+  limits,
+}: Parts): ResolvedBuild['enclosure'] {
   return {
     areaM2: walls + backM2,
-    closed: true,
-    limitC: Math.min(...limits),
+    resistanceM2KPerW: wallResistance(box.boardPartId, context),
+    closed: layers.length > 0,
+    limitC: limits.length ? Math.min(...limits) : null,
     ref: 'box',
     field: 'depthM',
   };
@@ -139,9 +176,9 @@ function needsOf({
     ...fromPart(box.socketPartId, seats.length, 'piece', 'one for each bulb'),
     ...hardware('hinge-tape', seams * 2, 'seams, inside and out'),
     ...(box.finish === 'foil' || box.finish === 'foil-crumpled'
-      ? hardware('foil', (walls + backM2) / 0.3, 'lining')
+      ? hardware('foil', (walls + backM2) / FOIL_WIDTH_M, 'lining')
       : []),
-    ...hardware('clip', layers.length ? 12 : 0, 'hold the layers'),
+    ...hardware('clip', layers.length ? CLIPS : 0, 'hold the layers'),
     ...mainsNeeds(box, box.tailLengthM),
   ];
 }
@@ -231,7 +268,7 @@ function findingsOf({ box, context, layout, layers }: Parts): ResolvedBuild['fin
           ),
         ]
       : []),
-    ...(layout.depthM < Math.min(box.frontWidthM, box.frontHeightM) * 0.4 && layers.length
+    ...(layout.depthM < Math.min(box.frontWidthM, box.frontHeightM) * SHALLOW && layers.length
       ? [
           look(
             'light',

@@ -1,6 +1,7 @@
 import type { FormContext } from '../form';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
 import { piecesMassKg } from './mass';
+import { TAPE_WIDTH_M } from './typical';
 
 type Required =
   | 'emitters'
@@ -22,6 +23,8 @@ export function completeBuild(
   extraKg: number,
   context: FormContext,
 ): ResolvedBuild {
+  const massKg = given.massKg ?? piecesMassKg(given.pieces, context) + extraKg;
+  const built = given.built ?? given.folded;
   return {
     surfaces: [],
     mouth: null,
@@ -29,10 +32,14 @@ export function completeBuild(
     dots: null,
     tape: null,
     enclosure: null,
-    array: { spacingM: Infinity, emitterWidthM: 0.01 },
-    flammables: [],
-    massKg: piecesMassKg(given.pieces, context) + extraKg,
+    array: { spacingM: Infinity, emitterWidthM: TAPE_WIDTH_M },
+    things: [],
+    supports: [],
+    built: given.folded,
     ...given,
+    massKg,
+    // Its weight lies about half-way between its back and its front.
+    momentKgM: massKg * (built.depthM / 2),
   };
 }
 

@@ -7,6 +7,8 @@ import { choice, degrees, length, part } from './parameters';
 import { polygonPiece } from './pieces';
 import { circle, labelled, polygon, rectangle, type XY } from '../../drawing/shapes';
 import { cutMetal, step } from './steps';
+import { plateThings, sheetBurns } from './things';
+import type { Thing } from '../../build/things';
 import type { Plate } from '../../light/controls';
 import type { PartId } from '../../ids';
 import type { FormContext } from '../form';
@@ -36,10 +38,10 @@ export const doorParameters = (group: string) => ({
   }),
   openedRad: degrees('Opened', group, {
     start: Math.PI / 4,
-    min: 0,
+    min: -Math.PI / 2,
     max: toRadians(100),
     step: Math.PI / 36,
-    help: '0° straight ahead, 90° flat back',
+    help: '0° straight ahead, 90° flat back, −90° shut',
   }),
   hingeOverlayM: length('Hinge overlay', group, { start: 0.012, min: 0, max: 0.1, step: 0.001 }),
   foldFirst: choice('Folds first', group, [
@@ -204,6 +206,26 @@ export function doorPlates(
     plate('right', side, (y, x, z) => [faceWidthM / 2 + x, y, z]),
     plate('left', side, (y, x, z) => [-faceWidthM / 2 - x, y, z]),
   ];
+}
+
+/** Leaves turned in farther than this shut the lamp in [common practice]. */
+const SHUT_RAD = -Math.PI / 3;
+
+/** The leaves as things in the lamp's heat; turned in far enough they cover it. */
+export function doorThings(doors: Doors, plates: readonly Plate[], context: FormContext): Thing[] {
+  const told = { burns: sheetBurns(doors.boardPartId, context), ref: 'doors' } as const;
+  const leaves = plateThings(plates, 'leaf', { ...told, name: 'door leaf', field: 'boardPartId' });
+  if (doors.openedRad > SHUT_RAD) return leaves;
+  const shut: Thing = {
+    ...told,
+    id: 'doors',
+    name: 'doors',
+    limitC: null,
+    place: { kind: 'ahead', distanceM: 0 },
+    field: 'openedRad',
+    covers: true,
+  };
+  return [...leaves, shut];
 }
 
 /** The lamp with its leaves folded out, from the front. */

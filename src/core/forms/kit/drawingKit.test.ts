@@ -1,5 +1,5 @@
 import { piecesMassKg } from './mass';
-import { nightFerry } from '@/demo/nightFerry';
+import { sample } from '../../testing/sample';
 import { sceneOf } from '../../evaluate/context';
 import { REGIONS } from '../../electrics/region';
 import type { PartId } from '../../ids';
@@ -12,16 +12,16 @@ import {
   extentOf,
   knob,
   labelled,
-  line,
   measure,
   shapesExtent,
   view,
   words,
+  segment,
 } from '../../drawing/shapes';
 import { finishSteps, step, wireMains } from './steps';
 import { wiringView } from './wiringView';
 
-const document = nightFerry();
+const document = sample();
 const { context } = sceneOf(document, document.builds[0]!);
 const warm = sceneOf(document, document.builds[1]!).context;
 const id = (name: string) => name as PartId;
@@ -201,15 +201,7 @@ test('a resolved build leaves empty what most forms leave empty, and weighs boar
     0.5,
     context,
   );
-  expect(build).toMatchObject({ surfaces: [], mouth: null, enclosure: null, flammables: [] });
+  expect(build).toMatchObject({ surfaces: [], mouth: null, enclosure: null, things: [] });
   expect(build.massKg).toBeCloseTo(0.006 * 750 + 0.5, 9);
-  expect(
-    line(
-      [
-        [0, 0],
-        [1, 1],
-      ],
-      'tape',
-    ).layer,
-  ).toBe('tape');
+  expect(segment([0, 0], [1, 1], 'tape').layer).toBe('tape');
 });

@@ -60,7 +60,9 @@ export const ok = writer('ok');
 
 /** The table of layers is typical and says so, with the two-minute test that settles it. */
 export const typicalLayers = (form: string, layers: readonly PartOf<'diffusion'>[]): Finding[] => {
-  const guessed = layers.filter(({ origin }) => origin === 'typical');
+  const guessed = layers.filter(
+    ({ origins }) => (origins.transmittance ?? 'typical') === 'typical',
+  );
   if (guessed.length === 0) return [];
   return [
     {

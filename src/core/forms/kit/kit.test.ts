@@ -1,4 +1,4 @@
-import { nightFerry } from '@/demo/nightFerry';
+import { sample } from '../../testing/sample';
 import { sceneOf } from '../../evaluate/context';
 import { HARDWARE_IDS } from '../../materials/hardware';
 import type { PartId } from '../../ids';
@@ -26,7 +26,7 @@ import {
   unit,
 } from './parameters';
 
-const document = nightFerry();
+const document = sample();
 const { context } = sceneOf(document, document.builds[0]!);
 const id = (name: string) => name as PartId;
 
@@ -152,7 +152,7 @@ describe('choices', () => {
     expect(typicalLayers('f', layerParts(ids, context))[0]!.message).toContain('Two-minute test');
     const metered = layerParts(ids, context).map((each) => ({
       ...each,
-      origin: 'metered' as const,
+      origins: { transmittance: 'metered' as const },
     }));
     expect(typicalLayers('f', metered)).toEqual([]);
   });

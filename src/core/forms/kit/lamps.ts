@@ -1,16 +1,17 @@
 import type { Vector } from '../../light/vector';
 import type { Emitter } from '../../light/emitter';
-import { effectiveBulb, type EffectiveUnit } from '../../units/effective';
+import { type EffectiveUnit, effectiveUnit } from '../../units/effective';
 import { labelFindings } from '../../units/sanity';
-import { unitFindings } from '../../units/unitSanity';
-import type { Bulb } from '../../units/bulb';
+import type { Bulb, Unit } from '../../units/unit';
 import type { Spread } from '../../units/spread';
-import type { Unit } from '../../units/unit';
 import type { FormContext } from '../form';
 import type { Need } from '../../build/needs';
 import type { Load } from '../../build/wiring';
 import type { LampGroup } from '../../build/resolvedBuild';
-import { apparentVa, bulbs } from './needs';
+import { CAP_LENGTH_M } from '../../electrics/caps';
+import { bulbOf } from './lookup';
+import { apparentVa, fromUnit } from './needs';
+import { GLOBE_LONG_M, GLOBE_M } from './typical';
 import type { BulbGroup } from './parameters';
 
 /** Where a bulb sits: the middle of its glow, the way it points, its group. */
@@ -34,8 +35,8 @@ export function bulbLamps(
   seats: readonly Seat[],
   context: FormContext,
 ): Lamps {
-  const chosen = groups.map((group) => context.bulb(group.bulbId));
-  const units = chosen.map((bulb) => bulb && effectiveBulb(bulb));
+  const chosen = bulbsOf(groups, context);
+  const units = chosen.map((bulb) => bulb && effectiveUnit(bulb));
   const emitters = seats.map(({ positionM, axis, group }): Emitter => {
     const unit = units[group];
     return {
@@ -43,15 +44,16 @@ export function bulbLamps(
       axis,
       // Lumens follow the level directly: for a filament the level is defined as its light.
       luminousFluxLm: unit ? unit.luminousFluxLm.value * groups[group]!.level : 0,
-      spread: unit?.bulb.spread ?? { class: 'omni' },
+      spread: chosen[group]?.spread ?? { class: 'omni' },
     };
   });
   return {
     emitters,
     groups: groups.flatMap(({ level }, index): LampGroup[] => {
       const unit = units[index];
+      const bulb = chosen[index];
       const own = seats.flatMap((seat, at) => (seat.group === index ? [at] : []));
-      if (!unit) return [];
+      if (!unit || !bulb) return [];
       return [
         {
           name: `Group ${String.fromCharCode(65 + index)}`,
@@ -59,7 +61,8 @@ export function bulbLamps(
           count: own.length,
           level,
           emitters: own,
-          labelFindings: labelFindings(unit.bulb),
+          bodyRadiusM: bulb.globeDiameterM / 2,
+          labelFindings: labelFindings(bulb),
         },
       ];
     }),
@@ -74,8 +77,8 @@ export function bulbLoads(
   context: FormContext,
 ): Load[] {
   const units = groups.map((group) => {
-    const bulb = context.bulb(group.bulbId);
-    return bulb && effectiveBulb(bulb);
+    const bulb = bulbOf(context, group.bulbId);
+    return bulb && effectiveUnit(bulb);
   });
   return seats.map(({ group }, k) => {
     const unit = units[group];
@@ -87,15 +90,23 @@ export function bulbLoads(
   });
 }
 
+/** Front of a bulb's glass over what carries the socket whose rim stands so high; a common globe for none. */
+export const bulbFrontM = (bulb: Bulb | null, rimM: number): number =>
+  rimM + (bulb ? bulb.lengthM - CAP_LENGTH_M[bulb.base] : GLOBE_LONG_M - CAP_LENGTH_M.E27);
+
+/** Height of its glow: the middle of its globe. */
+export const bulbGlowM = (bulb: Bulb | null, rimM: number): number =>
+  bulbFrontM(bulb, rimM) - (bulb?.globeDiameterM ?? GLOBE_M) / 2;
+
 export const bulbNeeds = (
   groups: readonly BulbGroup[],
   seats: readonly { group: number }[],
   context: FormContext,
 ): Need[] =>
   groups.flatMap(({ bulbId }, index): Need[] => {
-    const bulb = context.bulb(bulbId);
+    const bulb = bulbOf(context, bulbId);
     const quantity = seats.filter(({ group }) => group === index).length;
-    return bulb && quantity > 0 ? [bulbs(bulb.id, quantity)] : [];
+    return bulb ? fromUnit(bulb.id, quantity, 'piece', 'in the sockets') : [];
   });
 
 export const bulbMassKg = (
@@ -103,10 +114,13 @@ export const bulbMassKg = (
   seats: readonly { group: number }[],
   context: FormContext,
 ): number =>
-  seats.reduce((sum, { group }) => sum + (context.bulb(groups[group]!.bulbId)?.massKg ?? 0), 0);
+  seats.reduce((sum, { group }) => sum + (bulbOf(context, groups[group]!.bulbId)?.massKg ?? 0), 0);
 
 export const bulbsOf = (groups: readonly BulbGroup[], context: FormContext): (Bulb | null)[] =>
-  groups.map((group) => context.bulb(group.bulbId));
+  groups.map((group) => bulbOf(context, group.bulbId));
+
+export const bulbsOnHand = (groups: readonly BulbGroup[], context: FormContext): number =>
+  bulbsOf(groups, context).reduce((sum, bulb) => sum + (bulb?.onHand ?? 0), 0);
 
 /**
  * Several alike units as one group, each spread over its own points.
@@ -137,7 +151,8 @@ export function unitLamps(
         count,
         level,
         emitters: emitters.map((_, at) => at),
-        labelFindings: unitFindings(shelfUnit),
+        bodyRadiusM: 0,
+        labelFindings: labelFindings(shelfUnit),
       },
     ],
   };

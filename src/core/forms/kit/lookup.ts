@@ -22,6 +22,8 @@ export function unitOf<C extends Category>(
   return unit?.category === category ? (unit as UnitOf<C>) : null;
 }
 
+export const bulbOf = (context: FormContext, id: UnitId | null) => unitOf(context, id, 'bulb');
+
 interface LayerIds {
   layer1PartId: PartId | null;
   layer2PartId: PartId | null;

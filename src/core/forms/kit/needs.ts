@@ -1,10 +1,11 @@
-import type { BulbId, PartId, UnitId } from '../../ids';
+import type { PartId, UnitId } from '../../ids';
 import { HARDWARE, type HardwareId } from '../../materials/hardware';
 import type { FormContext } from '../form';
 import type { Need } from '../../build/needs';
 import { partOf } from './lookup';
+import { CORD_KG_PER_M } from './typical';
 
-const CORD_ALLOWANCE = 1.05;
+export const CORD_ALLOWANCE = 1.05;
 
 export const fromPart = (
   id: PartId | null,
@@ -21,13 +22,6 @@ export const fromUnit = (
   why: string,
 ): Need[] =>
   id === null || quantity <= 0 ? [] : [{ item: { kind: 'unit', id }, quantity, measure, why }];
-
-export const bulbs = (id: BulbId, quantity: number): Need => ({
-  item: { kind: 'bulb', id },
-  quantity,
-  measure: 'piece',
-  why: 'in the sockets',
-});
 
 export const hardware = (id: HardwareId, quantity: number, why: string): Need[] =>
   quantity <= 0
@@ -55,7 +49,7 @@ export const wiringSlots = (mains: MainsChoice) => ({
 });
 
 export const cordMassKg = (mains: MainsChoice, cordM: number, context: FormContext): number =>
-  (partOf(context, mains.cordPartId, 'cord')?.massKgPerM ?? 0.05) * cordM;
+  (partOf(context, mains.cordPartId, 'cord')?.massKgPerM ?? CORD_KG_PER_M) * cordM;
 
 /** What every build on the mains still has to choose. */
 export const mainsOpen = (mains: MainsChoice) =>

@@ -1,6 +1,6 @@
 import { DEGREE } from '../../angle';
 import * as z from 'zod/mini';
-import { bulbIdSchema, partIdSchema, unitIdSchema } from '../../ids';
+import { partIdSchema, unitIdSchema } from '../../ids';
 import { FINISH_IDS, FINISHES, type FinishId } from '../../materials/finish';
 import type { Role } from '../../materials/part';
 import type { Dimension } from '../../quantity';
@@ -85,7 +85,7 @@ export function choice<const V extends string | number>(
   label: string,
   group: string,
   options: readonly (readonly [V, string])[],
-  extra: Extra & { start?: V; variant?: boolean } = {},
+  extra: Extra & { start?: V; variants?: readonly V[] | 'all' } = {},
 ): Spec<V> {
   const values = options.map(([value]) => value);
   return {
@@ -99,7 +99,7 @@ export function choice<const V extends string | number>(
       options: options.map(([value, words]) => ({ value, label: words })),
       help: extra.help,
       when: extra.when,
-      ...(extra.variant ? { variant: true } : {}),
+      ...(extra.variants ? { variants: extra.variants === 'all' ? values : extra.variants } : {}),
     }),
   };
 }
@@ -109,7 +109,8 @@ export const finish = (label: string, group: string, start: FinishId): Spec<Fini
     label,
     group,
     FINISH_IDS.map((id) => [id, FINISHES[id].name] as const),
-    { start },
+    // The two that makers choose between: mirror-like and matt.
+    { start, variants: ['foil', 'white-emulsion'] },
   );
 
 /** @param wanted false for what a build can do without */
@@ -118,7 +119,7 @@ export const part = (
   group: string,
   role: Role,
   wanted = true,
-  extra: Extra = {},
+  extra: Extra & { layer?: true } = {},
 ) => ({
   schema: z.nullable(partIdSchema),
   start: null as z.infer<typeof partIdSchema> | null,
@@ -149,14 +150,21 @@ export const unit = (label: string, group: string, category: Category, extra: Ex
 });
 
 export const MOST_GROUPS = 4;
-const groupSchema = z.object({ bulbId: z.nullable(bulbIdSchema), level: range(0, 1) });
+const groupSchema = z.object({ bulbId: z.nullable(unitIdSchema), level: range(0, 1) });
 export type BulbGroup = z.infer<typeof groupSchema>;
 
 /** Bulbs dealt round the sockets in turn, each group at its own level. */
 export const bulbGroups = (label: string, group: string): Spec<BulbGroup[]> => ({
   schema: list(groupSchema, 1, MOST_GROUPS) as unknown as z.ZodMiniType<BulbGroup[]>,
   start: [{ bulbId: null, level: 1 }],
-  field: (parameter) => ({ kind: 'groups', ref: 'bulb', parameter, label, group }),
+  field: (parameter) => ({
+    kind: 'groups',
+    ref: 'unit',
+    category: 'bulb',
+    parameter,
+    label,
+    group,
+  }),
 });
 
 export const FILL_MODES = [
@@ -180,7 +188,7 @@ export const mainsParameters = (tailM = 3) => ({
 
 /** Up to three layers in front, from the lamps outwards. */
 export const layerParameters = (group = 'Front') => ({
-  layer1PartId: part('First layer', group, 'diffusion', false),
-  layer2PartId: part('Second layer', group, 'diffusion', false),
-  layer3PartId: part('Third layer', group, 'diffusion', false),
+  layer1PartId: part('First layer', group, 'diffusion', false, { layer: true }),
+  layer2PartId: part('Second layer', group, 'diffusion', false, { layer: true }),
+  layer3PartId: part('Third layer', group, 'diffusion', false, { layer: true }),
 });

@@ -49,6 +49,22 @@ export function sheetPiece(given: SheetGiven, context: FormContext): SheetPiece 
   };
 }
 
+interface MoreOfSheet {
+  count?: number;
+  /** what is drilled and marked on it */
+  shapes?: readonly Shape[];
+  markOut?: readonly string[];
+}
+
+const outlined = (
+  named: { id: string; name: string; partId: PartId | null },
+  outline: Shape,
+  areaM2: number,
+  context: FormContext,
+  { count, shapes = [], markOut }: MoreOfSheet,
+): SheetPiece =>
+  sheetPiece({ ...named, count, shapes: [outline, ...shapes], areaM2, markOut }, context);
+
 /** A plain rectangle of board with whatever is drilled and marked on it. */
 export const rectanglePiece = (
   id: string,
@@ -57,19 +73,14 @@ export const rectanglePiece = (
   widthM: number,
   heightM: number,
   context: FormContext,
-  more: { count?: number; shapes?: readonly Shape[]; markOut?: readonly string[] } = {},
+  more: MoreOfSheet = {},
 ): SheetPiece =>
-  sheetPiece(
-    {
-      id,
-      name,
-      partId,
-      count: more.count,
-      shapes: [rectangle(0, 0, widthM, heightM, 'cut'), ...(more.shapes ?? [])],
-      areaM2: widthM * heightM,
-      markOut: more.markOut,
-    },
+  outlined(
+    { id, name, partId },
+    rectangle(0, 0, widthM, heightM, 'cut'),
+    widthM * heightM,
     context,
+    more,
   );
 
 /** Area of a simple polygon (shoelace formula), m². */
@@ -87,20 +98,9 @@ export const polygonPiece = (
   partId: PartId | null,
   points: readonly XY[],
   context: FormContext,
-  more: { count?: number; shapes?: readonly Shape[]; markOut?: readonly string[] } = {},
+  more: MoreOfSheet = {},
 ): SheetPiece =>
-  sheetPiece(
-    {
-      id,
-      name,
-      partId,
-      count: more.count,
-      shapes: [polygon(points, 'cut'), ...(more.shapes ?? [])],
-      areaM2: polygonAreaM2(points),
-      markOut: more.markOut,
-    },
-    context,
-  );
+  outlined({ id, name, partId }, polygon(points, 'cut'), polygonAreaM2(points), context, more);
 
 export const stickPiece = (
   id: string,

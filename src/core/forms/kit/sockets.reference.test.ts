@@ -1,15 +1,8 @@
 import type { Circuit } from '../../location/circuit';
+import { unit } from '../../testing/makers';
 import type { FormContext } from '../form';
 import { holderFindings } from './sockets';
 
-const bulb = (over: object = {}) => ({
-  id: 'a-bulb',
-  name: 'a bulb',
-  base: 'E27',
-  wattsW: 60,
-  supplyV: 230,
-  ...over,
-});
 const holder = (over: object = {}) => ({
   name: 'a holder',
   base: 'E27' as const,
@@ -19,7 +12,7 @@ const holder = (over: object = {}) => ({
 });
 const found = (screwed: object, into: ReturnType<typeof holder>, voltageV = 230) =>
   holderFindings('f', [{ bulbId: 'a-bulb' as never, level: 1 }], into, { field: 'socketPartId' }, {
-    bulb: () => bulb(screwed),
+    unit: () => unit('bulb', { wattsW: 60, ...screwed }),
     circuit: { voltageV } as Circuit,
   } as unknown as FormContext).map(({ id, severity }) => `${id} ${severity}`);
 

@@ -1,8 +1,7 @@
 import type { Finding } from '../../findings/finding';
 import type { PartId } from '../../ids';
 import type { Base } from '../../electrics/caps';
-import { CORDS } from '../../electrics/cord';
-import type { Bulb } from '../../units/bulb';
+import type { Bulb } from '../../units/unit';
 import type { FormContext } from '../form';
 import { partOf } from './lookup';
 import { stop } from './findingWriters';
@@ -22,6 +21,31 @@ interface Holder {
 const SAME_VOLTS = 0.1;
 /** Lamps below this hang on a supply of their own, not on the mains [IEC 61140, extra-low voltage]. */
 const EXTRA_LOW_V = 50;
+
+/** Several lamps in one holder heat it together: an adapter adds no rating. */
+export function sharedHolderWatts(
+  form: string,
+  groups: readonly BulbGroup[],
+  { name, ratedW }: Pick<Holder, 'name' | 'ratedW'>,
+  where: Finding['where'],
+  context: FormContext,
+): Finding[] {
+  const bulbs = bulbsOf(groups, context);
+  const watts = bulbs.reduce((sum, bulb) => sum + (bulb?.wattsW ?? 0), 0);
+  // One that is too much by itself is told as such.
+  if (watts <= ratedW || bulbs.some((bulb) => bulb && bulb.wattsW > ratedW)) return [];
+  return [
+    stop(
+      'heat',
+      `${form}.socket-watts`,
+      'Too many watts for the socket',
+      `Together the bulbs take ${watts} W in “${name}”, made for ${ratedW} W: the socket chars and its wires lose their insulation. Use fewer or cooler bulbs.`,
+      where,
+      'Rating printed on the lamp',
+      `${ratedW} W`,
+    ),
+  ];
+}
 
 /** A bulb's base, watts and volts against what it is screwed into. */
 export function holderFindings(
@@ -97,27 +121,4 @@ export function socketFindings(form: string, build: SocketChoice, context: FormC
   if (!socket) return [];
   const where = { field: 'socketPartId', drawing: 'seat-0' };
   return holderFindings(form, build.groups, socket, where, context);
-}
-
-/** A metal board that a loose wire can touch must be earthed [docs/model/power.md]. */
-export function unearthedMetal(
-  form: string,
-  boardPartId: PartId | null,
-  cordPartId: PartId | null,
-  context: FormContext,
-): Finding[] {
-  const sheet = partOf(context, boardPartId, 'sheet');
-  const cord = partOf(context, cordPartId, 'cord');
-  if (sheet?.burns !== 'no' || !cord || CORDS[cord.cord].earthed) return [];
-  return [
-    stop(
-      'earth',
-      `${form}.unearthed-metal`,
-      'A metal board without earth',
-      `“${sheet.name}” must be joined to earth and “${cord.name}” has no earth wire: one loose strand makes the whole board live to the touch. Use a three-conductor cord and a plug with earth, or a wooden board.`,
-      { field: 'cordPartId', drawing: 'board' },
-      'IEC 60598 class I luminaires; from memory',
-      'metal parts are earthed',
-    ),
-  ];
 }

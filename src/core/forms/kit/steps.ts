@@ -162,7 +162,8 @@ export const wireMains = (context: FormContext, minutes: number): Step => {
   );
 };
 
-export const lookOver = (): Step =>
+/** @param done  what the second pair of eyes must have seen */
+export const lookOver = (done = 'no short, polarity right, covers on'): Step =>
   step(
     'look over',
     'look-over',
@@ -170,10 +171,10 @@ export const lookOver = (): Step =>
     'A second pair of eyes finds the swapped wire',
     'continuity tester',
     15,
-    'no short, polarity right, covers on',
+    done,
   );
 
-export const powerUp = (): Step =>
+export const powerUp = (lamps = 'lamps', lay = 'Lay it on bare floor'): Step =>
   step(
     'power up',
     'power-up',
@@ -181,14 +182,17 @@ export const powerUp = (): Step =>
     'Faults show in the first second',
     'outlet with RCD or GFCI',
     5,
-    'every open “stop” is cleared before this step; all lamps light',
+    `every open “stop” is cleared before this step; all ${lamps} light`,
     {
-      hazard: 'Lay it on bare floor, nobody touching it, and switch on at the outlet.',
+      hazard: `${lay}, nobody touching it, and switch on at the outlet.`,
       needs: ['look-over'],
     },
   );
 
-export const warmChecks = (): Step =>
+export const warmChecks = (
+  cool = 'nothing too warm to hold, no smell',
+  hazard = 'Unplug before you touch.',
+): Step =>
   step(
     'warm',
     'warm-checks',
@@ -196,8 +200,8 @@ export const warmChecks = (): Step =>
     'Heat shows late',
     'back of the hand, thermometer',
     10,
-    'after 10 min and after 1 h: nothing too warm to hold, no smell',
-    { wait: 60, hazard: 'Unplug before you touch.', needs: ['power-up'] },
+    `after 10 min and after 1 h: ${cool}`,
+    { wait: 60, hazard, needs: ['power-up'] },
   );
 
 export const addLayers = (count: number): Step[] =>
@@ -216,7 +220,7 @@ export const addLayers = (count: number): Step[] =>
         ),
       ];
 
-const mountAndTip = (): Step =>
+export const mountAndTip = (): Step =>
   step(
     'rig',
     'mount-and-tip',
@@ -226,6 +230,19 @@ const mountAndTip = (): Step =>
     15,
     'does not tip at a firm push from any side',
     'Keep the cord taped down where people walk.',
+  );
+
+/** @param done  what is seen when it hangs right */
+export const hoist = (minutes: number, done: string): Step =>
+  step(
+    'rig',
+    'hoist',
+    'Hoist it',
+    'Evenly, a hand a rope',
+    'ropes, gloves, helpers',
+    minutes,
+    done,
+    'Rated points and a competent rigger only. Two people or more; nobody underneath until the bonds are closed.',
   );
 
 export const meterIt = (): Step =>

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { nightFerry } from '@/demo/nightFerry';
+import { sample } from '../../testing/sample';
 import { sceneOf } from '../../evaluate/context';
 import type { PartId, UnitId } from '../../ids';
 import {
@@ -13,7 +13,7 @@ import {
 } from './tape';
 import { tapeLayingFindings } from './tapeLayingFindings';
 
-const document = nightFerry();
+const document = sample();
 const { context } = sceneOf(document, document.builds[0]!);
 const strip = (id: string) => document.shelf.units.find((unit) => unit.id === id)!.id;
 
@@ -109,6 +109,7 @@ const chosen = (over: Partial<TapeChoice> & { tape?: string; supply?: string | n
   leadLengthM: 1,
   leadMm2: 0.75 as const,
   connector: 'soldered' as const,
+  outputs: 'separate' as const,
 });
 
 describe('traps of tape', () => {

@@ -1,6 +1,7 @@
 import type { Dots } from '../../light/ripple';
 import type { PartId, UnitId } from '../../ids';
-import { effectiveTape, isWhite, tapeWattsPerM } from '../../units/effectiveUnit';
+import { isWhite } from '../../units/classes';
+import { effectiveTape, tapeWattsPerM } from '../../units/effective';
 import type { UnitOf } from '../../units/unit';
 import type { Fill, FormContext } from '../form';
 import {
@@ -10,7 +11,7 @@ import {
   type Connector,
   type LeadMm2,
 } from '../../electrics/leads';
-import { SUPPLY_SHARE } from '../../electrics/supply';
+import { SOME_SUPPLY, SUPPLY_SHARE } from '../../electrics/supply';
 import type { Need } from '../../build/needs';
 import type { LayoutFact } from '../../build/facts';
 import type { Load, TapeRun } from '../../build/wiring';
@@ -104,6 +105,10 @@ export const tapeParameters = (startM: number) => ({
     ['rows', 'every row'],
     ['spaced', 'even places, as many as it needs'],
   ]),
+  outputs: choice('Several supplies', 'Cord', [
+    ['separate', 'a part of the tape each'],
+    ['joined', 'outputs joined together'],
+  ]),
   leadLengthM: length('Lead from the supply', 'Cord', { start: 1, min: 0.05, max: 60, step: 0.1 }),
   leadMm2: choice(
     'Lead, copper',
@@ -124,6 +129,7 @@ export interface TapeChoice {
   level: number;
   supplyPartId: PartId | null;
   feed: TapeRun['feed'];
+  outputs: 'separate' | 'joined';
   leadLengthM: number;
   leadMm2: LeadMm2;
   connector: Connector;
@@ -152,7 +158,7 @@ export const tapeFill = <P extends TapeChoice>(
 export function tapeUnit(tape: TapeChoice, usedM: number, context: FormContext) {
   const strip = stripOf(tape, context);
   const supply = partOf(context, tape.supplyPartId, 'supply');
-  return { strip, unit: strip && effectiveTape(strip, usedM, supply?.powerFactor ?? 0.9) };
+  return { strip, unit: strip && effectiveTape(strip, usedM, supply?.powerFactor ?? SOME_SUPPLY) };
 }
 
 /** What the engines know of laid tape; null without one. */
@@ -173,7 +179,9 @@ export function tapeRun(tape: TapeChoice, rows: TapeRows, context: FormContext):
     leadMm2: tape.leadMm2,
     connector: tape.connector,
     supply: partOf(context, tape.supplyPartId, 'supply'),
+    outputsJoined: tape.outputs === 'joined',
     supplyField: 'supplyPartId',
+    outputsField: 'outputs',
     feedField: 'feed',
     leadField: 'leadMm2',
     connectorField: 'connector',

@@ -1,6 +1,6 @@
 import type { Finding } from '../../findings/finding';
 import { threeFigures } from '../../quantity';
-import { tapeWattsPerM } from '../../units/effectiveUnit';
+import { tapeWattsPerM } from '../../units/effective';
 import type { FormContext } from '../form';
 import { look, stop } from './findingWriters';
 import { mm } from '../../quantity';

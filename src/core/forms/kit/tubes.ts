@@ -1,9 +1,12 @@
 import type { Finding } from '../../findings/finding';
 import type { PartId, UnitId } from '../../ids';
+import type { Wiring } from '../../build/wiring';
 import type { Vector } from '../../light/vector';
-import { effectiveUnit } from '../../units/effectiveUnit';
-import type { Spread } from '../../units/spread';
+import type { PartOf } from '../../materials/part';
+import { sourced } from '../../origin';
+import { effectiveUnit, type EffectiveUnit } from '../../units/effective';
 import type { UnitOf } from '../../units/unit';
+import type { Spread } from '../../units/spread';
 import type { FormContext } from '../form';
 import { partOf, unitOf } from './lookup';
 import { look, stop } from './findingWriters';
@@ -11,13 +14,30 @@ import { mm } from '../../quantity';
 import { pointsAlong } from './lamps';
 import { apparentVa } from './needs';
 
-/** A four-foot tube nobody has chosen yet [typ]. */
-export const TUBE_LENGTH_M = 1.2;
-export const TUBE_DIAMETER_M = 0.026;
+/** A choke's power factor without its capacitor, and what it takes beside its tubes [typ: docs/model/power.md]. */
+const MAGNETIC_POWER_FACTOR = 0.5;
+const MAGNETIC_LOSS = 0.2;
 const POINTS_PER_TUBE = 12;
 
 export const tubeOf = (id: UnitId | null, context: FormContext) => unitOf(context, id, 'tube');
-export const tubeUnit = (tube: UnitOf<'tube'> | null) => tube && effectiveUnit(tube);
+
+/** A tube as the mains sees it, behind its ballast where it needs one. */
+export function tubeUnit(
+  tube: UnitOf<'tube'> | null,
+  ballast: PartOf<'ballast'> | null,
+): EffectiveUnit | null {
+  if (!tube) return null;
+  const unit = effectiveUnit(tube);
+  if (!tube.needsBallast || !ballast) return unit;
+  const magnetic = ballast.kind === 'magnetic';
+  const typicalW = magnetic ? unit.wattsW.value * MAGNETIC_LOSS : 0;
+  const lossW = ballast.lossW === null ? typicalW : ballast.lossW / ballast.tubes;
+  return {
+    ...unit,
+    wattsW: { ...unit.wattsW, value: unit.wattsW.value + lossW },
+    ...(magnetic ? { powerFactor: sourced(MAGNETIC_POWER_FACTOR, 'typical' as const) } : {}),
+  };
+}
 
 /** Round tubes shine all round; bars with a flat cover forwards. */
 export const tubeSpread = (tube: UnitOf<'tube'> | null): Spread =>
@@ -34,8 +54,8 @@ export const tubePoints = (from: Vector, to: Vector, spread: Spread, facing: Vec
   return pointsAlong(from, to, POINTS_PER_TUBE, spread.class === 'tube' ? along : facing);
 };
 
-export function tubeVa(tube: UnitOf<'tube'> | null): number {
-  const unit = tubeUnit(tube);
+export function tubeVa(tube: UnitOf<'tube'> | null, ballast: PartOf<'ballast'> | null): number {
+  const unit = tubeUnit(tube, ballast);
   return unit ? apparentVa(unit.wattsW.value, unit.powerFactor.value) : 0;
 }
 
@@ -49,6 +69,15 @@ export function ballastCount(
   if (!tube?.needsBallast) return 0;
   return Math.ceil(tubes / (partOf(context, ballastPartId, 'ballast')?.tubes ?? 1));
 }
+
+/** The gear that stands in the wiring, as it is protected. */
+export const ballastOf = (
+  { ballastPartId }: { ballastPartId: PartId | null },
+  context: FormContext,
+): Pick<Wiring, 'ballast'> => {
+  const ballast = partOf(context, ballastPartId, 'ballast');
+  return ballast ? { ballast: { name: ballast.name, protection: ballast.protection } } : {};
+};
 
 /** Whether a ballast belongs in the wiring: the tubes want one, or one was chosen all the same. */
 export const hasBallast = (

@@ -3,6 +3,13 @@ import type { Shape, View } from '../../drawing/drawing';
 import type { FormContext } from '../form';
 import { box, circle, line, shapesExtent, view, words, type XY } from '../../drawing/shapes';
 
+/** Sizes of the picture as shares of the build's own, so that it reads alike at every size. */
+const LEAST_M = 0.05;
+const PART = 0.09;
+const ABOVE = 0.22;
+const APART = 4.4;
+const LETTERS = 0.11;
+
 interface WiringGiven {
   /** outline of the build as seen from behind */
   outline: readonly Shape[];
@@ -25,9 +32,9 @@ const MOST_TERMINALS = 80;
 export function wiringView(given: WiringGiven, context: FormContext): View {
   const { outline, terminals, terminalM } = given;
   const { left, right, top, bottom } = shapesExtent([...outline]);
-  const size = Math.max(right - left, top - bottom, 0.05);
-  const part = size * 0.09;
-  const level = top + size * 0.22;
+  const size = Math.max(right - left, top - bottom, LEAST_M);
+  const part = size * PART;
+  const level = top + size * ABOVE;
   const start = left + part;
   const inTail: { name: string; ref: string }[] = [
     { name: 'plug', ref: 'plug' },
@@ -35,12 +42,12 @@ export function wiringView(given: WiringGiven, context: FormContext): View {
     ...(given.supply ? [{ name: 'supply', ref: 'supply' }] : []),
     ...(given.ballast ? [{ name: 'ballast', ref: 'ballast' }] : []),
   ];
-  const at = (k: number) => start + k * part * 4.4;
+  const at = (k: number) => start + k * part * APART;
   const shown = terminals.slice(0, MOST_TERMINALS);
   const last: XY = [at(inTail.length - 1), level];
   const first = shown[0] ?? [0, top];
   const { marks } = REGIONS[context.circuit.region];
-  const markSize = size * 0.11;
+  const markSize = size * LETTERS;
   return view('wiring', 'Wiring, from behind', [
     ...outline,
     line([[at(0), level], last, [first[0], level], first], 'cord', 'cord'),

@@ -1,7 +1,7 @@
 import type { Drawing, View } from '../../drawing/drawing';
 import type { FormContext } from '../form';
 import { layerParts } from '../kit/lookup';
-import { circle, knob, line, measure, rectangle, view, type XY } from '../../drawing/shapes';
+import { circle, knob, measure, rectangle, view, type XY, segment } from '../../drawing/shapes';
 import { wiringView } from '../kit/wiringView';
 import { layoutFrame } from './layout';
 import type { Overhead } from './parameters';
@@ -42,17 +42,8 @@ function frontOf({ frame, rowsY, rowM, barsX, W, H, size, ends }: Parts): View {
     'From below, cloth lifted off',
     [
       rectangle(-W, -H, W, H, 'cut', 'frame'),
-      ...barsX.map((x) =>
-        line(
-          [
-            [x, -H],
-            [x, H],
-          ],
-          'part',
-          'frame',
-        ),
-      ),
-      ...ends.map(([a, b]) => line([a, b], 'tape', 'tape')),
+      ...barsX.map((x) => segment([x, -H], [x, H], 'part', 'frame')),
+      ...ends.map(([a, b]) => segment(a, b, 'tape', 'tape')),
       ...pointsOf(frame).map(([x, y]) => circle(x, y, size * 0.025, 'part', 'hoist')),
     ],
     [
@@ -74,58 +65,19 @@ function sectionOf({ frame, rows, rowM, W, size, layers, drop }: Parts): View {
     'section',
     'Section, hung, light downwards',
     [
-      line(
-        [
-          [-W, 0],
-          [W, 0],
-        ],
-        'cut',
-        'frame',
-      ),
+      segment([-W, 0], [W, 0], 'cut', 'frame'),
       ...(rows.rowsM.length
-        ? [
-            line(
-              [
-                [-rowM / 2, -0.02 * size],
-                [rowM / 2, -0.02 * size],
-              ],
-              'tape',
-              'tape',
-            ),
-          ]
+        ? [segment([-rowM / 2, -0.02 * size], [rowM / 2, -0.02 * size], 'tape', 'tape')]
         : []),
       ...layers.map((_, k) =>
-        line(
-          [
-            [-W, -drop - 0.03 * k],
-            [W, -drop - 0.03 * k],
-          ],
-          'glass',
-          'layer',
-        ),
+        segment([-W, -drop - 0.03 * k], [W, -drop - 0.03 * k], 'glass', 'layer'),
       ),
       ...(frame.skirtM > 0
         ? [-1, 1].map((side) =>
-            line(
-              [
-                [side * W, 0],
-                [side * W, -frame.skirtM],
-              ],
-              'hidden',
-              'skirt',
-            ),
+            segment([side * W, 0], [side * W, -frame.skirtM], 'hidden', 'skirt'),
           )
         : []),
-      ...[-1, 1].map((side) =>
-        line(
-          [
-            [side * W, 0],
-            [side * W, size * 0.4],
-          ],
-          'cord',
-          'hoist',
-        ),
-      ),
+      ...[-1, 1].map((side) => segment([side * W, 0], [side * W, size * 0.4], 'cord', 'hoist')),
     ],
     [
       measure(

@@ -4,6 +4,7 @@ import { draw } from './draw';
 import { layoutFrame } from './layout';
 import { overheadParameters, type Overhead } from './parameters';
 import { resolveFrame } from './resolve';
+import { WITHOUT_END_M } from '../kit/typical';
 
 export const overheadFrame: FormDefinition<Overhead> = {
   id: 'overhead-frame',
@@ -18,7 +19,8 @@ export const overheadFrame: FormDefinition<Overhead> = {
   fields: overheadParameters.fields,
   defaults: overheadParameters.defaults,
   fill: tapeFill(
-    (frame, context) => layoutFrame({ ...frame, tapeLengthM: 4000 }, context).rows.capacityM,
+    (frame, context) =>
+      layoutFrame({ ...frame, tapeLengthM: WITHOUT_END_M }, context).rows.capacityM,
   ),
   problems: () => [],
   limits: () => ({}),

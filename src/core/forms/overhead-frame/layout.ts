@@ -1,10 +1,11 @@
-import type { PartOf } from '../../materials/part';
 import type { FormContext } from '../form';
 import { partOf } from '../kit/lookup';
 import { cutMarkOf, cutRows, stripOf } from '../kit/tape';
 import type { Overhead } from './parameters';
 
-const GRAVITY = 9.81;
+/** A row of tape ends so far from the pipe. */
+const ROW_END_M = 0.05;
+
 const STICK_M = 6;
 
 export interface FrameLayout {
@@ -36,9 +37,9 @@ export function layoutFrame(frame: Overhead, context: FormContext): FrameLayout 
     { length: bars },
     (_, k) => -widthM / 2 + (widthM * (k + 1)) / (bars + 1),
   );
-  const fit = Math.max(1, Math.floor((heightM - 0.1) / frame.rowPitchM + 1e-9) + 1);
+  const fit = Math.max(1, Math.floor((heightM - 2 * ROW_END_M) / frame.rowPitchM + 1e-9) + 1);
   const count = Math.min(frame.rows, fit);
-  const rowM = widthM - 0.1;
+  const rowM = widthM - 2 * ROW_END_M;
   // Tees part the long sides at every bar.
   const side = runPieces(widthM / (bars + 1), stock);
   const end = runPieces(heightM, stock);
@@ -69,18 +70,3 @@ export function layoutFrame(frame: Overhead, context: FormContext): FrameLayout 
     pipeM: 2 * widthM + (2 + bars) * heightM,
   };
 }
-
-/** Second moment of area of a pipe or bar, m⁴. */
-export function secondMoment({ profile, diameterM, wallM }: PartOf<'stick'>): number {
-  const inner = wallM > 0 ? Math.max(0, diameterM - 2 * wallM) : 0;
-  const fourth = diameterM ** 4 - inner ** 4;
-  return profile === 'round' ? (Math.PI / 64) * fourth : fourth / 12;
-}
-
-/**
- * Sag of a bar between supports under an even load: δ = 5·w·L⁴/(384·E·I)
- * [std: simply supported beam, even load].
- * @param loadKgPerM own mass and what hangs on it
- */
-export const sagM = (stick: PartOf<'stick'>, spanM: number, loadKgPerM: number): number =>
-  (5 * loadKgPerM * GRAVITY * spanM ** 4) / (384 * stick.stiffnessGPa * 1e9 * secondMoment(stick));

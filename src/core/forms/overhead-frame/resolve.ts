@@ -1,4 +1,3 @@
-import { piecesMassKg } from '../kit/mass';
 import { cutCloth } from '../../materials/cloth';
 import type { FormContext } from '../form';
 import { fact, completeBuild } from '../kit/build';
@@ -10,6 +9,7 @@ import { clothPiece, stickPiece } from '../kit/pieces';
 import {
   addLayers,
   checkTape,
+  hoist,
   joinTape,
   layTape,
   lookOver,
@@ -27,9 +27,22 @@ import { OPEN } from '../../light/transport/arrangement';
 import { dotsOf, tapeFacts, tapeLoads, tapeNeeds, tapeRun, tapeUnit } from '../kit/tape';
 import type { Piece } from '../../build/pieces';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
-import { findings, pointLoadKg, sagOf } from './findings';
+import { findings } from './findings';
+import type { Support } from '../../build/supports';
 import { layoutFrame, type FrameLayout } from './layout';
 import type { Overhead } from './parameters';
+import { TAPE_KG_PER_M, TAPE_WIDTH_M } from '../kit/typical';
+
+/** A soldered joint with its sleeve, a pipe tee, bonds and shackles [typ; from memory]. */
+const JOINT_KG = 0.01;
+const TEE_KG = 0.1;
+const ROPES_KG = 0.4;
+/** The poles in one bundle. */
+const BUNDLE_M = 0.3;
+/** Diodes hang so far under their cord. */
+const DIODE_M = 0.005;
+/** Where the ends of a skirt meet. */
+const OVERLAP_M = 0.1;
 
 /** Under a cloth that hangs near, rows must not be dotted by the reckoning. */
 const POINTS_PER_ROW = { open: 10, covered: 40 };
@@ -54,14 +67,12 @@ function partsOf(frame: Overhead, context: FormContext) {
     ]),
   );
   const joints = 2 * rows.rowsM.length;
-  const pieces = [...poles, ...cloths(frame, context)];
   const extraKg =
-    rows.usedM * (strip?.massKgPerM ?? 0.02) +
-    joints * 0.01 +
-    layout.joints.tee * 0.1 +
-    0.4 +
+    rows.usedM * (strip?.massKgPerM ?? TAPE_KG_PER_M) +
+    joints * JOINT_KG +
+    layout.joints.tee * TEE_KG +
+    ROPES_KG +
     cordMassKg(frame, frame.tailLengthM, context);
-  const massKg = piecesMassKg(pieces, context) + extraKg;
   const lamps = unitLamps(
     unit,
     strip,
@@ -70,13 +81,14 @@ function partsOf(frame: Overhead, context: FormContext) {
     { class: 'lambert' },
     points,
   );
-  return { frame, context, layout, rows, strip, layers, poles, joints, extraKg, massKg, lamps };
+  return { frame, context, layout, rows, strip, layers, poles, joints, extraKg, lamps };
 }
 type Parts = ReturnType<typeof partsOf>;
 
 export function resolveFrame(frame: Overhead, context: FormContext): ResolvedBuild {
   const parts = partsOf(frame, context);
-  const { layout, rows, strip, layers, poles, extraKg, massKg, lamps } = parts;
+  const { layout, rows, strip, layers, poles, extraKg, lamps } = parts;
+  const deep = Math.max(layers.length ? frame.clothDropM : 0, frame.skirtM, TAPE_WIDTH_M);
   return completeBuild(
     {
       ...lamps,
@@ -89,21 +101,50 @@ export function resolveFrame(frame: Overhead, context: FormContext): ResolvedBui
       pieces: [...poles, ...cloths(frame, context)],
       needs: needsOf(parts),
       steps: steps(frame, layout, layers.length, context),
-      facts: facts(frame, layout, massKg, context),
-      findings: findings(frame, layout, massKg, context),
+      facts: facts(frame, layout, context),
+      findings: findings(frame, layout, context),
+      supports: supportsOf(parts),
+      built: { widthM: frame.widthM, heightM: frame.heightM, depthM: deep },
       apparent: { widthM: frame.widthM, heightM: frame.heightM },
-      array: { spacingM: frame.rowPitchM, emitterWidthM: 0.01 },
-      frontM: layers.length ? frame.clothDropM : 0.01,
+      array: { spacingM: frame.rowPitchM, emitterWidthM: TAPE_WIDTH_M },
+      frontM: layers.length ? frame.clothDropM : TAPE_WIDTH_M,
       folded: {
         widthM: Math.max(...poles.map(({ lengthM }) => lengthM)),
-        heightM: 0.3,
-        depthM: 0.3,
+        heightM: BUNDLE_M,
+        depthM: BUNDLE_M,
       },
-      massKg,
     },
     extraKg,
     context,
   );
+}
+
+/** Ropes at the points, and the long side as a bar between them; a lone row of points spans it all. */
+function supportsOf({ frame, context }: Parts): Support[] {
+  const { widthM, hangPoints, pointLimitKg, bonds } = frame;
+  const pipe = partOf(context, frame.pipePartId, 'stick');
+  const told = { id: 'overhead', ownKg: 0, ref: 'hoist', field: 'hangPoints' };
+  return [
+    {
+      ...told,
+      kind: 'hoist',
+      points: hangPoints,
+      limitKg: pointLimitKg,
+      bonds: bonds === 'yes',
+      bondsField: 'bonds',
+    },
+    ...(pipe
+      ? [
+          {
+            ...told,
+            kind: 'beam' as const,
+            pipe,
+            spanM: widthM / Math.max(1, Math.ceil(hangPoints / 2) - 1),
+            loadedM: 2 * widthM,
+          },
+        ]
+      : []),
+  ];
 }
 
 function mouthOf({ frame, layers, lamps }: Parts): ResolvedBuild['mouth'] {
@@ -128,7 +169,7 @@ function mouthOf({ frame, layers, lamps }: Parts): ResolvedBuild['mouth'] {
           },
           lamps.emitters.map((emitter) => ({
             ...emitter,
-            positionM: [emitter.positionM[0], emitter.positionM[1], 0.005] as const,
+            positionM: [emitter.positionM[0], emitter.positionM[1], DIODE_M] as const,
           })),
         ),
         directShare: throughCloth(frame),
@@ -183,7 +224,7 @@ function cloths(frame: Overhead, context: FormContext): Piece[] {
             'black-skirt',
             'Black skirt',
             frame.skirtPartId,
-            2 * (widthM + heightM) + 0.1,
+            2 * (widthM + heightM) + OVERLAP_M,
             skirtM,
             {
               seamM,
@@ -244,24 +285,14 @@ function steps(frame: Overhead, layout: FrameLayout, layers: number, context: Fo
     powerUp(),
     warmChecks(),
     ...addLayers(layers),
-    step(
-      'rig',
-      'hoist',
-      'Hoist it',
-      'Evenly, a hand a rope',
-      'ropes, gloves, helpers',
-      40,
-      'every rope made off twice, every bond closed, level',
-      'Rated points and a competent rigger only. Two people or more; nobody underneath until the bonds are closed.',
-    ),
+    hoist(40, 'every rope made off twice, every bond closed, level'),
     meterIt(),
   ];
 }
 
-function facts(frame: Overhead, layout: FrameLayout, massKg: number, context: FormContext) {
+function facts(frame: Overhead, layout: FrameLayout, context: FormContext) {
   const { rows, bars, pipeM, pipes } = layout;
   const { strip } = tapeUnit(frame, rows.usedM, context);
-  const pipe = partOf(context, frame.pipePartId, 'stick');
   const bolt = layerParts(frame, context)[0]?.widthM;
   const cloth = bolt ? cutCloth(frame.widthM, frame.heightM, bolt, frame.seamM, frame.hemM) : null;
   return [
@@ -290,23 +321,6 @@ function facts(frame: Overhead, layout: FrameLayout, massKg: number, context: Fo
       'as fed',
       'count',
     ),
-    fact(
-      'mass',
-      'Mass',
-      massKg,
-      'pipe, cloth (typical where nobody has weighed it), tape, joints',
-      'mass',
-    ),
-    fact(
-      'load',
-      'Load on a hang point',
-      pointLoadKg(frame, massKg),
-      'mass / points · 1.33 for uneven ropes',
-      'mass',
-    ),
-    ...(pipe
-      ? [fact('sag', 'Sag between hang points', sagOf(frame, pipe, massKg), '5·w·L⁴/(384·E·I)')]
-      : []),
     ...(cloth
       ? [
           fact('panels', 'Lengths of cloth', cloth.panels, 'size / bolt width', 'count'),

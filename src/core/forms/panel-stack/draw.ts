@@ -1,7 +1,7 @@
 import type { Drawing, View } from '../../drawing/drawing';
 import type { FormContext } from '../form';
 import { layerParts } from '../kit/lookup';
-import { box, circle, knob, line, measure, polygon, view } from '../../drawing/shapes';
+import { box, circle, knob, measure, polygon, view, segment } from '../../drawing/shapes';
 import { wiringView } from '../kit/wiringView';
 import { type Stack } from './parameters';
 import { layout } from './layout';
@@ -55,11 +55,9 @@ function sectionOf({ stack, stackH, R, layers }: Parts): View {
       ),
       box(-0.01, 0, 0.03, stackH, 'part', 'seat-0'),
       ...layers.map((_, k) =>
-        line(
-          [
-            [stack.boxDepthM + 0.01 * k, -R],
-            [stack.boxDepthM + 0.01 * k, R],
-          ],
+        segment(
+          [stack.boxDepthM + 0.01 * k, -R],
+          [stack.boxDepthM + 0.01 * k, R],
           'glass',
           'layer',
         ),

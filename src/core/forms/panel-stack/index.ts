@@ -21,7 +21,7 @@ export const panelStack: FormDefinition<Stack> = {
   problems,
   limits: (stack, context) => {
     const { stackW, stackH } = layout(stack, context);
-    return { boxM: { min: Math.max(0.2, Math.hypot(stackW, stackH)), max: 3 } };
+    return { boxM: { min: Math.hypot(stackW, stackH) } };
   },
   resolve,
   draw,

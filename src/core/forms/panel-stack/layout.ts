@@ -4,6 +4,10 @@ import { mm } from '../../quantity';
 import type { Problem } from '../../result';
 import { type Stack } from './parameters';
 
+/** Face of a small panel until one is chosen [typ; from memory]. */
+const PANEL_WIDTH_M = 0.15;
+const PANEL_HEIGHT_M = 0.1;
+
 /** Silvered cloth of a folding softbox [typ]. */
 export const INSIDE = 0.8;
 export const SILVERED_MIRROR = 0.4;
@@ -13,7 +17,7 @@ export const panelOf = (stack: Stack, context: FormContext) =>
 
 export function layout(stack: Stack, context: FormContext) {
   const panel = panelOf(stack, context);
-  const [w, h] = [panel?.faceWidthM ?? 0.15, panel?.faceHeightM ?? 0.1];
+  const [w, h] = [panel?.faceWidthM ?? PANEL_WIDTH_M, panel?.faceHeightM ?? PANEL_HEIGHT_M];
   const columns = stack.panelCount > 2 ? 2 : 1;
   const rows = Math.ceil(stack.panelCount / columns);
   const places = Array.from({ length: stack.panelCount }, (_, k) => {

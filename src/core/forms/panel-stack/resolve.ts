@@ -1,4 +1,4 @@
-import { effectiveUnit } from '../../units/effectiveUnit';
+import { effectiveUnit } from '../../units/effective';
 import type { FormContext } from '../form';
 import { fact, completeBuild } from '../kit/build';
 import { layerOf, layerParts, partOf } from '../kit/lookup';
@@ -18,10 +18,58 @@ import { rectanglePiece } from '../kit/pieces';
 import { boxCavity, roundCavity } from '../kit/cavities';
 import { circle, labelled } from '../../drawing/shapes';
 import { checkLamps, cutBoard, finishSteps, step, wireMains } from '../kit/steps';
-import { extraction, mouthMatter } from '../../light/mouth';
+import { extraction, mouthMatter, type Layer } from '../../light/mouth';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
+import type { Emitter } from '../../light/emitter';
+import type { Arrangement, WallMatter } from '../../light/transport/arrangement';
 import { type Stack } from './parameters';
 import { INSIDE, SILVERED_MIRROR, layout, problems } from './layout';
+import { LINK_M } from '../kit/typical';
+
+/** Bracket round the panels, a side. */
+const RIM_M = 0.02;
+/** A panel's face before its bracket. */
+const FACE_M = 0.002;
+/** A collapsible box rolled up [typ; from memory]. */
+const FOLDED_SHARE = 0.6;
+const ROLL_M = 0.2;
+const SOFTBOX_KG = 0.8;
+/** A small panel without a label [typ; from memory]. */
+const PANEL_KG = 0.4;
+
+/** The box in front of the panels, as light passes through it. */
+function roomOf(
+  stack: Stack,
+  [stackW, stackH]: readonly [number, number],
+  wall: WallMatter,
+  layers: readonly Layer[],
+  emitters: readonly Emitter[],
+): Arrangement {
+  const across = stack.boxM;
+  const mouth = mouthMatter(layers);
+  if (stack.boxShape === 'disc')
+    return roundCavity(
+      {
+        baseRadiusM: Math.min(across / 2, Math.hypot(stackW, stackH) / 2 + RIM_M),
+        mouthRadiusM: across / 2,
+        depthM: stack.boxDepthM,
+        wall,
+        mouth,
+      },
+      emitters,
+    );
+  return boxCavity(
+    {
+      back: [Math.min(across, stackW + 2 * RIM_M), Math.min(across, stackH + 2 * RIM_M)],
+      front: [across, across],
+      depthM: stack.boxDepthM,
+      backMatter: wall,
+      sideMatter: wall,
+      mouth,
+    },
+    emitters,
+  );
+}
 
 /** What is worked out once and told in several places. */
 function partsOf(stack: Stack, context: FormContext) {
@@ -42,38 +90,13 @@ function partsOf(stack: Stack, context: FormContext) {
     stack.panelCount,
     stack.level,
     panel?.spread ?? { class: 'lambert' },
-    places.map(([x, y]) => ({ positionM: [x, y, 0.002] as const, axis: [0, 0, 1] as const })),
+    places.map(([x, y]) => ({ positionM: [x, y, FACE_M] as const, axis: [0, 0, 1] as const })),
   );
   const wall = {
     kind: 'wall',
     reflectance: softbox?.reflectance ?? INSIDE,
     mirrorShare: SILVERED_MIRROR,
   } as const;
-  const inFront = mouthMatter(layers.map(layerOf));
-  const baseRadiusM = Math.min(across / 2, Math.hypot(stackW, stackH) / 2 + 0.02);
-  const room =
-    stack.boxShape === 'disc'
-      ? roundCavity(
-          {
-            baseRadiusM,
-            mouthRadiusM: across / 2,
-            depthM: stack.boxDepthM,
-            wall,
-            mouth: inFront,
-          },
-          lamps.emitters,
-        )
-      : boxCavity(
-          {
-            back: [Math.min(across, stackW + 0.04), Math.min(across, stackH + 0.04)],
-            front: [across, across],
-            depthM: stack.boxDepthM,
-            backMatter: wall,
-            sideMatter: wall,
-            mouth: inFront,
-          },
-          lamps.emitters,
-        );
   const mouth = {
     shape: stack.boxShape,
     widthM: across,
@@ -85,12 +108,12 @@ function partsOf(stack: Stack, context: FormContext) {
       mouthM2,
       reflectance: softbox?.reflectance ?? INSIDE,
     },
-    room,
+    room: roomOf(stack, [stackW, stackH], wall, layers.map(layerOf), lamps.emitters),
     // A Lambertian panel on the axis to a coaxial disc: R²/(R² + h²).
     directShare: ratio ** 2 / (1 + ratio ** 2),
   } as const;
   const va = lampUnit ? apparentVa(lampUnit.wattsW.value, lampUnit.powerFactor.value) : 0;
-  const cordM = stack.tailLengthM + 0.3 * stack.panelCount;
+  const cordM = stack.tailLengthM + LINK_M * stack.panelCount;
   return {
     stack,
     context,
@@ -127,7 +150,7 @@ export function resolve(stack: Stack, context: FormContext): ResolvedBuild {
         loads: places.map((_, k) => ({
           ref: `seat-${k}`,
           apparentVa: va,
-          cordM: k ? 0.3 : stack.tailLengthM,
+          cordM: k ? LINK_M : stack.tailLengthM,
         })),
       },
       pieces: piecesOf(parts),
@@ -137,7 +160,8 @@ export function resolve(stack: Stack, context: FormContext): ResolvedBuild {
       findings: findingsOf(parts),
       apparent: { widthM: across, heightM: across },
       frontM: stack.boxDepthM,
-      folded: { widthM: stack.boxM * 0.6, heightM: 0.2, depthM: 0.2 },
+      built: { widthM: across, heightM: across, depthM: stack.boxDepthM },
+      folded: { widthM: stack.boxM * FOLDED_SHARE, heightM: ROLL_M, depthM: ROLL_M },
     },
     fittingsKg(parts),
     context,
@@ -147,6 +171,7 @@ export function resolve(stack: Stack, context: FormContext): ResolvedBuild {
 function enclosureOf({ layers, mouthM2, wallM2 }: Parts): ResolvedBuild['enclosure'] {
   return {
     areaM2: wallM2 + mouthM2,
+    resistanceM2KPerW: 0,
     closed: layers.length > 0,
     limitC: layers.length ? Math.min(...layers.map(({ limitC }) => limitC)) : null,
     ref: 'box',
@@ -161,8 +186,8 @@ function piecesOf({ stack, context, places, stackW, stackH }: Parts): ResolvedBu
           'bracket',
           'Bracket',
           stack.bracketPartId,
-          stackW + 0.04,
-          stackH + 0.04,
+          stackW + 2 * RIM_M,
+          stackH + 2 * RIM_M,
           context,
           {
             shapes: places.map(([x, y], k) =>
@@ -254,9 +279,9 @@ function findingsOf({ stack, context, panel, layers }: Parts): ResolvedBuild['fi
 /** Everything that is not cut, kg. */
 function fittingsKg({ stack, context, panel, softbox, cordM }: Parts): number {
   return (
-    stack.panelCount * 0.4 +
-    (panel ? stack.panelCount * (panel.massKg - 0.4) : 0) +
-    (softbox?.massKg ?? 0.8) +
+    stack.panelCount * PANEL_KG +
+    (panel ? stack.panelCount * (panel.massKg - PANEL_KG) : 0) +
+    (softbox?.massKg ?? SOFTBOX_KG) +
     cordMassKg(stack, cordM, context)
   );
 }

@@ -1,15 +1,25 @@
-import { effectiveUnit } from '../../units/effectiveUnit';
-import type { EffectiveUnit } from '../../units/effective';
+import { type EffectiveUnit, effectiveUnit } from '../../units/effective';
 import type { Spread } from '../../units/spread';
 import type { FormContext } from '../form';
-import { unitOf } from '../kit/lookup';
+import { bulbOf, unitOf } from '../kit/lookup';
 import { bulbLamps, unitLamps, type Lamps } from '../kit/lamps';
 import { tubePoints, tubeSpread } from '../kit/tubes';
 import { type Plain } from './parameters';
+import { GLOBE_LONG_M, GLOBE_M, TUBE_ACROSS_M, TUBE_KG, TUBE_LONG_M } from '../kit/typical';
+
+/** Of an unlabelled globe, and of a small work light or panel [typ; from memory]. */
+const GLOBE_KG = 0.05;
+const FACE_WIDTH_M = 0.2;
+const FACE_HEIGHT_M = 0.15;
+const FACE_DEPTH_M = 0.05;
+const FACE_KG = 0.5;
+/** The holder a tube lies in; the pane a window is. */
+const BATTEN_M = 0.03;
+const GLASS_M = 0.01;
 
 /** Daylight through glass as a lamp with no cord: Φ = π·L·A of a Lambertian opening. */
 function windowUnit({ windowWidthM, windowHeightM, windowCdM2, windowK }: Plain): EffectiveUnit {
-  const typical = (value: number) => ({ value, origin: 'user' as const });
+  const typical = (value: number) => ({ value, origin: 'yours' as const });
   return {
     id: 'window',
     name: 'Window',
@@ -25,6 +35,8 @@ function windowUnit({ windowWidthM, windowHeightM, windowCdM2, windowK }: Plain)
     dimmable: 'no',
     flicker: 'steady',
     supplyV: null,
+    supplyToV: null,
+    body: null,
     criKnown: true,
     emission: 'daylight',
     spectrum: null,
@@ -41,88 +53,102 @@ export interface Source {
 
 export const facing = { positionM: [0, 0, 0] as const, axis: [0, 0, 1] as const };
 
+function bulbSource(plain: Plain, context: FormContext): Source {
+  const bulb = bulbOf(context, plain.groups[0]!.bulbId);
+  const across = bulb?.globeDiameterM ?? GLOBE_M;
+  const groups = [{ ...plain.groups[0]!, level: plain.groups[0]!.level * plain.level }];
+  return {
+    lamps: bulbLamps(groups, [{ ...facing, group: 0 }], context),
+    widthM: across,
+    heightM: across,
+    depthM: bulb?.lengthM ?? GLOBE_LONG_M,
+    massKg: bulb?.massKg ?? GLOBE_KG,
+  };
+}
+
+/** A shop-bought panel or a work light, its face forwards. */
+function faceSource(plain: Plain, context: FormContext): Source {
+  const found =
+    plain.source === 'panel'
+      ? unitOf(context, plain.panelId, 'panel')
+      : unitOf(context, plain.workLightId, 'work-light');
+  return {
+    lamps: unitLamps(
+      found && effectiveUnit(found),
+      found,
+      found ? 1 : 0,
+      plain.level,
+      found?.spread ?? { class: 'lambert' },
+      [facing],
+    ),
+    widthM: found?.faceWidthM ?? FACE_WIDTH_M,
+    heightM: found?.faceHeightM ?? FACE_HEIGHT_M,
+    depthM: found?.depthM ?? FACE_DEPTH_M,
+    massKg: found?.massKg ?? FACE_KG,
+  };
+}
+
+function tubeSource(plain: Plain, context: FormContext): Source {
+  const tube = unitOf(context, plain.tubeId, 'tube');
+  const long = tube?.lengthM ?? TUBE_LONG_M;
+  const spread: Spread = tubeSpread(tube);
+  return {
+    lamps: unitLamps(
+      tube && effectiveUnit(tube),
+      tube,
+      tube ? 1 : 0,
+      plain.level,
+      spread,
+      tubePoints([0, -long / 2, 0], [0, long / 2, 0], spread, [0, 0, 1]),
+    ),
+    widthM: tube?.diameterM ?? TUBE_ACROSS_M,
+    heightM: long,
+    depthM: BATTEN_M,
+    massKg: tube?.massKg ?? TUBE_KG,
+  };
+}
+
+function windowSource(plain: Plain): Source {
+  const unitNow = windowUnit(plain);
+  const emitters = [
+    {
+      ...facing,
+      luminousFluxLm: unitNow.luminousFluxLm.value * plain.level,
+      spread: { class: 'lambert' } as const,
+    },
+  ];
+  return {
+    lamps: {
+      emitters,
+      groups: [
+        {
+          name: 'Window',
+          unit: unitNow,
+          count: 1,
+          level: plain.level,
+          emitters: [0],
+          bodyRadiusM: 0,
+          labelFindings: [],
+        },
+      ],
+    },
+    widthM: plain.windowWidthM,
+    heightM: plain.windowHeightM,
+    depthM: GLASS_M,
+    massKg: 0,
+  };
+}
+
 export function sourceOf(plain: Plain, context: FormContext): Source {
   switch (plain.source) {
-    case 'bulb': {
-      const bulb = context.bulb(plain.groups[0]!.bulbId);
-      const across = bulb?.globeDiameterM ?? 0.06;
-      const groups = [{ ...plain.groups[0]!, level: plain.groups[0]!.level * plain.level }];
-      return {
-        lamps: bulbLamps(groups, [{ ...facing, group: 0 }], context),
-        widthM: across,
-        heightM: across,
-        depthM: bulb?.lengthM ?? 0.1,
-        massKg: bulb?.massKg ?? 0.05,
-      };
-    }
+    case 'bulb':
+      return bulbSource(plain, context);
     case 'panel':
-    case 'work-light': {
-      const found =
-        plain.source === 'panel'
-          ? unitOf(context, plain.panelId, 'panel')
-          : unitOf(context, plain.workLightId, 'work-light');
-      return {
-        lamps: unitLamps(
-          found && effectiveUnit(found),
-          found,
-          found ? 1 : 0,
-          plain.level,
-          found?.spread ?? { class: 'lambert' },
-          [facing],
-        ),
-        widthM: found?.faceWidthM ?? 0.2,
-        heightM: found?.faceHeightM ?? 0.15,
-        depthM: found?.depthM ?? 0.05,
-        massKg: found?.massKg ?? 0.5,
-      };
-    }
-    case 'tube': {
-      const tube = unitOf(context, plain.tubeId, 'tube');
-      const long = tube?.lengthM ?? 1.2;
-      const spread: Spread = tubeSpread(tube);
-      return {
-        lamps: unitLamps(
-          tube && effectiveUnit(tube),
-          tube,
-          tube ? 1 : 0,
-          plain.level,
-          spread,
-          tubePoints([0, -long / 2, 0], [0, long / 2, 0], spread, [0, 0, 1]),
-        ),
-        widthM: tube?.diameterM ?? 0.026,
-        heightM: long,
-        depthM: 0.03,
-        massKg: tube?.massKg ?? 0.2,
-      };
-    }
-    case 'window': {
-      const unitNow = windowUnit(plain);
-      const emitters = [
-        {
-          ...facing,
-          luminousFluxLm: unitNow.luminousFluxLm.value * plain.level,
-          spread: { class: 'lambert' } as const,
-        },
-      ];
-      return {
-        lamps: {
-          emitters,
-          groups: [
-            {
-              name: 'Window',
-              unit: unitNow,
-              count: 1,
-              level: plain.level,
-              emitters: [0],
-              labelFindings: [],
-            },
-          ],
-        },
-        widthM: plain.windowWidthM,
-        heightM: plain.windowHeightM,
-        depthM: 0.01,
-        massKg: 0,
-      };
-    }
+    case 'work-light':
+      return faceSource(plain, context);
+    case 'tube':
+      return tubeSource(plain, context);
+    case 'window':
+      return windowSource(plain);
   }
 }

@@ -8,6 +8,9 @@ import type { ResolvedBuild } from '../../build/resolvedBuild';
 import { type Plain } from './parameters';
 import { sourceOf } from './layout';
 
+/** A bought lamp's own cord [typ; from memory]. */
+const OWN_CORD_M = 1.5;
+
 /** What is worked out once and told in several places. */
 function partsOf(plain: Plain, context: FormContext) {
   const { lamps, widthM, heightM, depthM, massKg } = sourceOf(plain, context);
@@ -37,7 +40,7 @@ export function resolve(plain: Plain, context: FormContext): ResolvedBuild {
                 {
                   ref: 'seat-0',
                   apparentVa: apparentVa(unitNow.wattsW.value, unitNow.powerFactor.value),
-                  cordM: 1.5,
+                  cordM: OWN_CORD_M,
                 },
               ]
             : [],

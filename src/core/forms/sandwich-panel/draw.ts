@@ -1,7 +1,7 @@
 import type { Drawing, View } from '../../drawing/drawing';
 import type { FormContext } from '../form';
 import { partOf } from '../kit/lookup';
-import { circle, knob, line, measure, rectangle, view, type XY } from '../../drawing/shapes';
+import { circle, knob, measure, rectangle, view, type XY, segment } from '../../drawing/shapes';
 import { wiringView } from '../kit/wiringView';
 import { BOLT_RADIUS_M, type Sandwich } from './parameters';
 import { layout, bolts } from './layout';
@@ -32,7 +32,7 @@ function frontOf({ panel, heights, rowM, W, H, size, ends }: Parts): View {
     'Front, opal sheet lifted off',
     [
       rectangle(-W, -H, W, H, 'cut', 'panel'),
-      ...ends.map(([a, b]) => line([a, b], 'tape', 'tape')),
+      ...ends.map(([a, b]) => segment(a, b, 'tape', 'tape')),
       ...bolts(panel).map(([x, y]) => circle(x, y, BOLT_RADIUS_M * 1.6, 'drill', 'bolt')),
     ],
     [

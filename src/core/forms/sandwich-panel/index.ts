@@ -4,6 +4,10 @@ import { parameters, type Sandwich } from './parameters';
 import { layout, problems } from './layout';
 import { resolve } from './resolve';
 import { draw } from './draw';
+import { WITHOUT_END_M } from '../kit/typical';
+
+/** Left between the edges for at least a row. */
+const LEAST_INSIDE_M = 0.02;
 
 export const sandwichPanel: FormDefinition<Sandwich> = {
   id: 'sandwich-panel',
@@ -18,12 +22,12 @@ export const sandwichPanel: FormDefinition<Sandwich> = {
   fields: parameters.fields,
   defaults: parameters.defaults,
   fill: tapeFill(
-    (panel, context) => layout({ ...panel, tapeLengthM: 400 }, context).rows.capacityM,
+    (panel, context) => layout({ ...panel, tapeLengthM: WITHOUT_END_M }, context).rows.capacityM,
   ),
   problems,
   limits: (panel) => ({
-    widthM: { min: Math.max(0.1, 2 * panel.edgeM + 0.02), max: 2.4 },
-    heightM: { min: Math.max(0.1, 2 * panel.edgeM + 0.02), max: 2.4 },
+    widthM: { min: 2 * panel.edgeM + LEAST_INSIDE_M },
+    heightM: { min: 2 * panel.edgeM + LEAST_INSIDE_M },
   }),
   resolve,
   draw,

@@ -5,11 +5,15 @@ import { cutMarkOf, cutRows, stripOf, tapeWidthOf } from '../kit/tape';
 import type { Problem } from '../../result';
 import { type Sandwich } from './parameters';
 
+/** More rows than this are no panel. */
+const MOST_ROWS = 200;
+
 export function layout(panel: Sandwich, context: FormContext) {
   const strip = stripOf(panel, context);
   const width = tapeWidthOf(strip);
   const room = panel.heightM - 2 * panel.edgeM - width;
-  const count = room < -1e-9 ? 0 : Math.min(200, Math.floor(room / panel.rowPitchM + 1e-9) + 1);
+  const count =
+    room < -1e-9 ? 0 : Math.min(MOST_ROWS, Math.floor(room / panel.rowPitchM + 1e-9) + 1);
   const rowM = Math.max(0, panel.widthM - 2 * panel.edgeM);
   const rows = cutRows(Array<number>(count).fill(rowM), panel.tapeLengthM, cutMarkOf(strip));
   const heights = Array.from({ length: count }, (_, k) => ((count - 1) / 2 - k) * panel.rowPitchM);

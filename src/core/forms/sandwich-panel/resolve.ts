@@ -26,6 +26,19 @@ import { tapeLayingFindings } from '../kit/tapeLayingFindings';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
 import { WASHER_M, BOLT_RADIUS_M, COUNTERSINK_RADIUS_M, type Sandwich } from './parameters';
 import { layout, bolts, problems } from './layout';
+import { LEDS_PER_M, RUN_ENDS_M, TAPE_KG_PER_M } from '../kit/typical';
+
+/** Tape on the back sheet, to the middle of its diodes. */
+const TAPE_HIGH_M = 0.002;
+/** Acrylic softens [typ; docs/model/power.md]. */
+const OPAL_C = 85;
+/** Bare end that is soldered, a side. */
+const SOLDER_M = 0.02;
+/** Each of the two sheets. */
+const SHEET_M = 0.004;
+/** M5 × 40 with its nut, and one washer [typ; weighed tables, from memory]. */
+const BOLT_KG = 0.01;
+const WASHER_KG = 0.001;
 
 /** Near enough to single diodes that the mouth's map is not dotted by the reckoning. */
 const POINTS_PER_ROW = 30;
@@ -38,8 +51,8 @@ function partsOf(panel: Sandwich, context: FormContext) {
   const holes = bolts(panel);
   const points = rows.rowsM.flatMap((laid, row) =>
     pointsAlong(
-      [-rowM / 2, heights[row]!, 0.002],
-      [-rowM / 2 + laid, heights[row]!, 0.002],
+      [-rowM / 2, heights[row]!, TAPE_HIGH_M],
+      [-rowM / 2 + laid, heights[row]!, TAPE_HIGH_M],
       pointsPerRow(rows.rowsM.length, POINTS_PER_ROW),
       [0, 0, 1],
     ),
@@ -102,8 +115,9 @@ export function resolve(panel: Sandwich, context: FormContext): ResolvedBuild {
       mouth: mouthOf(parts),
       enclosure: {
         areaM2: 2 * frontM2 + sidesM2,
+        resistanceM2KPerW: 0,
         closed: true,
-        limitC: Math.min(85, ...layers.map(({ limitC }) => limitC)),
+        limitC: Math.min(OPAL_C, ...layers.map(({ limitC }) => limitC)),
         ref: 'panel',
         field: 'widthM',
       },
@@ -116,7 +130,13 @@ export function resolve(panel: Sandwich, context: FormContext): ResolvedBuild {
         sheet('front', 'Front sheet', panel.frontPartId),
       ],
       needs: [
-        ...tapeNeeds(panel, rows, joints, 0.3 + jumpers * (panel.rowPitchM + 0.04), context),
+        ...tapeNeeds(
+          panel,
+          rows,
+          joints,
+          RUN_ENDS_M + jumpers * (panel.rowPitchM + 2 * SOLDER_M),
+          context,
+        ),
         ...hardware('bolt', holes.length, 'through both sheets'),
         ...hardware('washer', holes.length * washers, `${washers} a bolt, spacer / 1.6 mm`),
         ...(panel.backing === 'metal' ? hardware('foil-tape', rows.usedM, 'under the tape') : []),
@@ -127,7 +147,7 @@ export function resolve(panel: Sandwich, context: FormContext): ResolvedBuild {
       findings: findingsOf(parts),
       apparent: { widthM: panel.widthM, heightM: panel.heightM },
       frontM: panel.spacerM,
-      folded: { widthM: panel.widthM, heightM: panel.heightM, depthM: panel.spacerM + 0.008 },
+      folded: { widthM: panel.widthM, heightM: panel.heightM, depthM: panel.spacerM + 2 * SHEET_M },
     },
     fittingsKg(parts),
     context,
@@ -213,7 +233,7 @@ function factsOf({
     fact(
       'ratio',
       'Stand-off over pitch',
-      panel.spacerM / Math.max(panel.rowPitchM, 1 / (strip?.ledsPerM ?? 60)),
+      panel.spacerM / Math.max(panel.rowPitchM, 1 / (strip?.ledsPerM ?? LEDS_PER_M)),
       'even from about 1',
       'ratio',
     ),
@@ -274,8 +294,8 @@ function findingsOf({ panel, context, strip, rows, layers }: Parts): ResolvedBui
 /** Everything that is not cut, kg. */
 function fittingsKg({ panel, context, strip, rows, holes, washers }: Parts): number {
   return (
-    rows.usedM * (strip?.massKgPerM ?? 0.02) +
-    holes.length * (0.01 + 0.001 * washers) +
+    rows.usedM * (strip?.massKgPerM ?? TAPE_KG_PER_M) +
+    holes.length * (BOLT_KG + WASHER_KG * washers) +
     cordMassKg(panel, panel.tailLengthM, context)
   );
 }

@@ -1,7 +1,7 @@
 import type { Drawing, Shape, View } from '../../drawing/drawing';
 import type { FormContext } from '../form';
 import { layerParts, partOf } from '../kit/lookup';
-import { circle, knob, line, measure, rectangle, view } from '../../drawing/shapes';
+import { circle, knob, measure, rectangle, view, segment } from '../../drawing/shapes';
 import { wiringView } from '../kit/wiringView';
 import { layoutPan } from './layout';
 import { type StripPan } from './parameters';
@@ -31,11 +31,9 @@ function partsOf(pan: StripPan, context: FormContext) {
       [-1, 1].map((side) => dot(side * (radiiM[row]! - 0.003), heightsM[row]!)),
     ),
     ...layers.map((_, k) =>
-      line(
-        [
-          [-R, pan.depthM + k * pan.layerSpacingM],
-          [R, pan.depthM + k * pan.layerSpacingM],
-        ],
+      segment(
+        [-R, pan.depthM + k * pan.layerSpacingM],
+        [R, pan.depthM + k * pan.layerSpacingM],
         'glass',
         'layer',
       ),

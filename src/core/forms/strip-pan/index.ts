@@ -4,6 +4,10 @@ import { layoutPan, panProblems } from './layout';
 import { stripPanParameters, type StripPan } from './parameters';
 import { resolve } from './resolve';
 import { draw } from './draw';
+import { TAPE_WIDTH_M, WITHOUT_END_M } from '../kit/typical';
+
+/** Round a rim there must be room for one section of tape beside the clamp. */
+const LEAST_TAPE_M = 0.05;
 
 export const stripPan: FormDefinition<StripPan> = {
   id: 'strip-pan',
@@ -17,11 +21,13 @@ export const stripPan: FormDefinition<StripPan> = {
   parameters: stripPanParameters.schema,
   fields: stripPanParameters.fields,
   defaults: stripPanParameters.defaults,
-  fill: tapeFill((pan, context) => layoutPan({ ...pan, tapeLengthM: 400 }, context).rows.capacityM),
+  fill: tapeFill(
+    (pan, context) => layoutPan({ ...pan, tapeLengthM: WITHOUT_END_M }, context).rows.capacityM,
+  ),
   problems: panProblems,
   limits: (pan, context) => ({
-    depthM: { min: Math.max(0.02, stripOf(pan, context)?.tapeWidthM ?? 0.01), max: 0.6 },
-    diameterM: { min: Math.max(0.1, (pan.clampGapM + 0.05) / Math.PI), max: 2 },
+    depthM: { min: stripOf(pan, context)?.tapeWidthM ?? TAPE_WIDTH_M },
+    diameterM: { min: (pan.clampGapM + LEAST_TAPE_M) / Math.PI },
   }),
   resolve,
   draw,

@@ -4,6 +4,11 @@ import { continuousRows, cutMarkOf, stripOf, tapeWidthOf, type TapeRows } from '
 import type { Problem } from '../../result';
 import type { StripPan } from './parameters';
 
+/** Rows on the base keep so far from the rim. */
+const EDGE_M = 0.01;
+/** Tape on the base, to the middle of its diodes. */
+const TAPE_HIGH_M = 0.002;
+
 export interface PanLayout {
   radiusM: number;
   circumferenceM: number;
@@ -23,12 +28,12 @@ export function layoutPan(pan: StripPan, context: FormContext): PanLayout {
   const radiusM = pan.diameterM / 2;
   const circumferenceM = Math.PI * pan.diameterM;
   const onRim = pan.tapeOn === 'rim';
-  const room = onRim ? pan.depthM : radiusM - 0.01;
+  const room = onRim ? pan.depthM : radiusM - EDGE_M;
   const fit = room < width ? 0 : Math.floor((room - width) / pan.rowPitchM + 1e-9) + 1;
   const count = Math.min(fit, pan.rows);
   const places = Array.from({ length: count }, (_, k) => width / 2 + k * pan.rowPitchM);
   const radiiM = onRim ? places.map(() => radiusM) : places.map((place) => radiusM - place);
-  const heightsM = onRim ? places : places.map(() => 0.002);
+  const heightsM = onRim ? places : places.map(() => TAPE_HIGH_M);
   const lengths = radiiM.map((radius) => Math.max(0, 2 * Math.PI * radius - pan.clampGapM));
   return {
     radiusM,

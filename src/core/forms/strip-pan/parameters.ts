@@ -30,7 +30,7 @@ export const stripPanParameters = defineParameters({
       ['rim', 'the rim: glow by bounces'],
       ['base', 'the base: brighter, harsher'],
     ],
-    { variant: true },
+    { variants: 'all' },
   ),
   rowPitchM: length('Row pitch', 'Tape', { start: 0.012, min: 0.003, max: 0.3, step: 0.001 }),
   rows: count('Rows at most', 'Tape', { start: 6, min: 1, max: 60 }),

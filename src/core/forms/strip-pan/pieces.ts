@@ -6,6 +6,9 @@ import { circle, labelled } from '../../drawing/shapes';
 import type { Piece } from '../../build/pieces';
 import { type StripPan } from './parameters';
 
+/** Where the ends of a rim lap over each other. */
+const LAP_M = 0.03;
+
 export function panPieces(pan: StripPan, context: FormContext): Piece[] {
   const layers = layerParts(pan, context);
   const disc = pan.diameterM + 2 * pan.tabM;
@@ -28,7 +31,7 @@ export function panPieces(pan: StripPan, context: FormContext): Piece[] {
             'rim-strip',
             'Rim strip',
             pan.boardPartId,
-            Math.PI * pan.diameterM + 0.03,
+            Math.PI * pan.diameterM + LAP_M,
             pan.depthM,
             context,
             { markOut: ['π · Ø and 30 mm overlap; bend it warm or score it inside.'] },

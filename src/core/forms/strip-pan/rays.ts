@@ -2,6 +2,9 @@ import { pointsPerRow } from '../kit/lamps';
 import { type PanLayout } from './layout';
 import { type StripPan } from './parameters';
 
+/** Tape in the very plane of the mouth would see nothing else. */
+const LEAST_M = 0.001;
+
 const POINTS_PER_ROW = 36;
 
 /** Light of a rim crosses the pan; a base row faces the mouth. */
@@ -24,7 +27,7 @@ export function points(pan: StripPan, { radiiM, heightsM, rows }: PanLayout) {
  * under the far rim's edge is lost to the walls; atan(2R/h)/π of it stays above the horizon to the rim.
  */
 export function directShare(pan: StripPan, layout: PanLayout): number {
-  const up = Math.max(0.001, pan.depthM - (layout.heightsM[0] ?? 0));
+  const up = Math.max(LEAST_M, pan.depthM - (layout.heightsM[0] ?? 0));
   if (pan.tapeOn === 'base') {
     const ratio = layout.radiusM / pan.depthM;
     // Lambertian centre point to a coaxial disc: R²/(R² + h²).

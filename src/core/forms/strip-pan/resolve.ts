@@ -15,6 +15,12 @@ import { layoutPan, panProblems } from './layout';
 import { type StripPan } from './parameters';
 import { points, directShare } from './rays';
 import { panPieces } from './pieces';
+import { JUMPER_M, RUN_ENDS_M, TAPE_KG_PER_M } from '../kit/typical';
+
+/** Round the discs. */
+const CLIPS = 8;
+/** A baking pan of some 36 cm [typ; from memory]. */
+const PAN_KG = 0.6;
 
 /** What is worked out once and told in several places. */
 function partsOf(pan: StripPan, context: FormContext) {
@@ -72,7 +78,6 @@ export function resolve(pan: StripPan, context: FormContext): ResolvedBuild {
       apparent: { widthM: pan.diameterM, heightM: pan.diameterM },
       array: { spacingM: Infinity, emitterWidthM: pan.diameterM },
       frontM: height,
-      flammables: [],
       folded: { widthM: pan.diameterM, heightM: pan.diameterM, depthM: height },
     },
     fittingsKg(parts),
@@ -117,6 +122,7 @@ function mouthOf({
 function enclosureOf({ layers, mouthM2, rimM2 }: Parts): ResolvedBuild['enclosure'] {
   return {
     areaM2: mouthM2 + rimM2,
+    resistanceM2KPerW: 0,
     closed: layers.length > 0,
     limitC: layers.length ? Math.min(...layers.map(({ limitC }) => limitC)) : null,
     ref: 'pan',
@@ -127,8 +133,8 @@ function enclosureOf({ layers, mouthM2, rimM2 }: Parts): ResolvedBuild['enclosur
 function needsOf({ pan, context, rows, layers, joints, needs }: Parts): ResolvedBuild['needs'] {
   return [
     ...needs,
-    ...tapeNeeds(pan, rows, joints, 0.3 + 0.1 * joints, context),
-    ...hardware('clip', layers.length ? 8 : 0, 'hold the discs'),
+    ...tapeNeeds(pan, rows, joints, RUN_ENDS_M + JUMPER_M * joints, context),
+    ...hardware('clip', layers.length ? CLIPS : 0, 'hold the discs'),
     ...hardware('pipe-clamp', 1, 'in the gap of the rim'),
     ...mainsNeeds(pan, pan.tailLengthM),
   ];
@@ -216,8 +222,8 @@ function findingsOf({
 /** Everything that is not cut, kg. */
 function fittingsKg({ pan, context, rows, strip }: Parts): number {
   return (
-    rows.usedM * (strip?.massKgPerM ?? 0.02) +
+    rows.usedM * (strip?.massKgPerM ?? TAPE_KG_PER_M) +
     cordMassKg(pan, pan.tailLengthM, context) +
-    (pan.panPartId ? 0.6 : 0)
+    (pan.panPartId ? PAN_KG : 0)
   );
 }

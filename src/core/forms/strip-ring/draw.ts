@@ -5,6 +5,7 @@ import { circle, knob, measure, rectangle, view } from '../../drawing/shapes';
 import { wiringView } from '../kit/wiringView';
 import { layoutStripRing } from './layout';
 import type { StripRing } from './parameters';
+import { BOARD_M } from '../kit/typical';
 
 /** What is worked out once for all views. */
 function partsOf(ring: StripRing, context: FormContext) {
@@ -30,7 +31,7 @@ function partsOf(ring: StripRing, context: FormContext) {
     circle(0, 0, r, 'cut', 'board'),
     ...(tab > 0 ? [rectangle(-tab / 2, -R - tab, tab / 2, -R, 'cut', 'board')] : []),
   ];
-  const thickness = partOf(context, ring.boardPartId, 'sheet')?.thicknessM ?? 0.006;
+  const thickness = partOf(context, ring.boardPartId, 'sheet')?.thicknessM ?? BOARD_M;
   const half = (side: number): Shape[] => [
     rectangle(side * r, -thickness, side * R, 0, 'cut', 'board'),
     ...layout.rows.rowsM.map((_, row) =>

@@ -4,6 +4,10 @@ import { drawStripRing } from './draw';
 import { layoutStripRing, stripRingProblems } from './layout';
 import { stripRingParameters, type StripRing } from './parameters';
 import { resolveStripRing } from './resolve';
+import { WITHOUT_END_M } from '../kit/typical';
+
+/** Between the ring's two circles: room for one row and its edges. */
+const LEAST_BAND_M = 0.03;
 
 export const stripRing: FormDefinition<StripRing> = {
   id: 'strip-ring',
@@ -18,12 +22,13 @@ export const stripRing: FormDefinition<StripRing> = {
   fields: stripRingParameters.fields,
   defaults: stripRingParameters.defaults,
   fill: tapeFill(
-    (ring, context) => layoutStripRing({ ...ring, tapeLengthM: 400 }, context).rows.capacityM,
+    (ring, context) =>
+      layoutStripRing({ ...ring, tapeLengthM: WITHOUT_END_M }, context).rows.capacityM,
   ),
   problems: stripRingProblems,
   limits: (ring) => ({
-    outerDiameterM: { min: ring.innerDiameterM + 0.03, max: 2 },
-    innerDiameterM: { min: 0.03, max: ring.outerDiameterM - 0.03 },
+    outerDiameterM: { min: ring.innerDiameterM + LEAST_BAND_M },
+    innerDiameterM: { max: ring.outerDiameterM - LEAST_BAND_M },
   }),
   resolve: resolveStripRing,
   draw: drawStripRing,

@@ -3,6 +3,10 @@ import { mm } from '../../quantity';
 import { continuousRows, cutMarkOf, stripOf, tapeWidthOf, type TapeRows } from '../kit/tape';
 import type { Problem } from '../../result';
 import type { StripRing } from './parameters';
+import { LEDS_PER_M } from '../kit/typical';
+
+/** More rows than this are no ring. */
+const MOST_ROWS = 500;
 
 export interface StripRingLayout {
   outerRadiusM: number;
@@ -21,7 +25,7 @@ export function rowRadii(ring: StripRing, tapeWidthM: number): number[] {
   const [r, R] = [ring.innerDiameterM / 2, ring.outerDiameterM / 2];
   const room = R - r - tapeWidthM;
   if (room < -1e-9) return [];
-  const count = Math.min(500, Math.floor(room / ring.rowPitchM + 1e-9) + 1);
+  const count = Math.min(MOST_ROWS, Math.floor(room / ring.rowPitchM + 1e-9) + 1);
   const radii = Array.from({ length: count }, (_, k) => r + tapeWidthM / 2 + k * ring.rowPitchM);
   return ring.startAt === 'inside' ? radii : radii.reverse();
 }
@@ -44,7 +48,7 @@ export function layoutStripRing(ring: StripRing, context: FormContext): StripRin
     rows,
     endRad: (rows.rowsM[last] ?? 0) / endRadiusM,
     endRadiusM,
-    dotPitchM: 1 / (strip?.ledsPerM ?? 60),
+    dotPitchM: 1 / (strip?.ledsPerM ?? LEDS_PER_M),
   };
 }
 

@@ -25,6 +25,20 @@ import type { SheetPiece } from '../../build/pieces';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
 import { layoutStripRing, stripRingProblems, type StripRingLayout } from './layout';
 import type { StripRing } from './parameters';
+import { BOARD_M, JUMPER_M, RUN_ENDS_M, TAPE_KG_PER_M } from '../kit/typical';
+
+/** Height of a tape with its diodes, and the width of one diode [typ: 5050 and 2835 packages]. */
+const TAPE_HIGH_M = 0.003;
+const DIODE_M = 0.005;
+/** A row shorter than a section of tape is none. */
+const LEAST_ROW_M = 0.05;
+/** Board outside the outermost row, so that the tape sticks. */
+const LEAST_CLEAR_M = 0.01;
+/** A last row this near to none or to whole is told as such. */
+const HARDLY = 0.02;
+/** Rows farther apart are seen as rings in the eye [common practice]. */
+const ROWS_SEEN_M = 0.03;
+const ROWS_NAMED = 8;
 
 const BORDER_M = 0.01;
 const COATS = 2;
@@ -48,7 +62,7 @@ function partsOf(ring: StripRing, context: FormContext) {
   const paint = partOf(context, ring.paintPartId, 'paint');
   const joints = ring.feed === 'one' ? 1 : ring.feed === 'both' ? 2 : rows.rowsM.length;
   const extraKg =
-    rows.usedM * (strip?.massKgPerM ?? 0.02) + cordMassKg(ring, ring.tailLengthM, context);
+    rows.usedM * (strip?.massKgPerM ?? TAPE_KG_PER_M) + cordMassKg(ring, ring.tailLengthM, context);
   return { ring, context, layout, rows, strip, lamps, R, board, area, paint, joints, extraKg };
 }
 type Parts = ReturnType<typeof partsOf>;
@@ -77,12 +91,12 @@ export function resolveStripRing(ring: StripRing, context: FormContext): Resolve
       facts: factsOf(parts),
       findings: findings(ring, layout, context),
       apparent: { widthM: 2 * R, heightM: 2 * R },
-      array: { spacingM: layout.dotPitchM, emitterWidthM: 0.005 },
-      frontM: 0.003,
+      array: { spacingM: layout.dotPitchM, emitterWidthM: DIODE_M },
+      frontM: TAPE_HIGH_M,
       folded: {
         widthM: 2 * R,
         heightM: 2 * R + ring.tabM,
-        depthM: (board.thicknessM || 0.006) + 0.003,
+        depthM: (board.thicknessM || BOARD_M) + TAPE_HIGH_M,
       },
     },
     extraKg,
@@ -92,7 +106,7 @@ export function resolveStripRing(ring: StripRing, context: FormContext): Resolve
 
 function needsOf({ ring, context, rows, area, paint, joints }: Parts): ResolvedBuild['needs'] {
   return [
-    ...tapeNeeds(ring, rows, joints, 0.3 + joints * 0.1, context),
+    ...tapeNeeds(ring, rows, joints, RUN_ENDS_M + joints * JUMPER_M, context),
     ...(ring.backing === 'metal' ? hardware('foil-tape', rows.usedM, 'under the tape') : []),
     ...fromPart(
       ring.paintPartId,
@@ -146,14 +160,14 @@ const POINTS_PER_ROW = 24;
 
 function ringPoints({ rows, radiiM }: StripRingLayout): Pick<Emitter, 'positionM' | 'axis'>[] {
   // Every point stands for the same length of tape, so that each carries the same light.
-  const step = Math.max(...rows.rowsM, 0.05) / POINTS_PER_ROW;
+  const step = Math.max(...rows.rowsM, LEAST_ROW_M) / POINTS_PER_ROW;
   return rows.rowsM.flatMap((laidM, row) => {
     const count = Math.max(1, Math.round(laidM / step));
     const radius = radiiM[row]!;
     return Array.from({ length: count }, (_, k) => {
       const angle = Math.PI / 2 - ((k + 0.5) * (laidM / count)) / radius;
       return {
-        positionM: [radius * Math.cos(angle), radius * Math.sin(angle), 0.003] as const,
+        positionM: [radius * Math.cos(angle), radius * Math.sin(angle), TAPE_HIGH_M] as const,
         axis: [0, 0, 1] as const,
       };
     });
@@ -193,7 +207,7 @@ function boardPiece(ring: StripRing, layout: StripRingLayout, context: FormConte
       hole: { x: -square / 2, y: -square / 2, w: square, h: square },
       markOut: [
         `Trammel: ${exactMm(R)} for the outer cut, ${exactMm(r)} for the inner.`,
-        `Rows at ${layout.radiiM.slice(0, 8).map(exactMm).join(', ')}${layout.radiiM.length > 8 ? ' …' : ''} from the centre.`,
+        `Rows at ${layout.radiiM.slice(0, ROWS_NAMED).map(exactMm).join(', ')}${layout.radiiM.length > ROWS_NAMED ? ' …' : ''} from the centre.`,
       ],
     },
     context,
@@ -224,7 +238,7 @@ function findings(ring: StripRing, layout: StripRingLayout, context: FormContext
       ring.backing === 'metal',
       context,
     ),
-    ...(clear < 0.01
+    ...(clear < LEAST_CLEAR_M
       ? [
           look(
             'geometry',
@@ -236,7 +250,7 @@ function findings(ring: StripRing, layout: StripRingLayout, context: FormContext
           ),
         ]
       : []),
-    ...(rows.lastShare > 0.02 && rows.lastShare < 0.98 && rows.rowsM.length > 1
+    ...(rows.lastShare > HARDLY && rows.lastShare < 1 - HARDLY && rows.rowsM.length > 1
       ? [
           look(
             'geometry',
@@ -247,7 +261,7 @@ function findings(ring: StripRing, layout: StripRingLayout, context: FormContext
           ),
         ]
       : []),
-    ...(ring.rowPitchM > 0.03
+    ...(ring.rowPitchM > ROWS_SEEN_M
       ? [
           look(
             'geometry',

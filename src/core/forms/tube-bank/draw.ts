@@ -6,6 +6,7 @@ import { hasBallast } from '../kit/tubes';
 import { wiringView } from '../kit/wiringView';
 import { type TubeBank } from './parameters';
 import { layout } from './layout';
+import { BOARD_M } from '../kit/typical';
 
 /** What is worked out once for all views. */
 function partsOf(bank: TubeBank, context: FormContext) {
@@ -17,7 +18,7 @@ function partsOf(bank: TubeBank, context: FormContext) {
       : box(0, across, longM, diameterM, 'glass', `seat-${k}`),
   );
   const last = rowsM.at(-1)!;
-  const thickness = partOf(context, bank.boardPartId, 'sheet')?.thicknessM ?? 0.006;
+  const thickness = partOf(context, bank.boardPartId, 'sheet')?.thicknessM ?? BOARD_M;
   const half = (bank.tubeCount * bank.pitchM) / 2 + bank.edgeM;
   return {
     bank,

@@ -26,7 +26,7 @@ export const tubeBank: FormDefinition<TubeBank> = {
   },
   problems,
   limits: (bank, context) => ({
-    pitchM: { min: Math.max(0.01, layout(bank, context).diameterM), max: 0.6 },
+    pitchM: { min: layout(bank, context).diameterM },
   }),
   resolve,
   draw,

@@ -1,12 +1,13 @@
 import type { FormContext } from '../form';
 import { mm } from '../../quantity';
-import { TUBE_DIAMETER_M, TUBE_LENGTH_M, tubeOf } from '../kit/tubes';
+import { tubeOf } from '../kit/tubes';
+import { TUBE_ACROSS_M, TUBE_LONG_M } from '../kit/typical';
 import type { Problem } from '../../result';
 import { type TubeBank } from './parameters';
 
 export function layout(bank: TubeBank, context: FormContext) {
   const tube = tubeOf(bank.unitId, context);
-  const longM = (tube?.lengthM ?? TUBE_LENGTH_M) * bank.linkRun;
+  const longM = (tube?.lengthM ?? TUBE_LONG_M) * bank.linkRun;
   const acrossM = bank.tubeCount * bank.pitchM;
   const upright = bank.orientation === 'upright';
   const [w, h] = upright ? [acrossM, longM] : [longM, acrossM];
@@ -14,7 +15,7 @@ export function layout(bank: TubeBank, context: FormContext) {
     tube,
     longM,
     upright,
-    diameterM: tube?.diameterM ?? TUBE_DIAMETER_M,
+    diameterM: tube?.diameterM ?? TUBE_ACROSS_M,
     rowsM: Array.from(
       { length: bank.tubeCount },
       (_, k) => (k - (bank.tubeCount - 1) / 2) * bank.pitchM,

@@ -16,11 +16,44 @@ import {
 import { rectanglePiece } from '../kit/pieces';
 import { circle, labelled } from '../../drawing/shapes';
 import { checkLamps, cutBoard, finishSteps, markOut, step, wireMains } from '../kit/steps';
-import { ballastCount, tubeFindings, tubePoints, tubeSpread, tubeUnit, tubeVa } from '../kit/tubes';
-import { unearthedMetal } from '../kit/sockets';
+import {
+  ballastCount,
+  ballastOf,
+  tubeFindings,
+  tubePoints,
+  tubeSpread,
+  tubeUnit,
+  tubeVa,
+} from '../kit/tubes';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
 import { type TubeBank } from './parameters';
 import { layout, rowEnds, problems } from './layout';
+import { BALLAST_KG, BOARD_M, TUBE_KG } from '../kit/typical';
+
+/** Four a wall. */
+const LIP_SCREWS = 16;
+
+/** The back with its bracket holes, and the lip round it. */
+function boardsOf(bank: TubeBank, widthM: number, heightM: number, context: FormContext) {
+  const wall = (id: string, name: string, longM: number) =>
+    rectanglePiece(id, name, bank.boardPartId, longM, bank.lipM, context, { count: 2 });
+  return [
+    rectanglePiece('back', 'Back', bank.boardPartId, widthM, heightM, context, {
+      shapes: [-1, 1].map((side) =>
+        labelled(
+          circle(widthM / 2 + side * widthM * 0.2, heightM / 2, 0.003, 'drill'),
+          'bracket bolt, 6 mm',
+        ),
+      ),
+    }),
+    ...(bank.lipM > 0
+      ? [
+          wall('long-wall', 'Long wall', Math.max(widthM, heightM)),
+          wall('short-wall', 'Short wall', Math.min(widthM, heightM)),
+        ]
+      : []),
+  ];
+}
 
 /** What is worked out once and told in several places. */
 function partsOf(bank: TubeBank, context: FormContext) {
@@ -33,38 +66,7 @@ function partsOf(bank: TubeBank, context: FormContext) {
   });
   const tubes = bank.tubeCount * bank.linkRun;
   const ballasts = ballastCount(tube, tubes, bank.ballastPartId, context);
-  const pieces = [
-    rectanglePiece('back', 'Back', bank.boardPartId, backWidthM, backHeightM, context, {
-      shapes: [-1, 1].map((side) =>
-        labelled(
-          circle(backWidthM / 2 + side * backWidthM * 0.2, backHeightM / 2, 0.003, 'drill'),
-          'bracket bolt, 6 mm',
-        ),
-      ),
-    }),
-    ...(bank.lipM > 0
-      ? [
-          rectanglePiece(
-            'long-wall',
-            'Long wall',
-            bank.boardPartId,
-            Math.max(backWidthM, backHeightM),
-            bank.lipM,
-            context,
-            { count: 2 },
-          ),
-          rectanglePiece(
-            'short-wall',
-            'Short wall',
-            bank.boardPartId,
-            Math.min(backWidthM, backHeightM),
-            bank.lipM,
-            context,
-            { count: 2 },
-          ),
-        ]
-      : []),
-  ];
+  const pieces = boardsOf(bank, backWidthM, backHeightM, context);
   const cordM = bank.tailLengthM + bank.tubeCount * bank.pitchM;
   return {
     bank,
@@ -92,7 +94,14 @@ export function resolve(bank: TubeBank, context: FormContext): ResolvedBuild {
     parts;
   return completeBuild(
     {
-      ...unitLamps(tubeUnit(tube), tube, tubes, bank.level, spread, points),
+      ...unitLamps(
+        tubeUnit(tube, partOf(context, bank.ballastPartId, 'ballast')),
+        tube,
+        tubes,
+        bank.level,
+        spread,
+        points,
+      ),
       surfaces: [
         {
           kind: 'rectangle',
@@ -105,9 +114,10 @@ export function resolve(bank: TubeBank, context: FormContext): ResolvedBuild {
       lampsAt: { drawing: 'seat-0', field: 'unitId' },
       wiring: {
         ...wiringSlots(bank),
+        ...ballastOf(bank, context),
         loads: rowsM.map((_, k) => ({
           ref: `seat-${k}`,
-          apparentVa: tubeVa(tube) * bank.linkRun,
+          apparentVa: tubeVa(tube, partOf(context, bank.ballastPartId, 'ballast')) * bank.linkRun,
           cordM: k ? bank.pitchM : bank.tailLengthM,
         })),
       },
@@ -124,7 +134,7 @@ export function resolve(bank: TubeBank, context: FormContext): ResolvedBuild {
         heightM: backHeightM,
         depthM:
           Math.max(bank.lipM, z + diameterM / 2) +
-          (partOf(context, bank.boardPartId, 'sheet')?.thicknessM ?? 0.006),
+          (partOf(context, bank.boardPartId, 'sheet')?.thicknessM ?? BOARD_M),
       },
     },
     fittingsKg(parts),
@@ -137,7 +147,7 @@ function needsOf({ bank, tubes, ballasts, cordM }: Parts): ResolvedBuild['needs'
     ...fromUnit(bank.unitId, tubes, 'piece', 'the lamps'),
     ...fromPart(bank.ballastPartId, ballasts, 'piece', 'one for every so many tubes'),
     ...hardware('pipe-clip', 2 * tubes, 'two a tube'),
-    ...hardware('screw', 2 * tubes + (bank.lipM > 0 ? 16 : 0), 'clips and walls'),
+    ...hardware('screw', 2 * tubes + (bank.lipM > 0 ? LIP_SCREWS : 0), 'clips and walls'),
     ...hardware('strain-relief', 1, 'where the tail enters'),
     ...(bank.bracket === 'yes'
       ? [...hardware('spigot', 1, 'bracket'), ...hardware('bolt', 2, 'bracket')]
@@ -204,15 +214,14 @@ function findingsOf({ bank, context, tube }: Parts): ResolvedBuild['findings'] {
       ...mainsOpen(bank),
     ]),
     ...tubeFindings('tube-bank', bank, bank.linkRun, context),
-    ...unearthedMetal('tube-bank', bank.boardPartId, bank.cordPartId, context),
   ];
 }
 
 /** Everything that is not cut, kg. */
 function fittingsKg({ bank, context, tube, tubes, ballasts, cordM }: Parts): number {
   return (
-    tubes * (tube?.massKg ?? 0.2) +
-    ballasts * (partOf(context, bank.ballastPartId, 'ballast')?.massKg ?? 0.3) +
+    tubes * (tube?.massKg ?? TUBE_KG) +
+    ballasts * (partOf(context, bank.ballastPartId, 'ballast')?.massKg ?? BALLAST_KG) +
     cordMassKg(bank, cordM, context)
   );
 }

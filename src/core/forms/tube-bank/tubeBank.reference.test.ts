@@ -20,6 +20,22 @@ describe('four 4-ft tubes side by side', () => {
     expect(bank({ tubeCount: 5 }).fact('ballasts')).toBe(3);
     expect(bank({ ballastPartId: 'ballast-magnetic' }).fact('ballasts')).toBe(4);
   });
+  // Power factor 0.5 uncompensated, losses 15 to 25 % of the tube's watts (typical).
+  test('a magnetic ballast takes a fifth more watts at half the power factor', () => {
+    const amps = (over: Record<string, unknown>) =>
+      bank(over).resolved.groups.reduce(
+        (sum, { count, unit }) =>
+          sum + (count * unit.wattsW.value) / (230 * unit.powerFactor.value),
+        0,
+      );
+    expect(amps({})).toBeCloseTo((4 * 36) / (230 * 0.95), 6);
+    expect(amps({ ballastPartId: 'ballast-magnetic' })).toBeCloseTo(
+      (4 * 36 * 1.2) / (230 * 0.5),
+      6,
+    );
+    const va = bank({ ballastPartId: 'ballast-magnetic' }).resolved.wiring.loads[0]!.apparentVa;
+    expect(va).toBeCloseTo((36 * 1.2) / 0.5, 6);
+  });
   test('all light in the tubes, evenly along them', () => {
     const { resolved } = bank();
     const sum = resolved.emitters.reduce((total, { luminousFluxLm }) => total + luminousFluxLm, 0);

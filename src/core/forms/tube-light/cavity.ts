@@ -5,9 +5,15 @@ import type { Arrangement, CavitySurface, WallMatter } from '../../light/transpo
 import type { UnitOf } from '../../units/unit';
 import { pointsAlong } from '../kit/lamps';
 import type { TubeLight } from './parameters';
+import { TAPE_WIDTH_M } from '../kit/typical';
+
+/** A tube without tape has this much all the same, so that it has a middle. */
+const LEAST_M = 0.01;
+/** Tape wider than this share of the bore would not lie flat; it lies this near to the wall. */
+const FLAT_SHARE = 0.9;
+const ON_THE_WALL = 0.98;
 
 const POINTS = 24;
-const TAPE_WIDTH_M = 0.01;
 /** White face of a tape and its diodes; the caps are taken as alike [typ]. */
 const TAPE: WallMatter = { kind: 'wall', reflectance: 0.7, mirrorShare: 0 };
 /** Diodes stand so far before the tape. */
@@ -19,6 +25,17 @@ export function lineOf({ insideDiameterM, strands }: TubeLight, litM: number) {
   const facing: Vector = strands === 2 ? [0, 1, 0] : [0, 0, 1];
   return pointsAlong([0, -litM / 2, z], [0, litM / 2, z], POINTS, facing);
 }
+
+const flat = (name: string, points: readonly Vector[]): CavitySurface => ({
+  name,
+  shape: { kind: 'polygon', points },
+  matter: TAPE,
+});
+const linerSurface = (r: number, halfM: number, layers: readonly Layer[]): CavitySurface => ({
+  name: 'liner',
+  shape: { kind: 'cone', axis: 'y', fromM: -halfM, toM: halfM, fromRadiusM: r, toRadiusM: r },
+  matter: mouthMatter(layers),
+});
 
 /**
  * The lined tube, its axis being y: the liner all round is the mouth. One strand lies against the
@@ -32,53 +49,29 @@ export function linedCavity(
   emitters: readonly Emitter[],
 ): Arrangement {
   const r = light.insideDiameterM / 2;
-  const halfM = Math.max(litM, 0.01) / 2;
-  const half = Math.min((strip?.tapeWidthM ?? TAPE_WIDTH_M) / 2, 0.9 * r);
-  const tapeZ = light.strands === 2 ? 0 : -0.98 * Math.sqrt(r * r - half * half);
+  const halfM = Math.max(litM, LEAST_M) / 2;
+  const half = Math.min((strip?.tapeWidthM ?? TAPE_WIDTH_M) / 2, FLAT_SHARE * r);
+  const tapeZ = light.strands === 2 ? 0 : -ON_THE_WALL * Math.sqrt(r * r - half * half);
   const lm = emitters.reduce((sum, { luminousFluxLm }) => sum + luminousFluxLm, 0);
   const sides = light.strands === 2 ? [1, -1] : [1];
-  const cap = (y: number): CavitySurface => ({
-    name: 'cap',
-    shape: {
-      kind: 'polygon',
-      points: [
-        [-r, y, -r],
-        [r, y, -r],
-        [r, y, r],
-        [-r, y, r],
-      ],
-    },
-    matter: TAPE,
-  });
+  const across = (y: number): Vector[] => [
+    [-r, y, -r],
+    [r, y, -r],
+    [r, y, r],
+    [-r, y, r],
+  ];
+  const along: Vector[] = [
+    [-half, -halfM, tapeZ],
+    [half, -halfM, tapeZ],
+    [half, halfM, tapeZ],
+    [-half, halfM, tapeZ],
+  ];
   return {
     surfaces: [
-      {
-        name: 'liner',
-        shape: {
-          kind: 'cone',
-          axis: 'y',
-          fromM: -halfM,
-          toM: halfM,
-          fromRadiusM: r,
-          toRadiusM: r,
-        },
-        matter: mouthMatter(layers),
-      },
-      cap(-halfM),
-      cap(halfM),
-      {
-        name: 'tape',
-        shape: {
-          kind: 'polygon',
-          points: [
-            [-half, -halfM, tapeZ],
-            [half, -halfM, tapeZ],
-            [half, halfM, tapeZ],
-            [-half, halfM, tapeZ],
-          ],
-        },
-        matter: TAPE,
-      },
+      linerSurface(r, halfM, layers),
+      flat('cap', across(-halfM)),
+      flat('cap', across(halfM)),
+      flat('tape', along),
     ],
     emitters: sides.flatMap((side) =>
       pointsAlong([0, -halfM, tapeZ + side * DIODE_M], [0, halfM, tapeZ + side * DIODE_M], POINTS, [

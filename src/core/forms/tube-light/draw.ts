@@ -1,6 +1,6 @@
 import type { Drawing, View } from '../../drawing/drawing';
 import type { FormContext } from '../form';
-import { circle, knob, line, measure, rectangle, view } from '../../drawing/shapes';
+import { circle, knob, measure, rectangle, view, segment } from '../../drawing/shapes';
 import { wiringView } from '../kit/wiringView';
 import { type TubeLight } from './parameters';
 import { layout } from './layout';
@@ -27,14 +27,7 @@ function frontOf({ light, L, d, lit }: Parts): View {
       rectangle(-L, -d, L, d, 'cut', 'tube'),
       rectangle(-L, -d, -L + light.capM, d, 'part', 'tube'),
       rectangle(L - light.capM, -d, L, d, 'part', 'tube'),
-      line(
-        [
-          [-lit / 2, 0],
-          [lit / 2, 0],
-        ],
-        'tape',
-        'tape',
-      ),
+      segment([-lit / 2, 0], [lit / 2, 0], 'tape', 'tape'),
     ],
     [measure([-L, -d], [L, -d], -0.12 * L, 'Length')],
     [knob('tubeLengthM', 'Tube length', [L, 0], [1, 0], 2)],
@@ -48,25 +41,9 @@ function sectionOf({ light, d }: Parts): View {
     [
       circle(0, 0, d, 'cut', 'tube'),
       ...(light.linerPartId ? [circle(0, 0, d * 0.93, 'glass', 'layer')] : []),
-      line(
-        [
-          [-0.005, -d * 0.1],
-          [0.005, -d * 0.1],
-        ],
-        'tape',
-        'tape',
-      ),
+      segment([-0.005, -d * 0.1], [0.005, -d * 0.1], 'tape', 'tape'),
       ...(light.strands === 2
-        ? [
-            line(
-              [
-                [-0.005, d * 0.1],
-                [0.005, d * 0.1],
-              ],
-              'tape',
-              'tape',
-            ),
-          ]
+        ? [segment([-0.005, d * 0.1], [0.005, d * 0.1], 'tape', 'tape')]
         : []),
     ],
     [measure([-d, 0], [d, 0], 0, 'Inside Ø')],

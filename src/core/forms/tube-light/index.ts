@@ -4,6 +4,7 @@ import { parameters, type TubeLight } from './parameters';
 import { layout, problems } from './layout';
 import { resolve } from './resolve';
 import { draw } from './draw';
+import { WITHOUT_END_M } from '../kit/typical';
 
 export const tubeLight: FormDefinition<TubeLight> = {
   id: 'tube-light',
@@ -18,11 +19,11 @@ export const tubeLight: FormDefinition<TubeLight> = {
   fields: parameters.fields,
   defaults: parameters.defaults,
   fill: tapeFill(
-    (light, context) => layout({ ...light, tapeLengthM: 400 }, context).rows.capacityM,
+    (light, context) => layout({ ...light, tapeLengthM: WITHOUT_END_M }, context).rows.capacityM,
   ),
   problems,
   limits: (light, context) => ({
-    insideDiameterM: { min: Math.max(0.008, tapeWidthOf(stripOf(light, context))), max: 0.3 },
+    insideDiameterM: { min: tapeWidthOf(stripOf(light, context)) },
   }),
   resolve,
   draw,

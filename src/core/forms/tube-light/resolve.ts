@@ -13,6 +13,19 @@ import { linedCavity, lineOf } from './cavity';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
 import { type TubeLight } from './parameters';
 import { layout, problems } from './layout';
+import { LEDS_PER_M, TAPE_KG_PER_M } from '../kit/typical';
+
+/** Dots are seen across nearly the whole bore. */
+const SEEN_SHARE = 0.9;
+/** Lead at both ends of a tube. */
+const ENDS_M = 0.2;
+/** Wall of a clear tube, and two caps [typ; from memory]. */
+const WALL_M = 0.002;
+const CAPS_KG = 0.03;
+/** Clear plastic softens [typ; docs/model/power.md]. */
+const TUBE_C = 80;
+/** An overlap wider than this shows as a darker stripe [common practice]. */
+const SEAM_SEEN_M = 0.01;
 
 /** What is worked out once and told in several places. */
 function partsOf(light: TubeLight, context: FormContext) {
@@ -30,7 +43,7 @@ function partsOf(light: TubeLight, context: FormContext) {
     light.strands === 2 ? { class: 'tube' } : { class: 'lambert' },
     lineOf(light, lit),
   );
-  const dot = 1 / (strip?.ledsPerM ?? 60);
+  const dot = 1 / (strip?.ledsPerM ?? LEDS_PER_M);
   const linerW = Math.PI * light.insideDiameterM * light.linerTurns + light.overlapM;
   const wallM2 = Math.PI * light.insideDiameterM * light.tubeLengthM;
   return { light, context, strip, strandM, rows, liner, layers, lit, lamps, dot, linerW, wallM2 };
@@ -45,13 +58,13 @@ export function resolve(light: TubeLight, context: FormContext): ResolvedBuild {
       ...lamps,
       mouth: mouthOf(parts),
       enclosure: enclosureOf(parts),
-      dots: dotsOf(strip, Infinity, 0.9 * light.insideDiameterM),
+      dots: dotsOf(strip, Infinity, SEEN_SHARE * light.insideDiameterM),
       lampsAt: { drawing: 'tape', field: 'stripId' },
       wiring: { ...wiringSlots(light), loads: tapeLoads(light, rows.usedM, context) },
       tape: tapeRun(light, rows, context),
       pieces: piecesOf(parts),
       needs: [
-        ...tapeNeeds(light, rows, light.strands, 0.2, context),
+        ...tapeNeeds(light, rows, light.strands, ENDS_M, context),
         ...hardware('cap', 2, 'ends of the tube'),
         ...hardware('strain-relief', 1, 'where the cable leaves'),
         ...mainsNeeds(light, light.tailLengthM),
@@ -63,12 +76,14 @@ export function resolve(light: TubeLight, context: FormContext): ResolvedBuild {
       array: { spacingM: Infinity, emitterWidthM: light.insideDiameterM },
       frontM: light.insideDiameterM,
       folded: {
-        widthM: light.insideDiameterM + 0.004,
+        widthM: light.insideDiameterM + 2 * WALL_M,
         heightM: light.tubeLengthM,
-        depthM: light.insideDiameterM + 0.004,
+        depthM: light.insideDiameterM + 2 * WALL_M,
       },
     },
-    rows.usedM * (strip?.massKgPerM ?? 0.02) + cordMassKg(light, light.tailLengthM, context) + 0.03,
+    rows.usedM * (strip?.massKgPerM ?? TAPE_KG_PER_M) +
+      cordMassKg(light, light.tailLengthM, context) +
+      CAPS_KG,
     context,
   );
 }
@@ -100,8 +115,9 @@ function mouthOf({
 function enclosureOf({ liner, wallM2 }: Parts): ResolvedBuild['enclosure'] {
   return {
     areaM2: wallM2,
+    resistanceM2KPerW: 0,
     closed: true,
-    limitC: liner?.limitC ?? 80,
+    limitC: Math.min(liner?.limitC ?? TUBE_C, TUBE_C),
     ref: 'tube',
     field: 'insideDiameterM',
   };
@@ -212,7 +228,7 @@ function findingsOf({ light, context, strip, rows, liner, dot }: Parts): Resolve
           ),
         ]
       : []),
-    ...(light.overlapM > 0.01
+    ...(light.overlapM > SEAM_SEEN_M
       ? [
           look(
             'light',

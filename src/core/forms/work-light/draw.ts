@@ -1,7 +1,7 @@
 import { doorShapes } from '../kit/doors';
 import type { Drawing, View } from '../../drawing/drawing';
 import type { FormContext } from '../form';
-import { box, knob, line, measure, rectangle, view } from '../../drawing/shapes';
+import { box, knob, measure, rectangle, view, segment } from '../../drawing/shapes';
 import { wiringView } from '../kit/wiringView';
 import { type WorkLight } from './parameters';
 import { lampOf, doorsOf } from './layout';
@@ -47,27 +47,16 @@ function sectionOf({ faceHeightM, leafLengthM, depth }: Parts): View {
     'Section from the side, light to the right',
     [
       rectangle(-depth, -faceHeightM / 2, 0, faceHeightM / 2, 'part', 'seat-0'),
-      line(
-        [
-          [0, -faceHeightM / 2],
-          [0, faceHeightM / 2],
-        ],
-        'glass',
-        'seat-0',
-      ),
-      line(
-        [
-          [0, faceHeightM / 2],
-          [leafLengthM * 0.8, faceHeightM / 2 + leafLengthM * 0.6],
-        ],
+      segment([0, -faceHeightM / 2], [0, faceHeightM / 2], 'glass', 'seat-0'),
+      segment(
+        [0, faceHeightM / 2],
+        [leafLengthM * 0.8, faceHeightM / 2 + leafLengthM * 0.6],
         'cut',
         'doors',
       ),
-      line(
-        [
-          [0, -faceHeightM / 2],
-          [leafLengthM * 0.8, -faceHeightM / 2 - leafLengthM * 0.6],
-        ],
+      segment(
+        [0, -faceHeightM / 2],
+        [leafLengthM * 0.8, -faceHeightM / 2 - leafLengthM * 0.6],
         'cut',
         'doors',
       ),

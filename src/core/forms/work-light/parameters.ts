@@ -32,7 +32,7 @@ export const parameters = defineParameters({
       ['direct', 'at the subject'],
       ['bounce', 'at a sheet, wall or ceiling'],
     ],
-    { variant: true },
+    { variants: 'all' },
   ),
   bounceWidthM: length('Lit patch, width', 'Bounce', {
     start: 1.5,

@@ -1,5 +1,15 @@
-import { doorFacts, doorFindings, doorNeeds, doorPieces, doorSteps } from '../kit/doors';
-import { effectiveUnit } from '../../units/effectiveUnit';
+import {
+  doorFacts,
+  doorFindings,
+  doorNeeds,
+  doorPieces,
+  doorPlates,
+  doorSteps,
+  doorThings,
+} from '../kit/doors';
+import { finishBurns, uprightAt } from '../kit/things';
+import type { Thing } from '../../build/things';
+import { effectiveUnit } from '../../units/effective';
 import type { FormContext } from '../form';
 import { fact, completeBuild } from '../kit/build';
 import { look, notChosen, stop } from '../kit/findingWriters';
@@ -16,10 +26,16 @@ import {
 import { checkLamps, finishSteps, wireMains } from '../kit/steps';
 import { FINISHES } from '../../materials/finish';
 import type { Vector } from '../../light/vector';
-import { doorPlates } from '../kit/doors';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
 import { type WorkLight } from './parameters';
 import { lampOf, doorsOf } from './layout';
+
+/** Guard round the glass and leaves folded on it. */
+const GUARD_M = 0.02;
+/** A halogen work light of 400 W without a label; eight hinges with their bolts [typ; from memory]. */
+const LAMP_DEPTH_M = 0.12;
+const LAMP_KG = 1.2;
+const HINGES_KG = 0.25;
 
 /** The face as points: near doors it is no point. */
 const FACE_POINTS = 4;
@@ -75,17 +91,18 @@ export function resolve(light: WorkLight, context: FormContext): ResolvedBuild {
       steps: [checkLamps(1), ...doorSteps(), wireMains(context, 5), ...finishSteps()],
       facts: factsOf(parts),
       findings: findingsOf(parts),
+      things: [...doorThings(doors, plates, context), ...bounceThings(light)],
       apparent: bounced
         ? { widthM: light.bounceWidthM, heightM: light.bounceHeightM }
         : { widthM: light.faceWidthM, heightM: light.faceHeightM },
       frontM: 0,
       folded: {
-        widthM: light.faceWidthM + 0.04,
-        heightM: light.faceHeightM + 0.04,
-        depthM: (lamp?.depthM ?? 0.12) + 0.02,
+        widthM: light.faceWidthM + 2 * GUARD_M,
+        heightM: light.faceHeightM + 2 * GUARD_M,
+        depthM: (lamp?.depthM ?? LAMP_DEPTH_M) + GUARD_M,
       },
     },
-    (lamp?.massKg ?? 1.2) + 0.25 + cordMassKg({ ...light, cordPartId: null }, 0, context),
+    (lamp?.massKg ?? LAMP_KG) + HINGES_KG + cordMassKg({ ...light, cordPartId: null }, 0, context),
     context,
   );
 }
@@ -115,6 +132,27 @@ function mouthOf({ light, bounced, lamps, rho, plates }: Parts): ResolvedBuild['
         },
       }
     : null;
+}
+
+/** The surface a bounced lamp is turned at, in the lamp's own axes. */
+function bounceThings({
+  aim,
+  bounceWidthM,
+  bounceHeightM,
+  bounceDistanceM,
+  bounceFinish,
+}: WorkLight) {
+  if (aim === 'direct') return [];
+  const surface: Thing = {
+    id: 'bounce',
+    name: 'surface it bounces from',
+    burns: finishBurns(bounceFinish),
+    limitC: null,
+    place: uprightAt(bounceWidthM, bounceHeightM, bounceDistanceM),
+    ref: 'seat-0',
+    field: 'bounceDistanceM',
+  };
+  return [surface];
 }
 
 function needsOf({ light }: Parts): ResolvedBuild['needs'] {

@@ -8,6 +8,7 @@ import {
   ZONES,
   type PackedArrangement,
 } from './pack';
+import { EMITTER_COLUMNS, SURFACE_COLUMNS } from './columns';
 import { drawInto } from './directions';
 import { BUFFER, fillUniform, MARGIN, streamFor } from './random';
 import { meetsCap } from './sphere';
@@ -34,6 +35,30 @@ const BOUNCE_CAP = 2000;
 const { polygon: POLYGON, disc: DISC, coneZ: CONE_Z, coneY: CONE_Y, cap: CAP } = TYPE;
 const { wall: WALL, through: THROUGH } = MATTER;
 const LAMBERT = 4;
+const {
+  matter: MATTER_KIND,
+  pass: PASS,
+  upTo: UP_TO,
+  deflection: DEFLECTION,
+  exit: EXIT,
+  normal: NORMAL,
+  offset: OFFSET,
+  edges: EDGES,
+  edgesEnd: EDGES_END,
+  discZ: DISC_Z,
+  innerSquared: INNER_SQUARED,
+  outerSquared: OUTER_SQUARED,
+  coneFrom: CONE_FROM,
+  coneTo: CONE_TO,
+  coneRadius: CONE_RADIUS,
+  coneSlope: CONE_SLOPE,
+  capZ: CAP_Z,
+  capRadius: CAP_RADIUS,
+  origin: ORIGIN,
+  across: ACROSS,
+  up: UP,
+} = SURFACE_COLUMNS;
+const { axis: AXIS, kind: KIND, exponent: EXPONENT } = EMITTER_COLUMNS;
 const TAN_15 = tan(Math.PI / 12);
 const TAN_30 = tan(Math.PI / 6);
 
@@ -116,15 +141,25 @@ function traceBatchInPlace(
     let py = emitters[from + 1]!;
     let pz = emitters[from + 2]!;
     // The normal a Lambertian direction is drawn about; for an emitter of that class, its axis.
-    let nx = emitters[from + 3]!;
-    let ny = emitters[from + 4]!;
-    let nz = emitters[from + 5]!;
+    let nx = emitters[from + AXIS]!;
+    let ny = emitters[from + AXIS + 1]!;
+    let nz = emitters[from + AXIS + 2]!;
     let dx = 0;
     let dy = 0;
     let dz = 0;
     let scatter = true;
-    if (emitters[from + 6]! !== LAMBERT) {
-      at += draws(out, buffer, at, emitters[from + 6]!, nx, ny, nz, emitters[from + 7]!, quantiles);
+    if (emitters[from + KIND]! !== LAMBERT) {
+      at += draws(
+        out,
+        buffer,
+        at,
+        emitters[from + KIND]!,
+        nx,
+        ny,
+        nz,
+        emitters[from + EXPONENT]!,
+        quantiles,
+      );
       dx = out[0]!;
       dy = out[1]!;
       dz = out[2]!;
@@ -166,11 +201,12 @@ function traceBatchInPlace(
         if (exit > 0) break;
         const o = surface * PER_SURFACE;
         const type = surfaces[o]!;
-        const x = px - surfaces[o + 12]!;
-        const y = py - surfaces[o + 13]!;
-        const z = pz - surfaces[o + 14]!;
-        let u = x * surfaces[o + 15]! + y * surfaces[o + 16]! + z * surfaces[o + 17]!;
-        const v = x * surfaces[o + 18]! + y * surfaces[o + 19]! + z * surfaces[o + 20]!;
+        const x = px - surfaces[o + ORIGIN]!;
+        const y = py - surfaces[o + ORIGIN + 1]!;
+        const z = pz - surfaces[o + ORIGIN + 2]!;
+        let u =
+          x * surfaces[o + ACROSS]! + y * surfaces[o + ACROSS + 1]! + z * surfaces[o + ACROSS + 2]!;
+        const v = x * surfaces[o + UP]! + y * surfaces[o + UP + 1]! + z * surfaces[o + UP + 2]!;
         if (type === CONE_Y) u = (atan2(pz, px) + Math.PI) / (2 * Math.PI);
         if (type === CONE_Z) u = (atan2(py, px) + Math.PI) / (2 * Math.PI);
         const column = u <= 0 ? 0 : u >= 1 ? CELLS - 1 : (u * CELLS) | 0;
@@ -208,16 +244,16 @@ function traceBatchInPlace(
         if (type === POLYGON) {
           // A plane is not met twice in a row.
           if (k === surface) continue;
-          const a = surfaces[o + 6]!;
-          const b = surfaces[o + 7]!;
-          const c = surfaces[o + 8]!;
-          const t = (surfaces[o + 9]! - a * px - b * py - c * pz) / (a * dx + b * dy + c * dz);
+          const a = surfaces[o + NORMAL]!;
+          const b = surfaces[o + NORMAL + 1]!;
+          const c = surfaces[o + NORMAL + 2]!;
+          const t = (surfaces[o + OFFSET]! - a * px - b * py - c * pz) / (a * dx + b * dy + c * dz);
           if (!(t > epsilonM && t < best)) continue;
           const x = px + t * dx;
           const y = py + t * dy;
           const z = pz + t * dz;
-          let i = surfaces[o + 10]!;
-          const end = surfaces[o + 11]!;
+          let i = surfaces[o + EDGES]!;
+          const end = surfaces[o + EDGES_END]!;
           while (
             i < end &&
             edges[i]! * x + edges[i + 1]! * y + edges[i + 2]! * z >= edges[i + 3]! - epsilonM
@@ -228,12 +264,13 @@ function traceBatchInPlace(
           found = k;
         } else if (type === DISC) {
           if (k === surface) continue;
-          const t = (surfaces[o + 6]! - pz) / dz;
+          const t = (surfaces[o + DISC_Z]! - pz) / dz;
           if (!(t > epsilonM && t < best)) continue;
           const x = px + t * dx;
           const y = py + t * dy;
           const squared = x * x + y * y;
-          if (squared < surfaces[o + 7]! || squared > surfaces[o + 8]!) continue;
+          if (squared < surfaces[o + INNER_SQUARED]! || squared > surfaces[o + OUTER_SQUARED]!)
+            continue;
           best = t;
           found = k;
         } else if (type === CAP) {
@@ -251,10 +288,10 @@ function traceBatchInPlace(
           const du = dx;
           const dv = alongZ ? dy : dz;
           const dw = alongZ ? dz : dy;
-          const slope = surfaces[o + 9]!;
-          const least = surfaces[o + 6]! - epsilonM;
-          const reach = surfaces[o + 7]! + epsilonM;
-          const r = surfaces[o + 8]! + slope * (w - surfaces[o + 6]!);
+          const slope = surfaces[o + CONE_SLOPE]!;
+          const least = surfaces[o + CONE_FROM]! - epsilonM;
+          const reach = surfaces[o + CONE_TO]! + epsilonM;
+          const r = surfaces[o + CONE_RADIUS]! + slope * (w - surfaces[o + CONE_FROM]!);
           const a = du * du + dv * dv - slope * slope * dw * dw;
           const b = u * du + v * dv - slope * r * dw;
           let near = 0;
@@ -305,16 +342,16 @@ function traceBatchInPlace(
         ny = 0;
         nz = 1;
       } else if (type === POLYGON) {
-        nx = surfaces[o + 6]!;
-        ny = surfaces[o + 7]!;
-        nz = surfaces[o + 8]!;
+        nx = surfaces[o + NORMAL]!;
+        ny = surfaces[o + NORMAL + 1]!;
+        nz = surfaces[o + NORMAL + 2]!;
       } else if (type === CAP) {
-        const by = 1 / surfaces[o + 7]!;
+        const by = 1 / surfaces[o + CAP_RADIUS]!;
         nx = px * by;
         ny = py * by;
-        nz = (pz - surfaces[o + 6]!) * by;
+        nz = (pz - surfaces[o + CAP_Z]!) * by;
       } else {
-        const slope = surfaces[o + 9]!;
+        const slope = surfaces[o + CONE_SLOPE]!;
         const lean = 1 / sqrt(1 + slope * slope);
         if (type === CONE_Z) {
           const by = lean / sqrt(px * px + py * py);
@@ -335,17 +372,17 @@ function traceBatchInPlace(
         nz = -nz;
         facing = -facing;
       }
-      const matter = surfaces[o + 1]!;
+      const matter = surfaces[o + MATTER_KIND]!;
       const draw = buffer[at++]!;
       scatter = true;
       if (matter === WALL) {
-        if (draw >= surfaces[o + 2]!) {
+        if (draw >= surfaces[o + PASS]!) {
           absorbed[surface] = absorbed[surface]! + 1;
           break;
         }
         bounces++;
         // Part of what is kept goes on like from a mirror.
-        if (draw < surfaces[o + 3]!) {
+        if (draw < surfaces[o + UP_TO]!) {
           scatter = false;
           dx -= 2 * facing * nx;
           dy -= 2 * facing * ny;
@@ -353,12 +390,12 @@ function traceBatchInPlace(
         }
         continue;
       }
-      const exponent = surfaces[o + 4]!;
-      if (draw >= surfaces[o + 3]!) {
+      const exponent = surfaces[o + DEFLECTION]!;
+      if (draw >= surfaces[o + UP_TO]!) {
         absorbed[surface] = absorbed[surface]! + 1;
         break;
       }
-      if (draw >= surfaces[o + 2]!) {
+      if (draw >= surfaces[o + PASS]!) {
         bounces++;
         // A clear sheet sends back like a mirror, all others by Lambert's law.
         if (exponent === 0) {
@@ -388,7 +425,7 @@ function traceBatchInPlace(
           }
         }
       }
-      if (matter !== THROUGH) exit = surfaces[o + 5]! | 0;
+      if (matter !== THROUGH) exit = surfaces[o + EXIT]! | 0;
     }
   }
   counts[BOUNCES]! += bounces;

@@ -8,6 +8,7 @@ import {
   type CavitySurface,
   type SurfaceShape,
 } from './arrangement';
+import { EMITTER_COLUMNS, SURFACE_COLUMNS as AT } from './columns';
 
 export const SURFACE_STRIDE = 24;
 export const EMITTER_STRIDE = 8;
@@ -33,13 +34,9 @@ const CLASS: Record<Spread['class'], number> = {
 /**
  * An arrangement laid out for the kernel.
  *
- * One surface takes 24 numbers:
- *   0 type · 1 matter · 2 ρ, or τ · 3 ρ·s, or τ + ρd · 4 exponent of the deflection (−1 full, 0 none)
- *   5 exit index or −1 · 6… geometry: polygon: normal 6–8, offset 9, edges from 10 to 11;
- *   disc: z 6, inner r² 7, outer r² 8; cone: from 6, to 7, r0 8, slope 9; cap: centre 6, R 7, from 8, to 9
- *   12–23 map of an exit: origin 12–14, u axis/|u|² 15–17, v axis/|v|² 18–20
- * One edge of a polygon takes four: inward normal and offset. One emitter takes eight: position, axis,
- * class, and the exponent or where its quantiles begin.
+ * One surface takes 24 numbers, one emitter eight; `columns.ts` tells which is which. The exponent of a deflection is
+ * −1 for full scattering, 0 for none; an exit's index is −1 for none.
+ * One edge of a polygon takes four: inward normal and offset.
  */
 export interface PackedArrangement {
   surfaces: Float64Array;
@@ -65,8 +62,8 @@ export function packArrangement({ surfaces, emitters }: Arrangement): PackedArra
   surfaces.forEach((surface, k) => {
     const at = k * SURFACE_STRIDE;
     packMatter(data, at, surface);
-    const exit = data[at + 1] === MATTER.out ? exitCount++ : -1;
-    data[at + 5] = exit;
+    const exit = data[at + AT.matter] === MATTER.out ? exitCount++ : -1;
+    data[at + AT.exit] = exit;
     packShape(data, at, surface.shape, edges);
     if (exit >= 0) packMap(data, at, surface.shape);
   });
@@ -76,12 +73,12 @@ export function packArrangement({ surfaces, emitters }: Arrangement): PackedArra
   lit.forEach(({ positionM, axis, spread }, k) => {
     const at = k * EMITTER_STRIDE;
     packed.set(positionM, at);
-    packed.set(axis, at + 3);
-    packed[at + 6] = CLASS[spread.class];
-    packed[at + 7] = prepareSpread(spread).exponent;
+    packed.set(axis, at + EMITTER_COLUMNS.axis);
+    packed[at + EMITTER_COLUMNS.kind] = CLASS[spread.class];
+    packed[at + EMITTER_COLUMNS.exponent] = prepareSpread(spread).exponent;
     if (spread.class !== 'measured') return;
     const known = [...measured.keys()].indexOf(spread);
-    packed[at + 7] = (known < 0 ? measured.size : known) * (QUANTILES + 1);
+    packed[at + EMITTER_COLUMNS.exponent] = (known < 0 ? measured.size : known) * (QUANTILES + 1);
     if (known < 0) measured.set(spread, quantilesOf(prepareSpread(spread).table));
   });
   return {
@@ -99,15 +96,15 @@ export function packArrangement({ surfaces, emitters }: Arrangement): PackedArra
 
 function packMatter(data: Float64Array, at: number, { matter }: CavitySurface): void {
   if (matter.kind === 'wall') {
-    data[at + 1] = MATTER.wall;
-    data[at + 2] = matter.reflectance;
-    data[at + 3] = matter.reflectance * matter.mirrorShare;
+    data[at + AT.matter] = MATTER.wall;
+    data[at + AT.pass] = matter.reflectance;
+    data[at + AT.upTo] = matter.reflectance * matter.mirrorShare;
     return;
   }
-  data[at + 1] = matter.leads === 'out' ? MATTER.out : MATTER.through;
-  data[at + 2] = matter.transmittance;
-  data[at + 3] = matter.transmittance + matter.backReflectance;
-  data[at + 4] = deflection(matter.spreadDeg);
+  data[at + AT.matter] = matter.leads === 'out' ? MATTER.out : MATTER.through;
+  data[at + AT.pass] = matter.transmittance;
+  data[at + AT.upTo] = matter.transmittance + matter.backReflectance;
+  data[at + AT.deflection] = deflection(matter.spreadDeg);
 }
 
 /** Exponent m of the cos^m round a photon's own way whose full width at half the peak is the spread. */
@@ -124,20 +121,20 @@ function packShape(data: Float64Array, at: number, shape: SurfaceShape, edges: n
       return packPolygon(data, at, shape.points, edges);
     case 'disc':
       data[at] = TYPE.disc;
-      data[at + 6] = shape.zM;
-      data[at + 7] = shape.innerRadiusM ** 2;
-      data[at + 8] = shape.outerRadiusM ** 2 * (1 + 1e-9);
+      data[at + AT.discZ] = shape.zM;
+      data[at + AT.innerSquared] = shape.innerRadiusM ** 2;
+      data[at + AT.outerSquared] = shape.outerRadiusM ** 2 * (1 + 1e-9);
       return;
     case 'cone':
       data[at] = shape.axis === 'z' ? TYPE.coneZ : TYPE.coneY;
-      data[at + 6] = shape.fromM;
-      data[at + 7] = shape.toM;
-      data[at + 8] = shape.fromRadiusM;
-      data[at + 9] = (shape.toRadiusM - shape.fromRadiusM) / (shape.toM - shape.fromM);
+      data[at + AT.coneFrom] = shape.fromM;
+      data[at + AT.coneTo] = shape.toM;
+      data[at + AT.coneRadius] = shape.fromRadiusM;
+      data[at + AT.coneSlope] = (shape.toRadiusM - shape.fromRadiusM) / (shape.toM - shape.fromM);
       return;
     case 'cap':
       data[at] = TYPE.cap;
-      data.set([shape.centreZM, shape.radiusM, shape.fromZM, shape.toZM], at + 6);
+      data.set([shape.centreZM, shape.radiusM, shape.fromZM, shape.toZM], at + AT.capZ);
   }
 }
 
@@ -148,10 +145,10 @@ function packPolygon(
   edges: number[],
 ): void {
   const normal = unit(areaVector(points));
-  data.set(normal, at + 6);
-  data[at + 9] = dot(normal, points[0]!);
-  data[at + 10] = edges.length;
-  data[at + 11] = edges.length + 4 * points.length;
+  data.set(normal, at + AT.normal);
+  data[at + AT.offset] = dot(normal, points[0]!);
+  data[at + AT.edges] = edges.length;
+  data[at + AT.edgesEnd] = edges.length + 4 * points.length;
   points.forEach((from, k) => {
     const along = minus(points[(k + 1) % points.length]!, from);
     const inward = unit(cross(normal, along));
@@ -162,9 +159,9 @@ function packPolygon(
 /** Plane exits map by two axes, cones by angle and height; a disc lies in its bounding square. */
 function packMap(data: Float64Array, at: number, shape: SurfaceShape): void {
   const set = (origin: Vector, u: Vector, v: Vector) => {
-    data.set(origin, at + 12);
-    data.set(scaled(u, 1 / dot(u, u)), at + 15);
-    data.set(scaled(v, 1 / dot(v, v)), at + 18);
+    data.set(origin, at + AT.origin);
+    data.set(scaled(u, 1 / dot(u, u)), at + AT.across);
+    data.set(scaled(v, 1 / dot(v, v)), at + AT.up);
   };
   if (shape.kind === 'polygon') {
     const [a, b, , d] = shape.points as readonly [Vector, Vector, Vector, Vector];

@@ -1,0 +1,91 @@
+import type { Burns, Place, Thing } from '../../build/things';
+import type { Plate } from '../../light/controls';
+import type { Vector } from '../../light/vector';
+import type { FinishId } from '../../materials/finish';
+import type { PartId } from '../../ids';
+import type { FormContext } from '../form';
+import { partOf } from './lookup';
+
+/** What a sheet does in heat; a slot nobody has filled is an open question. */
+export const sheetBurns = (partId: PartId | null, context: FormContext): Burns =>
+  partOf(context, partId, 'sheet')?.burns ?? 'unknown';
+
+/** Behind a finish: metal and plaster bear heat; what paint covers may be board. */
+const FINISH_BURNS: Record<FinishId, Burns> = {
+  'white-emulsion': 'wood',
+  'bare-mdf': 'wood',
+  'bare-plywood': 'wood',
+  'foam-core': 'foam',
+  foil: 'foam',
+  'foil-crumpled': 'foam',
+  'foil-tape': 'no',
+  'mirror-acrylic': 'film',
+  'tinned-steel': 'no',
+  'white-corrugated': 'film',
+  muslin: 'cloth',
+  'white-ceiling': 'no',
+  'black-paint': 'wood',
+};
+export const finishBurns = (finish: FinishId): Burns => FINISH_BURNS[finish];
+
+/** A rectangle about the light's axis in the plane z. */
+export function uprightAt(widthM: number, heightM: number, zM: number): Place {
+  const [x, y] = [widthM / 2, heightM / 2];
+  const corner = (sx: number, sy: number): Vector => [sx * x, sy * y, zM];
+  return { kind: 'polygon', points: [corner(-1, -1), corner(1, -1), corner(1, 1), corner(-1, 1)] };
+}
+
+type Told = Pick<Thing, 'name' | 'burns' | 'ref' | 'field'>;
+
+/** Plates that stand in the light, as things that may burn. */
+export const plateThings = (plates: readonly Plate[], stem: string, told: Told): Thing[] =>
+  plates.map(({ points }, k) => ({
+    ...told,
+    id: `${stem}-${k + 1}`,
+    limitC: null,
+    place: { kind: 'polygon', points },
+  }));
+
+/** Walls of a square pyramid, cut off at its back: back plate, top and bottom, sides. */
+export function pyramidThings(
+  [backW, backH]: readonly [number, number],
+  [frontW, frontH]: readonly [number, number],
+  depthM: number,
+  told: Told,
+): Thing[] {
+  const wall = (name: string, points: readonly Vector[]): Thing => ({
+    ...told,
+    id: `wall-${name}`,
+    limitC: null,
+    place: { kind: 'polygon', points },
+  });
+  const at = (sx: number, sy: number): readonly [Vector, Vector] => [
+    [(sx * backW) / 2, (sy * backH) / 2, 0],
+    [(sx * frontW) / 2, (sy * frontH) / 2, depthM],
+  ];
+  const between = (a: readonly [number, number], b: readonly [number, number]) => {
+    const [[a0, a1], [b0, b1]] = [at(...a), at(...b)];
+    return [a0, b0, b1, a1];
+  };
+  return [
+    { ...told, id: 'wall-back', limitC: null, place: uprightAt(backW, backH, 0) },
+    wall('top', between([-1, 1], [1, 1])),
+    wall('bottom', between([-1, -1], [1, -1])),
+    wall('left', between([-1, -1], [-1, 1])),
+    wall('right', between([1, -1], [1, 1])),
+  ];
+}
+
+/** Conductivity of what walls are made of, W/(m·K) [typ; docs/model/power.md]. */
+const CONDUCTS = { wood: 0.13, card: 0.06, foam: 0.035 };
+/** Board lighter than this is card. */
+const CARD_KG_PER_M3 = 300;
+
+/** Thermal resistance d/λ of a wall of sheet, m²·K/W; metal has none to speak of. */
+export function wallResistance(partId: PartId | null, context: FormContext): number {
+  const sheet = partOf(context, partId, 'sheet');
+  if (!sheet || sheet.burns === 'no') return 0;
+  const kind =
+    sheet.burns === 'foam' ? 'foam' : sheet.densityKgPerM3 < CARD_KG_PER_M3 ? 'card' : 'wood';
+  return sheet.thicknessM / CONDUCTS[kind];
+}

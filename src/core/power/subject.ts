@@ -1,0 +1,38 @@
+import type { ResolvedBuild } from '../build/resolvedBuild';
+import type { Thing } from '../build/things';
+import type { Shot, Use } from '../location/shot';
+
+/** Who or what stands in the light: people, or scenery and props. */
+const WHO: Record<Use, Pick<Thing, 'name' | 'burns'>> = {
+  face: { name: 'person', burns: 'skin' },
+  edge: { name: 'person', burns: 'skin' },
+  overhead: { name: 'person', burns: 'skin' },
+  wash: { name: 'backdrop', burns: 'cloth' },
+  insert: { name: 'subject', burns: 'wood' },
+  dressing: { name: 'set', burns: 'cloth' },
+};
+
+/** What the beam falls on at the shot's distance, unless a layer or a bounce stands between. */
+export function subjectThings({ mouth, frontM }: ResolvedBuild, shot: Shot): Thing[] {
+  if (mouth && (mouth.bounce || mouth.layers.length > 0)) return [];
+  const zM = frontM + shot.distanceM;
+  const [x, y] = [shot.coverageWidthM / 2, shot.coverageHeightM / 2];
+  return [
+    {
+      ...WHO[shot.use],
+      id: 'subject',
+      limitC: null,
+      place: {
+        kind: 'polygon',
+        points: [
+          [-x, -y, zM],
+          [x, -y, zM],
+          [x, y, zM],
+          [-x, y, zM],
+        ],
+      },
+      ref: 'seat-0',
+      field: 'shot.distanceM',
+    },
+  ];
+}

@@ -1,0 +1,39 @@
+import type { Dimension } from '../quantity';
+
+/**
+ * What a field of a record is for. `figure`: a number of the thing itself, whose origin is kept.
+ * `kind`: which of several things it is. `stock`: packs and what is on hand. `price`: money.
+ */
+export type FieldRole = 'figure' | 'kind' | 'stock' | 'price';
+
+interface FieldBase {
+  field: string;
+  label: string;
+  role: FieldRole;
+}
+
+export interface QuantityRecordField extends FieldBase {
+  kind: 'quantity';
+  dimension: Dimension;
+  assumedUnit: string;
+  step: number;
+  min: number;
+  max: number;
+  whole?: boolean;
+  /** what an empty field means, for figures a label may hide */
+  emptyText?: string;
+  help?: string;
+}
+
+interface ChoiceRecordField extends FieldBase {
+  kind: 'choice';
+  options: readonly { value: string | boolean; label: string }[];
+}
+
+/** How one field of a record is edited; editors work from these alone. */
+export type RecordField =
+  | QuantityRecordField
+  | ChoiceRecordField
+  | (FieldBase & { kind: 'money'; emptyText?: string })
+  /** how a lamp spreads its light, with the beam angle of a reflector */
+  | (FieldBase & { kind: 'spread' });
