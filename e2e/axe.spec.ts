@@ -37,6 +37,9 @@ async function sheets(page: Page, names: readonly string[], seen: Look) {
     const tab = page.getByRole('tab', { name, exact: true });
     await tab.click();
     await expect(tab).toHaveAttribute('aria-selected', 'true');
+    // Its code has come, and what it asked is answered.
+    await expect(page.locator('body[data-awaits]')).toHaveCount(0);
+    await expect(page.locator('[role=tabpanel] [aria-busy=true]')).toHaveCount(0);
     await seen(name, SHEET);
   }
 }

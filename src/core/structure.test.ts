@@ -5,7 +5,7 @@ import { ACCESSORIES } from './accessories';
 import { sceneOf } from './evaluate/context';
 import { starterParameters } from './evaluate/starter';
 import { FORMS, readParameters } from './forms';
-import { orderSteps } from './forms/kit/order';
+import { finished } from './making/finishing';
 
 /** Packages the core may use; everything else would tie it to a place it runs in. */
 const ALLOWED = new Set(['zod/mini', 'zod/v4/locales/en.js', 'immer', 'colorjs.io/fn']);
@@ -51,7 +51,7 @@ describe.each([...FORMS.values()])('form $id', (form) => {
     expect(views.map(({ id }) => id)).toEqual(
       expect.arrayContaining(['front', 'section', 'wiring']),
     );
-    expect(resolved.steps.length).toBeGreaterThan(3);
+    expect(finished(resolved, context).length).toBeGreaterThan(3);
     expect(resolved.facts.length).toBeGreaterThan(3);
     for (const piece of resolved.pieces) expect(piece.count).toBeGreaterThan(0);
   });
@@ -81,11 +81,19 @@ describe.each([...FORMS.values()])('form $id', (form) => {
   });
   test('steps end as they must: looked over, powered up behind the gate, checked warm, metered', () => {
     const resolved = form.resolve(parameters, context);
-    const steps = orderSteps(resolved.steps);
+    const steps = finished(resolved, context);
     // What comes with its own cord is wired by nobody: it is looked at, placed and metered.
     if (!resolved.wiring.cord.field) return expect(steps.at(-1)!.stage).toBe('meter');
     const at = (id: string) => steps.findIndex((step) => step.id === id);
-    const order = ['look-over', 'power-up', 'warm-checks', 'meter'].map(at);
+    const order = [
+      'wire-mains',
+      'close-back',
+      'fit-plug',
+      'look-over',
+      'power-up',
+      'warm-checks',
+      'meter',
+    ].map(at);
     expect(order).not.toContain(-1);
     expect(order).toEqual(order.toSorted((a, b) => a - b));
   });

@@ -7,6 +7,7 @@ import { evaluateKnown as evaluate } from '../evaluate/testing';
 import { changed as afterChange } from '../document/testing';
 import { heatFindings } from '../power/heat';
 import { loadOnSupports, supportFacts } from '../statics/load';
+import { finished } from '../making/finishing';
 import { attachAll } from './attach';
 import { ACCESSORIES } from './index';
 
@@ -271,12 +272,11 @@ describe('carrying', () => {
     expect(said(all.toReversed())).toEqual(expected);
     expect(said([all[2]!, all[0]!, all[3]!, all[1]!])).toEqual(expected);
   });
-  test('its steps come before the light is mounted', () => {
-    const { steps } = attachAll(resolved, [accessory('h', 'hood')], context).resolved;
-    const titles = steps.map(({ title }) => title);
-    expect(titles.indexOf('Cut, roll and fit the hood')).toBeLessThan(
-      titles.findIndex((title) => title.startsWith('Mount')),
-    );
+  test('it is cut before the wiring and fitted before the warm checks', () => {
+    const { resolved: carried } = attachAll(resolved, [accessory('h', 'hood')], context);
+    const ids = finished(carried, context).map(({ id }) => id);
+    const order = ['h.roll-hood', 'wire-mains', 'power-up', 'h.fit-hood', 'warm-checks'];
+    expect(ids.filter((id) => order.includes(id))).toEqual(order);
   });
   test('handles and findings wear its id, so that they meet no parameter of the form', () => {
     const { resolved: carried, views } = attachAll(

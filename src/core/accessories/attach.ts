@@ -1,7 +1,7 @@
 import type { Accessory } from './carried';
 import type { View } from '../drawing/drawing';
 import type { FormContext } from '../forms/form';
-import { orderSteps, withHoles, withPieces } from '../forms/kit/order';
+import { withHoles, withPieces } from '../forms/kit/order';
 import type { ResolvedBuild } from '../build/resolvedBuild';
 import type { Support } from '../build/supports';
 import type { Attachment } from './accessory';
@@ -29,7 +29,6 @@ export function attachAll(
   return {
     resolved: {
       ...resolved,
-      steps: orderSteps(resolved.steps),
       pieces: withHoles(resolved.pieces),
     },
     views,

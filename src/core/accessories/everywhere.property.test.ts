@@ -3,13 +3,16 @@ import { resolveScene, sceneOf } from '../evaluate/context';
 import type { Accessory } from './carried';
 import type { View } from '../drawing/drawing';
 import { INCH, demoBuild } from '../forms/testing';
+import { finished } from '../making/finishing';
 import { attachAll } from './attach';
 import { ACCESSORIES } from './index';
 
 const document = sample();
 const builds = document.builds.map((build) => {
   const scene = sceneOf(document, { ...build, accessories: [] });
-  return { id: build.id, resolved: resolveScene(scene)!.resolved, context: scene.context };
+  const { form, parameters, resolved } = resolveScene(scene)!;
+  const bare = form.resolve(parameters, scene.context);
+  return { id: build.id, bare, resolved, context: scene.context };
 });
 const carried = (kind: string, parameters: unknown): Accessory =>
   ({ id: kind, kind, parameters }) as Accessory;
@@ -25,7 +28,7 @@ const pairs = [...ACCESSORIES.values()].flatMap((accessory) =>
   builds.map((build) => ({ name: `${accessory.id} on ${build.id}`, accessory, ...build })),
 );
 
-describe.each(pairs)('$name', ({ accessory, resolved, context }) => {
+describe.each(pairs)('$name', ({ accessory, bare, resolved, context }) => {
   const attached = accessory.attach(accessory.defaults(), resolved, context);
   test('figures are numbers, masses and lengths are not below nothing', () => {
     expect(finite([attached.facts, attached.pieces, attached.needs, attached.view])).toBe(true);
@@ -63,11 +66,10 @@ describe.each(pairs)('$name', ({ accessory, resolved, context }) => {
     expect(both.findings).toEqual(expect.arrayContaining([...resolved.findings]));
   });
   test('it is cut before anything is wired, and on before the light is metered', () => {
-    const { steps } = attachAll(
-      resolved,
-      [carried(accessory.id, accessory.defaults())],
+    const steps = finished(
+      attachAll(bare, [carried(accessory.id, accessory.defaults())], context).resolved,
       context,
-    ).resolved;
+    );
     const mine = steps.flatMap(({ id }, at) => (id.startsWith(`${accessory.id}.`) ? [at] : []));
     expect(mine).toHaveLength(attached.steps.length);
     const wired = steps.findIndex(({ stage }) => stage === 'wire');

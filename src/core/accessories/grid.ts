@@ -125,14 +125,23 @@ function viewOf({ cellM, widthM, heightM, across, along }: Parts): Attachment['v
 function stepsOf({ across, along }: Parts): Attachment['steps'] {
   return [
     step(
-      'dress',
+      'cut',
       'slot',
-      'Slot the grid together',
+      'Cut the grid and slot it together',
       'Crossed half-slots hold without glue',
       'knife, rule',
       15 + (across + along) * 2,
       'cells square, strips flush',
-      { hazard: 'Cut away from your fingers.', works: 'sheet' },
+      { hazards: ['Cut away from your fingers.'], works: 'sheet' },
+    ),
+    step(
+      'dress',
+      'fit-grid',
+      'Fit the grid',
+      'Unplugged and cool; the warm checks come after it',
+      'clips',
+      5,
+      'it sits square on the front and comes off again',
     ),
   ];
 }

@@ -119,14 +119,23 @@ function viewOf({ given, across, mouth }: Parts): Attachment['view'] {
 function stepsOf(): Attachment['steps'] {
   return [
     step(
+      'cut',
+      'roll-hood',
+      'Cut and roll the hood',
+      'It keeps light where you want it',
+      'knife or snips, tape or rivets',
+      20,
+      'a clean circle, the overlap closed inside and out',
+      'Cut away from your fingers. Sheet metal: gloves and glasses on, edges deburred.',
+    ),
+    step(
       'dress',
       'fit-hood',
-      'Cut, roll and fit the hood',
-      'It keeps light where you want it',
-      'knife, tape',
-      25,
-      'a clean circle, the overlap taped inside and out',
-      'Cut away from your fingers.',
+      'Fit the hood',
+      'Unplugged and cool; the warm checks come after it',
+      'clips',
+      5,
+      'it sits round and comes off again',
     ),
   ];
 }

@@ -97,19 +97,17 @@ function needsOf({ points, overhead, id }: Parts): Attachment['needs'] {
   ];
 }
 
-function stepsOf({ points, overhead }: Parts): Attachment['steps'] {
+function stepsOf({ points }: Parts): Attachment['steps'] {
   return [
     step(
-      'rig',
+      'mount',
       'bolt-on',
-      'Bolt the mount on',
+      'Drill for the mount and bolt it on',
       'Screws pull out of board; bolts with a plate do not',
       'drill, spanner',
       15 * points,
       'holds twice the light’s weight for a minute',
-      overhead === 'yes'
-        ? 'Nobody underneath while it goes up; a second fixing before you let go.'
-        : {},
+      'Drilled before anything is wired: a bit that comes through later finds the wire.',
     ),
   ];
 }

@@ -3,7 +3,7 @@ import { fact } from '../forms/kit/build';
 import { hardware } from '../forms/kit/needs';
 import { count, defineParameters, length } from '../forms/kit/parameters';
 import { box, circle, knob, measure, view, segment } from '../drawing/shapes';
-import { hoist } from '../forms/kit/steps';
+import { step } from '../forms/kit/steps';
 import type { AccessoryDefinition, Attachment } from './accessory';
 
 /** A pulley with its share of rope and its bond [typ; from memory]. */
@@ -37,7 +37,18 @@ function attach(pulleys: PulleySet, base: ResolvedBuild): Attachment {
       ...hardware('rope', ropeM, 'up, down and to spare'),
       ...hardware('safety-bond', points, 'tied before anybody goes underneath'),
     ],
-    steps: [hoist(20 + 5 * points, 'every rope made off twice, every bond closed')],
+    steps: [
+      step(
+        'mount',
+        'hang-points',
+        'Bolt the hang points on',
+        'Bolts with a plate; a screw pulls out of board',
+        'drill, spanner',
+        10 * points,
+        'each holds twice the light’s weight for a minute',
+        'Drilled before anything is wired: a bit that comes through later finds the wire.',
+      ),
+    ],
     facts: [fact('rope', 'Rope in all', ropeM, 'points · (2 · height + spare)')],
     findings: [],
     massKg: PULLEY_KG * points,

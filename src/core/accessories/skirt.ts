@@ -93,12 +93,21 @@ function controlsOf({ base, depthM, sides, widthM, heightM }: Parts): Plate[] {
 function stepsOf({ long }: Parts): Attachment['steps'] {
   return [
     step(
+      'finish',
+      'hem',
+      'Hem the skirt',
+      'A raw edge frays into the light',
+      'needle or tape',
+      15 + long * 5,
+      'hems straight, corners doubled',
+    ),
+    step(
       'dress',
       'hang',
-      'Hem and hang the skirt',
-      'It keeps light off the walls',
-      'needle or tape, clips',
-      20 + long * 5,
+      'Hang the skirt',
+      'Unplugged and cool; the warm checks come after it',
+      'clips',
+      5,
       'cloth hangs clear of every lamp',
       'Cloth may not touch a lamp: it scorches.',
     ),

@@ -11,8 +11,8 @@ export const STAGES = [
   'close',
   'look over',
   'power up',
-  'warm',
   'dress',
+  'warm',
   'rig',
   'meter',
 ] as const;

@@ -8,6 +8,7 @@ import { filledParameters } from '../forms/fill';
 import type { View } from '../drawing/drawing';
 import type { ResolvedBuild } from '../build/resolvedBuild';
 import { attachAll } from '../accessories/attach';
+import { finished } from '../making/finishing';
 import type { ShelfLookup } from '../shop/purchase';
 import { lightMargin } from './light';
 import { assert } from '../result';
@@ -69,6 +70,15 @@ export function resolveWith(
   if (!read.ok) return null;
   const margin = (resolved: ResolvedBuild) => lightMargin(resolved, context.shot);
   const parameters = filledParameters(form, read.value, context, margin, stock);
-  const attached = attachAll(form.resolve(parameters, context), build.accessories, context);
-  return { form, parameters, ...attached };
+  const { resolved, views } = attachAll(
+    form.resolve(parameters, context),
+    build.accessories,
+    context,
+  );
+  return {
+    form,
+    parameters,
+    resolved: { ...resolved, steps: finished(resolved, context) },
+    views,
+  };
 }

@@ -235,7 +235,13 @@ function inOrder({ steps, pieces }: ResolvedBuild): void {
   const first = (stage: string) => steps.findIndex((step) => step.stage === stage);
   const last = (stage: string) => steps.findLastIndex((step) => step.stage === stage);
   if (first('wire') >= 0) expect(last('cut')).toBeLessThan(first('wire'));
-  if (first('look over') >= 0) expect(last('wire')).toBeLessThan(first('look over'));
+  if (first('look over') >= 0) expect(last('close')).toBeLessThan(first('look over'));
+  // What closes a light goes on before it is felt for heat, and no tool that makes chips comes near wires.
+  if (first('warm') >= 0) expect(last('dress')).toBeLessThan(first('warm'));
+  const wiring = STAGES.indexOf('wire');
+  for (const { stage, tools } of steps)
+    if (/drill|\bbit\b|saw|router|snips/.test(tools.join()))
+      expect(STAGES.indexOf(stage)).toBeLessThan(wiring);
 }
 
 describe.each(designs)('$name', (design) => {

@@ -9,6 +9,8 @@ import type { PowerPlan } from './plan';
 /** Bars stiffer than wood and plastic are metal [typ]. */
 const METAL_GPA = 40;
 
+type PartById = (id: ResolvedBuild['pieces'][number]['partId']) => Part | null;
+
 /** Something that is live to the touch when a strand comes loose, and joined to earth against that. */
 interface Touchable {
   name: string;
@@ -19,12 +21,12 @@ interface Touchable {
 }
 
 /** Metal of the light itself, whoever brought it; a stand it leans on is none of its own. */
-function cutMetal({ pieces, supports }: ResolvedBuild, parts: readonly Part[]): Touchable[] {
+function cutMetal({ pieces, supports }: ResolvedBuild, partById: PartById): Touchable[] {
   const standing = new Set(
     supports.flatMap((support) => (support.kind === 'stand' ? [support.pipe?.id] : [])),
   );
   const metal = pieces.filter(({ partId }) => {
-    const part = parts.find(({ id }) => id === partId);
+    const part = partById(partId);
     if (part?.role === 'sheet') return part.burns === 'no';
     return part?.role === 'stick' && part.stiffnessGPa > METAL_GPA && !standing.has(part.id);
   });
@@ -50,8 +52,8 @@ function classI({ groups, tape, wiring }: ResolvedBuild): Touchable[] {
 }
 
 /** What of a light must be joined to earth; behind a supply no mains reaches what is cut. */
-export function wantsEarth(resolved: ResolvedBuild, parts: readonly Part[]): Touchable[] {
-  const cut = resolved.tape ? [] : cutMetal(resolved, parts);
+export function wantsEarth(resolved: ResolvedBuild, partById: PartById): Touchable[] {
+  const cut = resolved.tape ? [] : cutMetal(resolved, partById);
   return [...cut, ...classI(resolved)];
 }
 
@@ -68,7 +70,7 @@ export function earthFindings(
   site: Site,
 ): Finding[] {
   if (plan.lamps === 0 || resolved.wiring.loads.length === 0) return [];
-  const wanting = wantsEarth(resolved, parts);
+  const wanting = wantsEarth(resolved, (id) => parts.find((part) => part.id === id) ?? null);
   const certain = wanting.filter((each) => each.certain);
   if (wanting.length === 0) return [];
   const names = [...new Set(wanting.map(({ name }) => name))].join(', ');

@@ -11,6 +11,7 @@ import type { Unit, UnitOf } from './unit';
 export interface EffectiveUnit {
   id: string;
   name: string;
+  category: Unit['category'];
   wattsW: Sourced;
   luminousFluxLm: Sourced;
   cctK: Sourced;
@@ -78,6 +79,7 @@ function shared(unit: Unit) {
   return {
     id: unit.id as string,
     name: unit.name,
+    category: unit.category,
     cctK: figure(unit, 'cctK', unit.cctK, typical.cctK),
     criRa: figure(unit, 'criRa', unit.criRa, typical.criRa),
     heatShare: typical.heatShare,

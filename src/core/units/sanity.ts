@@ -3,6 +3,7 @@ import { threeFigures } from '../quantity';
 import { classOf, isWhite } from './classes';
 import { effectiveUnit } from './effective';
 import { lumensOfEquivalent } from './equivalence';
+import type { Base } from '../electrics/caps';
 import type { Bulb, Unit, UnitOf } from './unit';
 
 const BOUNDS = 'Typical bounds of efficacy by class; from memory';
@@ -24,7 +25,8 @@ export function labelFindings(unit: Unit): Finding[] {
     warmUp(unit),
     unit.category === 'bulb' ? shortLife(unit) : null,
     ...(unit.category === 'strip' ? stripTraps(unit) : []),
-    unit.category === 'tube' && unit.technology === 'fluorescent' ? mercury(unit) : null,
+    holdsMercury(unit) ? mercury(unit) : null,
+    bareHalogen(unit) ? burstingGlass(unit) : null,
     unit.category === 'work-light' && unit.lamp === 'halogen' ? hotWorkLight(unit) : null,
   ].filter((finding) => finding !== null);
 }
@@ -187,14 +189,34 @@ function stripTraps(strip: UnitOf<'strip'>): (Finding | null)[] {
   ];
 }
 
-const mercury = (tube: UnitOf<'tube'>): Finding =>
-  finding(tube, {
+const holdsMercury = (unit: Unit): boolean =>
+  (unit.category === 'tube' && unit.technology === 'fluorescent') ||
+  (unit.category === 'bulb' && unit.kind === 'cfl');
+
+const mercury = (unit: Unit): Finding =>
+  finding(unit, {
     trap: 'mercury',
-    field: 'technology',
+    field: unit.category === 'tube' ? 'technology' : 'kind',
     severity: 'look',
     title: 'Contains mercury',
     message:
       'if it breaks: air the room, leave it 15 minutes, gather the pieces with card and tape, never with a vacuum cleaner; hand it in as hazardous waste.',
+  });
+
+/** Its capsule may stand open at the front; a globe round it holds the splinters. */
+const OPEN_BASES: ReadonlySet<Base> = new Set(['GU10', 'GU5.3']);
+
+const bareHalogen = (unit: Unit): unit is Bulb =>
+  unit.category === 'bulb' && unit.kind === 'halogen' && OPEN_BASES.has(unit.base);
+
+const burstingGlass = (bulb: Bulb): Finding =>
+  finding(bulb, {
+    trap: 'capsule',
+    field: 'base',
+    severity: 'look',
+    title: 'A halogen capsule may burst, and gives ultraviolet',
+    message:
+      'use it with its front glass alone, never with a cracked or missing one; touch the capsule with a cloth only, unplugged and cold.',
   });
 
 const hotWorkLight = (light: UnitOf<'work-light'>): Finding =>

@@ -120,6 +120,10 @@ describe('traps of the label (docs/model/units.md)', () => {
     ['tube-36-954', {}, 'warm-up', true],
     ['tube-36-954', {}, 'mercury', true],
     ['led-tube-18', {}, 'mercury', false],
+    ['globe-g45-3', { kind: 'cfl' }, 'mercury', true],
+    ['globe-g45-3', { kind: 'led' }, 'mercury', false],
+    ['globe-g45-3', { kind: 'halogen', base: 'GU10' }, 'capsule', true],
+    ['globe-g45-3', { kind: 'halogen', base: 'E27' }, 'capsule', false],
     ['work-halogen-400', {}, 'halogen', true],
   ])('%s %j → %s %s', (id, over, trap, caught) => {
     expect(traps(unit(id), over).includes(trap)).toBe(caught);

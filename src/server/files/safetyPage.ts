@@ -11,12 +11,15 @@ import { writeTable } from './pdfTable';
 
 const CAUTIONS = [
   'Mains can kill. Work with the plug out; local codes and a licensed electrician come first.',
-  'First power-up through an RCD or GFCI, hands off, on a surface that does not burn.',
-  'Warm checks after ten minutes and after one hour; unplug before you touch.',
-  'Filament lamps 15 cm from board, halogen work lights 0.5 m from cloth and 1 m from anything in the beam.',
-  'Overhead: rated points, a second fixing, nobody underneath, a competent rigger.',
-  'Cutting: glasses, dust mask, work clamped. Sheet metal: gloves, edges deburred.',
-  'Do not stare into bare diodes; flicker can hurt people who are sensitive to it. No water near any of it.',
+  'First power-up through a switched strip behind an RCD or GFCI whose test button was pressed, hands off, light upward on stone, tile or sheet metal, somebody else in the room.',
+  'Warm checks after ten minutes and after one hour with everything on; unplug before you touch. A new light is never left alone.',
+  'Unplug and let it cool before a lamp is changed. Supplies and ballasts keep a charge for minutes.',
+  'Keep filament and halogen lamps as far from cloth, board and whatever stands in their beam as the checks above ask; an extinguisher at hand.',
+  'Fluorescent lamps hold mercury: a broken one is gathered with card and tape, the room aired, and handed in.',
+  'Overhead: rated points, a second fixing, nobody underneath, a competent rigger. Ladders are footed and held.',
+  'A lead or drum is wound off all the way, and no thinner than the light needs; nothing near water or in the rain.',
+  'Cutting: glasses, dust mask, work clamped. Sheet metal: gloves, edges deburred. Spray glue: air the room, no flame.',
+  'Do not stare into bare diodes; flicker can hurt people who are sensitive to it.',
 ];
 
 const INK = '#1c160e';

@@ -25,7 +25,7 @@ export default function FittingSheet({ build }: { build: Build }) {
       })(now),
     );
   return (
-    <div className="py-2" data-fitting={busy ? 'asking' : 'known'}>
+    <div className="py-2" data-fitting={busy ? 'asking' : 'known'} aria-busy={busy}>
       <p className="text-[13px] text-ink-soft">
         Equal lumens are not equal light: what counts is how much of them reaches the subject from “
         {build.name}” as it stands. Instant estimate.
@@ -40,11 +40,11 @@ export default function FittingSheet({ build }: { build: Build }) {
             of={[
               'Unit',
               { figures: 'for 1000 lm' },
-              '',
+              'beside the best',
               { figures: 'reaches the shot' },
               { figures: 'at the subject' },
               { figures: 'sent' },
-              '',
+              'in its place',
             ]}
           />
           <tbody>

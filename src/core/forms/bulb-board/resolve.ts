@@ -20,7 +20,7 @@ import {
 import { rectanglePiece } from '../kit/pieces';
 import { circle, labelled } from '../../drawing/shapes';
 import { plateThings, sheetBurns, uprightAt } from '../kit/things';
-import { checkLamps, cutBoard, finishSteps, markOut, step, wireMains } from '../kit/steps';
+import { checkLamps, cutBoard, markOut, step } from '../kit/steps';
 import type { SheetPiece } from '../../build/pieces';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
 import { boardProblems, layoutBoard, type BoardLayout } from './layout';
@@ -74,7 +74,7 @@ type Parts = ReturnType<typeof partsOf>;
 
 export function resolve(board: BulbBoard, context: FormContext): ResolvedBuild {
   const parts = partsOf(board, context);
-  const { layout, seats, thickness, link, cordM, upright, w, h, pieces, flagged } = parts;
+  const { layout, seats, thickness, link, cordM, upright, w, h, pieces } = parts;
   return completeBuild(
     {
       ...bulbLamps(board.groups, seats, context),
@@ -148,7 +148,7 @@ function needsOf({ board, context, seats, cordM, flagged }: Parts): ResolvedBuil
   ];
 }
 
-function stepsOf({ context, seats, flagged }: Parts): ResolvedBuild['steps'] {
+function stepsOf({ seats, flagged }: Parts): ResolvedBuild['steps'] {
   return [
     checkLamps(seats.length),
     markOut('the board'),
@@ -163,7 +163,6 @@ function stepsOf({ context, seats, flagged }: Parts): ResolvedBuild['steps'] {
       'sockets tight, holes rounded',
       'Drill into scrap, not into your hand or the table.',
     ),
-    wireMains(context, 10 + 4 * seats.length),
     ...(flagged
       ? [
           step(
@@ -177,7 +176,6 @@ function stepsOf({ context, seats, flagged }: Parts): ResolvedBuild['steps'] {
           ),
         ]
       : []),
-    ...finishSteps(),
   ];
 }
 

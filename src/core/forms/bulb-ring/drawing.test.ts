@@ -1,3 +1,4 @@
+import { finished } from '../../making/finishing';
 import { sample } from '../../testing/sample';
 import { sceneOf } from '../../evaluate/context';
 import type { Shape, View } from '../../drawing/drawing';
@@ -85,15 +86,15 @@ test('the count knob is there only when the count is the user’s to set', () =>
 
 describe('steps', () => {
   const steps = (over: Partial<BulbRing> = {}) =>
-    bulbRing.resolve({ ...clerk, ...over }, context).steps;
+    finished(bulbRing.resolve({ ...clerk, ...over }, context), context);
   test('in workshop order: parts first, wiring before power-up, metering last', () => {
     const titles = steps().map(({ title }) => title);
     const at = (words: string) => titles.findIndex((title) => title.includes(words));
     const order = [
-      'Light every bulb',
+      'Light every lamp',
       'Mark out',
       'Cut the ring',
-      'Wire the sockets',
+      'Wire the mains side',
       'looked over',
       'First power-up',
       'Warm checks',
@@ -103,7 +104,7 @@ describe('steps', () => {
     expect(order.map(at)).not.toContain(-1);
   });
   test('cutting, wiring, power-up and heat carry their cautions', () => {
-    for (const words of ['Cut the ring', 'Wire the sockets', 'First power-up', 'Warm checks'])
+    for (const words of ['Cut the ring', 'Wire the mains side', 'First power-up', 'Warm checks'])
       expect(steps().find(({ title }) => title.includes(words))!.hazards[0]).toBeTruthy();
   });
   test('a skirt adds its step; more sockets take longer', () => {

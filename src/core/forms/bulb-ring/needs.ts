@@ -35,6 +35,7 @@ export function ringNeeds(ring: BulbRing, context: FormContext, layout: RingLayo
     ...fromPart(ring.socketPartId, layout.count, 'piece', 'one for each bulb'),
     ...hardware('screw', 2 * layout.count, 'two a socket'),
     ...hardware('strain-relief', 1, 'where the tail enters'),
+    ...hardware('back-panel', 1, 'covers the terminals'),
     ...mainsNeeds(ring, cordLengthM(ring, context, layout) / CORD_ALLOWANCE),
   ];
 }

@@ -52,7 +52,7 @@ export function resolveRing(ring: BulbRing, context: FormContext): ResolvedBuild
       },
       pieces: ringPieces(ring, context, layout),
       needs: ringNeeds(ring, context, layout),
-      steps: ringSteps(ring, context, layout),
+      steps: ringSteps(ring, layout),
       facts: ringFacts(ring, context, layout),
       findings: ringFindings(ring, context, layout),
       apparent: {

@@ -1,27 +1,17 @@
-import { REGIONS } from '../../electrics/region';
-import type { FormContext } from '../form';
-import { lookOver, meterIt, mountAndTip, powerUp, step, warmChecks } from '../kit/steps';
+import { checkLamps, step } from '../kit/steps';
 import type { Step } from '../../build/step';
 import type { RingLayout } from './layout';
 import type { BulbRing } from './parameters';
 
 /** The order of work, with what to check before going on. */
-export function ringSteps(ring: BulbRing, context: FormContext, layout: RingLayout): Step[] {
-  return [...boardSteps(ring, layout), ...wiringSteps(context, layout), ...powerSteps(ring)];
+export function ringSteps(ring: BulbRing, layout: RingLayout): Step[] {
+  return [...boardSteps(ring, layout), ...wiringSteps(layout), ...skirtSteps(ring)];
 }
 
 function boardSteps(ring: BulbRing, { count, outerRadiusM }: RingLayout): Step[] {
   const hole = ring.holes === 'single' ? '25 mm spade bit' : '8 mm bit, held at a slant';
   return [
-    step(
-      'check parts',
-      'check-lamps',
-      'Light every bulb once',
-      'A dead bulb is cheaper to find now',
-      'a socket you trust',
-      2 + count * 0.3,
-      'all light, all the same white',
-    ),
+    checkLamps(count),
     step(
       'mark',
       'mark-out',
@@ -73,8 +63,7 @@ function boardSteps(ring: BulbRing, { count, outerRadiusM }: RingLayout): Step[]
   ];
 }
 
-function wiringSteps(context: FormContext, { count }: RingLayout): Step[] {
-  const { wires } = REGIONS[context.circuit.region];
+function wiringSteps({ count }: RingLayout): Step[] {
   return [
     step(
       'wire',
@@ -86,36 +75,11 @@ function wiringSteps(context: FormContext, { count }: RingLayout): Step[] {
       'no nicked strands',
       'The plug is not on the cord yet: leave it off.',
     ),
-    step(
-      'wire',
-      'wire-mains',
-      'Wire the sockets in parallel, cord to cord',
-      'Every bulb gets the full mains voltage',
-      'screwdriver',
-      count * 4,
-      `live (${wires.live}) and neutral (${wires.neutral}) the same way round in every socket; metal parts earthed (${wires.earth})`,
-      'Mains can kill. If you have not done this before, have a competent person do it or check it; local codes come first.',
-    ),
-    step(
-      'close',
-      'close-back',
-      'Relieve the strain and cover the back',
-      'A pull on the tail must not reach a terminal',
-      'cord clamps, back panel',
-      25,
-      'no terminal can be touched; the tail holds your pull',
-    ),
-    lookOver('no short between live and neutral; polarity right'),
   ];
 }
 
-function powerSteps(ring: BulbRing): Step[] {
+function skirtSteps(ring: BulbRing): Step[] {
   return [
-    powerUp('bulbs', 'Lay it face up on bare floor'),
-    warmChecks(
-      'no socket, cord or board too warm to hold',
-      'Unplug before you touch. Filament bulbs burn skin.',
-    ),
     ...(ring.skirtDepthM > 0
       ? [
           step(
@@ -129,7 +93,5 @@ function powerSteps(ring: BulbRing): Step[] {
           ),
         ]
       : []),
-    mountAndTip(),
-    meterIt(),
   ];
 }

@@ -9,7 +9,7 @@ import type { PartOf } from '../../materials/part';
 import { fromPart, hardware } from '../kit/needs';
 import { clothPiece } from '../kit/pieces';
 import { roundCavity } from '../kit/cavities';
-import { checkLamps, finishSteps, step } from '../kit/steps';
+import { checkLamps, addLayers, step } from '../kit/steps';
 import { mouthMatter } from '../../light/mouth';
 import type { Finding } from '../../findings/finding';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
@@ -152,13 +152,16 @@ function stepsOf({ layers }: Parts): ResolvedBuild['steps'] {
       'rig',
       'clamp',
       'Clamp it and aim it',
-      'Clamps slip: add a turn of wire',
-      'wire',
+      'Clamps slip: a bond holds what the clamp lets go',
+      'steel safety bond',
       10,
-      'holds a tug',
-      'A lamp that falls takes its cord along: tie the cord off too.',
+      'holds a hard tug; the bond goes round its bracket and round something that bears ten times its weight',
+      [
+        'A lamp that falls takes its cord along: tie the cord off too.',
+        'High up: from a footed ladder, somebody holding it, nobody underneath.',
+      ],
     ),
-    ...finishSteps(layers.length),
+    ...addLayers(layers.length),
   ];
 }
 

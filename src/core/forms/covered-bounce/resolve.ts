@@ -18,7 +18,7 @@ import {
 import { clothPiece, rectanglePiece, stickPiece } from '../kit/pieces';
 import { boxCavity, wallOf } from '../kit/cavities';
 import { circle, labelled } from '../../drawing/shapes';
-import { checkLamps, cutBoard, finishSteps, markOut, step, wireMains } from '../kit/steps';
+import { checkLamps, cutBoard, addLayers, markOut, step } from '../kit/steps';
 import {
   ballastCount,
   ballastOf,
@@ -241,7 +241,7 @@ function needsOf({ bounce, tubes, ballasts, layers, cordM }: Parts): ResolvedBui
   ];
 }
 
-function stepsOf({ context, tubes, ballasts, layers }: Parts): ResolvedBuild['steps'] {
+function stepsOf({ tubes, layers }: Parts): ResolvedBuild['steps'] {
   return [
     checkLamps(tubes),
     markOut('the clips'),
@@ -255,8 +255,7 @@ function stepsOf({ context, tubes, ballasts, layers }: Parts): ResolvedBuild['st
       30,
       'no bow; clips clear of the control ends',
     ),
-    wireMains(context, 20 + 10 * ballasts),
-    ...finishSteps(layers.length),
+    ...addLayers(layers.length),
   ];
 }
 

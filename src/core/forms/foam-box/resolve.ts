@@ -10,7 +10,7 @@ import { cordMassKg, fromPart, hardware, mainsNeeds, mainsOpen, wiringSlots } fr
 import { boxCavity, wallOf } from '../kit/cavities';
 import { socketFindings } from '../kit/sockets';
 import { pyramidThings, sheetBurns, wallResistance } from '../kit/things';
-import { checkLamps, cutBoard, finishSteps, markOut, step, wireMains } from '../kit/steps';
+import { checkLamps, cutBoard, addLayers, markOut, step } from '../kit/steps';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
 import { boxProblems, layoutBox } from './layout';
 import { type FoamBox } from './parameters';
@@ -183,7 +183,7 @@ function needsOf({
   ];
 }
 
-function stepsOf({ context, seats, layers }: Parts): ResolvedBuild['steps'] {
+function stepsOf({ seats, layers }: Parts): ResolvedBuild['steps'] {
   return [
     checkLamps(seats.length),
     markOut('five panels', 25),
@@ -196,7 +196,10 @@ function stepsOf({ context, seats, layers }: Parts): ResolvedBuild['steps'] {
       'spray glue or tape',
       25,
       'no loose foil near the lamp',
-      'Foil conducts: keep it 3 cm from every terminal.',
+      [
+        'Foil conducts: keep it 3 cm from every terminal.',
+        'Spray glue is a flammable vapour: air the room, no flame, no switch, no brush motor near it; dry through before anything is plugged in.',
+      ],
     ),
     step(
       'mount',
@@ -207,8 +210,7 @@ function stepsOf({ context, seats, layers }: Parts): ResolvedBuild['steps'] {
       25,
       'square at the front, no light from the seams',
     ),
-    wireMains(context, 20),
-    ...finishSteps(layers.length),
+    ...addLayers(layers.length),
   ];
 }
 

@@ -1,7 +1,6 @@
 import { piecesMassKg } from './mass';
 import { sample } from '../../testing/sample';
 import { sceneOf } from '../../evaluate/context';
-import { REGIONS } from '../../electrics/region';
 import type { PartId } from '../../ids';
 import { wiringSlots } from './needs';
 import { fact, completeBuild } from './build';
@@ -18,12 +17,11 @@ import {
   words,
   segment,
 } from '../../drawing/shapes';
-import { finishSteps, step, wireMains } from './steps';
+import { step } from './steps';
 import { wiringView } from './wiringView';
 
 const document = sample();
 const { context } = sceneOf(document, document.builds[0]!);
-const warm = sceneOf(document, document.builds[1]!).context;
 const id = (name: string) => name as PartId;
 
 describe('pieces', () => {
@@ -137,16 +135,6 @@ describe('shapes', () => {
 describe('steps', () => {
   test('whole minutes, rounded up', () =>
     expect(step('cut', 'i', 'a', 'b', 'c', 2.1, 'd').minutes).toBe(3));
-  test('wire colours of the circuit’s region', () => {
-    expect(wireMains(context, 10).check).toContain(REGIONS['eu-230-50'].wires.live);
-    expect(wireMains(warm, 10).check).toContain(REGIONS['na-120-60'].wires.live);
-    expect(wireMains(context, 10).hazards[0]).toContain('Mains can kill');
-  });
-  test('layers go on after the lamps are known to be good', () => {
-    const titles = finishSteps(2).map(({ title }) => title);
-    expect(titles.indexOf('Fit the 2 layers')).toBeGreaterThan(titles.indexOf('Warm checks'));
-    expect(finishSteps(0).map(({ title }) => title)).not.toContain('Fit the layer');
-  });
 });
 
 describe('the wiring view', () => {

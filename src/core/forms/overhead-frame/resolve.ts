@@ -6,20 +6,7 @@ import { mm } from '../../quantity';
 import { pointsAlong, pointsPerRow, unitLamps } from '../kit/lamps';
 import { cordMassKg, hardware, mainsNeeds, wiringSlots } from '../kit/needs';
 import { clothPiece, stickPiece } from '../kit/pieces';
-import {
-  addLayers,
-  checkTape,
-  hoist,
-  joinTape,
-  layTape,
-  lookOver,
-  meterIt,
-  powerUp,
-  step,
-  sticks,
-  warmChecks,
-  wireMains,
-} from '../kit/steps';
+import { addLayers, checkTape, joinTape, layTape, step, sticks } from '../kit/steps';
 import { BLACK, boxCavity } from '../kit/cavities';
 import { rectangularSkirt, type Control } from '../../light/controls';
 import { mouthMatter } from '../../light/mouth';
@@ -100,7 +87,7 @@ export function resolveFrame(frame: Overhead, context: FormContext): ResolvedBui
       tape: tapeRun(frame, rows, context),
       pieces: [...poles, ...cloths(frame, context)],
       needs: needsOf(parts),
-      steps: steps(frame, layout, layers.length, context),
+      steps: steps(frame, layout, layers.length),
       facts: facts(frame, layout, context),
       findings: findings(frame, layout, context),
       supports: supportsOf(parts),
@@ -236,7 +223,7 @@ function cloths(frame: Overhead, context: FormContext): Piece[] {
   ];
 }
 
-function steps(frame: Overhead, layout: FrameLayout, layers: number, context: FormContext) {
+function steps(frame: Overhead, layout: FrameLayout, layers: number) {
   const { rows, pipes } = layout;
   const count = pipes.reduce((sum, pipe) => sum + pipe.count, 0);
   return [
@@ -272,21 +259,16 @@ function steps(frame: Overhead, layout: FrameLayout, layers: number, context: Fo
     ),
     joinTape(2 * rows.rowsM.length),
     step(
-      'wire',
+      'power up',
       'row-by-row',
-      'Light it row by row',
+      'Look at it row by row',
       'A dead row is out of reach once it hangs',
-      'its supply',
+      'eyes half shut, or dark glasses',
       5 + rows.rowsM.length,
       'every row lights, none dimmer than its neighbours',
+      { hazards: ['Unplug before a joint is mended.'], needs: ['power-up'] },
     ),
-    wireMains(context, 25),
-    lookOver(),
-    powerUp(),
-    warmChecks(),
     ...addLayers(layers),
-    hoist(40, 'every rope made off twice, every bond closed, level'),
-    meterIt(),
   ];
 }
 

@@ -17,7 +17,7 @@ import {
 import { rectanglePiece } from '../kit/pieces';
 import { boxCavity, roundCavity } from '../kit/cavities';
 import { circle, labelled } from '../../drawing/shapes';
-import { checkLamps, cutBoard, finishSteps, step, wireMains } from '../kit/steps';
+import { checkLamps, cutBoard, addLayers, step } from '../kit/steps';
 import { extraction, mouthMatter, type Layer } from '../../light/mouth';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
 import type { Emitter } from '../../light/emitter';
@@ -212,7 +212,7 @@ function needsOf({ stack, cordM }: Parts): ResolvedBuild['needs'] {
   ];
 }
 
-function stepsOf({ stack, context, layers }: Parts): ResolvedBuild['steps'] {
+function stepsOf({ stack, layers }: Parts): ResolvedBuild['steps'] {
   return [
     checkLamps(stack.panelCount),
     cutBoard('the bracket', 15),
@@ -234,8 +234,7 @@ function stepsOf({ stack, context, layers }: Parts): ResolvedBuild['steps'] {
       10,
       'fabric clear of the panels',
     ),
-    wireMains(context, 10),
-    ...finishSteps(layers.length),
+    ...addLayers(layers.length),
   ];
 }
 

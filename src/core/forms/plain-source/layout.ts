@@ -23,6 +23,7 @@ function windowUnit({ windowWidthM, windowHeightM, windowCdM2, windowK }: Plain)
   return {
     id: 'window',
     name: 'Window',
+    category: 'panel',
     wattsW: typical(0),
     luminousFluxLm: typical(Math.PI * windowCdM2 * windowWidthM * windowHeightM),
     cctK: typical(windowK),

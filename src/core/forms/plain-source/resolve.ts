@@ -3,7 +3,7 @@ import { fact, completeBuild } from '../kit/build';
 import { look, notChosen } from '../kit/findingWriters';
 import { bulbNeeds } from '../kit/lamps';
 import { apparentVa, fromUnit } from '../kit/needs';
-import { meterIt, step } from '../kit/steps';
+import { step } from '../kit/steps';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
 import { type Plain } from './parameters';
 import { sourceOf } from './layout';
@@ -123,7 +123,6 @@ function stepsOf({ isWindow }: Parts): ResolvedBuild['steps'] {
       10,
       'its colour is known beside the key',
     ),
-    meterIt(),
   ];
 }
 

@@ -11,16 +11,7 @@ import { cordMassKg, hardware, mainsNeeds, mainsOpen, wiringSlots } from '../kit
 import { rectanglePiece } from '../kit/pieces';
 import { boxCavity, wallOf } from '../kit/cavities';
 import { circle, labelled } from '../../drawing/shapes';
-import {
-  checkTape,
-  cutBoard,
-  finishSteps,
-  joinTape,
-  layTape,
-  markOut,
-  step,
-  wireMains,
-} from '../kit/steps';
+import { checkTape, cutBoard, addLayers, joinTape, layTape, markOut, step } from '../kit/steps';
 import { dotsOf, tapeFacts, tapeLoads, tapeNeeds, tapeRun, tapeUnit } from '../kit/tape';
 import { tapeLayingFindings } from '../kit/tapeLayingFindings';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
@@ -183,7 +174,7 @@ function mouthOf({ panel, layers, frontM2, sidesM2, lamps }: Parts): ResolvedBui
   };
 }
 
-function stepsOf({ context, rows, layers, holes, joints }: Parts): ResolvedBuild['steps'] {
+function stepsOf({ rows, layers, holes, joints }: Parts): ResolvedBuild['steps'] {
   return [
     checkTape(rows.usedM),
     markOut('rows and bolts'),
@@ -200,7 +191,6 @@ function stepsOf({ context, rows, layers, holes, joints }: Parts): ResolvedBuild
     ),
     layTape(rows.usedM, rows.rowsM.length),
     joinTape(joints),
-    wireMains(context, 15),
     step(
       'close',
       'bolt',
@@ -210,7 +200,7 @@ function stepsOf({ context, rows, layers, holes, joints }: Parts): ResolvedBuild
       3 * holes.length,
       'sheets parallel, nothing rattles',
     ),
-    ...finishSteps(layers.length),
+    ...addLayers(layers.length),
   ];
 }
 

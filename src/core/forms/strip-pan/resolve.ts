@@ -7,7 +7,7 @@ import { look, notChosen, stopsFor, typicalLayers } from '../kit/findingWriters'
 import { unitLamps } from '../kit/lamps';
 import { cordMassKg, fromPart, hardware, mainsNeeds, mainsOpen, wiringSlots } from '../kit/needs';
 import { roundCavity, wallOf } from '../kit/cavities';
-import { checkTape, cutBoard, finishSteps, joinTape, layTape, step, wireMains } from '../kit/steps';
+import { checkTape, cutBoard, addLayers, joinTape, layTape, step } from '../kit/steps';
 import { dotsOf, tapeFacts, tapeLoads, tapeNeeds, tapeRun, tapeUnit } from '../kit/tape';
 import { tapeLayingFindings } from '../kit/tapeLayingFindings';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
@@ -140,7 +140,7 @@ function needsOf({ pan, context, rows, layers, joints, needs }: Parts): Resolved
   ];
 }
 
-function stepsOf({ context, rows, layers, joints }: Parts): ResolvedBuild['steps'] {
+function stepsOf({ rows, layers, joints }: Parts): ResolvedBuild['steps'] {
   return [
     checkTape(rows.usedM),
     cutBoard('base, rim and discs', 25),
@@ -156,8 +156,7 @@ function stepsOf({ context, rows, layers, joints }: Parts): ResolvedBuild['steps
     ),
     layTape(rows.usedM, rows.rowsM.length),
     joinTape(joints),
-    wireMains(context, 15),
-    ...finishSteps(layers.length),
+    ...addLayers(layers.length),
   ];
 }
 

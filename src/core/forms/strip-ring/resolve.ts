@@ -9,16 +9,7 @@ import { unitLamps } from '../kit/lamps';
 import { cordMassKg, fromPart, hardware, mainsNeeds, mainsOpen, wiringSlots } from '../kit/needs';
 import { sheetPiece } from '../kit/pieces';
 import { circle, labelled, line } from '../../drawing/shapes';
-import {
-  checkTape,
-  cutBoard,
-  finishSteps,
-  joinTape,
-  layTape,
-  markOut,
-  step,
-  wireMains,
-} from '../kit/steps';
+import { checkTape, cutBoard, joinTape, layTape, markOut, step } from '../kit/steps';
 import { stripOf, tapeFacts, tapeLoads, tapeNeeds, tapeRun, tapeUnit } from '../kit/tape';
 import { tapeLayingFindings } from '../kit/tapeLayingFindings';
 import type { SheetPiece } from '../../build/pieces';
@@ -118,7 +109,7 @@ function needsOf({ ring, context, rows, area, paint, joints }: Parts): ResolvedB
   ];
 }
 
-function stepsOf({ context, rows, joints }: Parts): ResolvedBuild['steps'] {
+function stepsOf({ rows, joints }: Parts): ResolvedBuild['steps'] {
   return [
     checkTape(rows.usedM),
     markOut('both circles and the tab'),
@@ -134,8 +125,6 @@ function stepsOf({ context, rows, joints }: Parts): ResolvedBuild['steps'] {
     ),
     layTape(rows.usedM, rows.rowsM.length),
     joinTape(joints),
-    wireMains(context, 15),
-    ...finishSteps(),
   ];
 }
 

@@ -15,7 +15,7 @@ import {
 } from '../kit/needs';
 import { rectanglePiece } from '../kit/pieces';
 import { circle, labelled } from '../../drawing/shapes';
-import { checkLamps, cutBoard, finishSteps, markOut, step, wireMains } from '../kit/steps';
+import { checkLamps, cutBoard, markOut, step } from '../kit/steps';
 import {
   ballastCount,
   ballastOf,
@@ -156,7 +156,7 @@ function needsOf({ bank, tubes, ballasts, cordM }: Parts): ResolvedBuild['needs'
   ];
 }
 
-function stepsOf({ bank, context, tube, tubes, ballasts }: Parts): ResolvedBuild['steps'] {
+function stepsOf({ tube, tubes }: Parts): ResolvedBuild['steps'] {
   return [
     checkLamps(tubes),
     markOut('the housing'),
@@ -180,10 +180,8 @@ function stepsOf({ bank, context, tube, tubes, ballasts }: Parts): ResolvedBuild
       'no tube under strain',
       tube?.technology === 'fluorescent'
         ? 'Tubes contain mercury. If one breaks: air the room 15 minutes, gather with card and tape, hand it in.'
-        : {},
+        : [],
     ),
-    wireMains(context, 20 + 6 * bank.tubeCount + 10 * ballasts),
-    ...finishSteps(),
   ];
 }
 

@@ -6,7 +6,7 @@ import { exactMm, mm } from '../../quantity';
 import { unitLamps } from '../kit/lamps';
 import { cordMassKg, hardware, mainsNeeds, mainsOpen, wiringSlots } from '../kit/needs';
 import { clothPiece, stickPiece } from '../kit/pieces';
-import { checkTape, finishSteps, joinTape, layTape, step, sticks, wireMains } from '../kit/steps';
+import { checkTape, joinTape, layTape, step, sticks } from '../kit/steps';
 import { dotsOf, tapeFacts, tapeLoads, tapeNeeds, tapeRun, tapeUnit } from '../kit/tape';
 import { tapeLayingFindings } from '../kit/tapeLayingFindings';
 import { linedCavity, lineOf } from './cavity';
@@ -147,7 +147,7 @@ function piecesOf({ light, liner, linerW }: Parts): ResolvedBuild['pieces'] {
   ];
 }
 
-function stepsOf({ light, context, rows }: Parts): ResolvedBuild['steps'] {
+function stepsOf({ light, rows }: Parts): ResolvedBuild['steps'] {
   return [
     checkTape(rows.usedM),
     step(
@@ -180,8 +180,6 @@ function stepsOf({ light, context, rows }: Parts): ResolvedBuild['steps'] {
       10,
       'tape straight, cable held',
     ),
-    wireMains(context, 15),
-    ...finishSteps(),
   ];
 }
 

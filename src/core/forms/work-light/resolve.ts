@@ -23,7 +23,7 @@ import {
   mainsOpen,
   wiringSlots,
 } from '../kit/needs';
-import { checkLamps, finishSteps, wireMains } from '../kit/steps';
+import { checkLamps } from '../kit/steps';
 import { FINISHES } from '../../materials/finish';
 import type { Vector } from '../../light/vector';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
@@ -88,7 +88,7 @@ export function resolve(light: WorkLight, context: FormContext): ResolvedBuild {
       },
       pieces: doorPieces(doors, light.faceWidthM, context),
       needs: needsOf(parts),
-      steps: [checkLamps(1), ...doorSteps(), wireMains(context, 5), ...finishSteps()],
+      steps: [checkLamps(1), ...doorSteps()],
       facts: factsOf(parts),
       findings: findingsOf(parts),
       things: [...doorThings(doors, plates, context), ...bounceThings(light)],
