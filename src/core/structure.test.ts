@@ -47,10 +47,13 @@ describe.each([...FORMS.values()])('form $id', (form) => {
   });
   test('it has drawing, steps and facts; what it cuts it says', () => {
     const resolved = form.resolve(parameters, context);
-    const { views } = form.draw(parameters, context);
-    expect(views.map(({ id }) => id)).toEqual(
-      expect.arrayContaining(['front', 'section', 'wiring']),
-    );
+    const { views, board } = form.draw(parameters, context);
+    expect(views.map(({ id }) => id)).toEqual(expect.arrayContaining(['front', 'section']));
+    expect(board.outline.length).toBeGreaterThan(0);
+    // Tape has rows, everything else lamps; what it draws and what it wires are the same things.
+    expect(board.rows.length > 0).toBe(resolved.tape !== null && resolved.tape.rowsM.length > 0);
+    if (resolved.tape) expect(board.rows).toHaveLength(resolved.tape.rowsM.length);
+    else expect(board.lamps.length).toBe(Math.max(1, resolved.wiring.loads.length));
     expect(finished(resolved, context).length).toBeGreaterThan(3);
     expect(resolved.facts.length).toBeGreaterThan(3);
     for (const piece of resolved.pieces) expect(piece.count).toBeGreaterThan(0);

@@ -22,6 +22,7 @@ const hand = {
   unitSpread: lazily('unitSpread'),
   spectrum: lazily('spectrum'),
   checks: lazily('checks'),
+  mends: lazily('mends'),
   fitting: lazily('fitting'),
   layers: lazily('layers'),
   variants: lazily('variants'),

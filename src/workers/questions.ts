@@ -10,6 +10,7 @@ import { Derivations } from '@/core/evaluate/derive';
 import { checkProduction } from '@/core/evaluate/checkProduction';
 import { colourSheet, unitColour } from '@/core/evaluate/colourSheet';
 import { fittingRank } from '@/core/evaluate/fitting';
+import { mendsOf } from '@/core/evaluate/mends';
 import { sensitivities } from '@/core/evaluate/sensitivity';
 import { readSpectrum } from '@/core/formats/spectrumFile';
 import { readUnitSpread } from '@/core/formats/unitSpread';
@@ -73,6 +74,8 @@ export const questions = {
   },
   /** Every light of a production with its findings. */
   checks: (document: Production) => checkProduction(document, derivations),
+  /** Ways out of what shuts a light's gate, each with what it costs. */
+  mends: (document: Production, buildId: string) => mendsOf(document, buildId),
   fitting: (document: Production, buildId: string) => fittingRank(document, buildId),
   layers: (document: Production, buildId: string, run: Run) => layerLadder(document, buildId, run),
   /** A photograph's hash and kind by its content, and a small copy of it. */

@@ -27,7 +27,13 @@ export interface Wiring {
   plug: Slot;
   dimmer: Slot;
   /** gear of fluorescent tubes */
-  ballast?: { name: string; protection: Protection };
+  ballast?: {
+    name: string;
+    protection: Protection;
+    kind: 'electronic' | 'magnetic';
+    /** that hang on one of it */
+    tubes: number;
+  };
   loads: Load[];
 }
 

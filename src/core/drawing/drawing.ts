@@ -1,3 +1,5 @@
+import type { Insulation } from '../electrics/insulation';
+
 /** Layers say what a line means at the bench; screens and files style them. */
 export type PenLayer =
   'cut' | 'score' | 'drill' | 'mark' | 'part' | 'cord' | 'tape' | 'glass' | 'hidden' | 'centre';
@@ -10,6 +12,8 @@ interface Inked {
   ref?: string;
   /** what it is, for lists */
   label?: string;
+  /** of a wire: drawn in its own colour within an outline, so that every colour shows on any paper */
+  insulation?: Insulation;
 }
 
 /** Shapes in metres, x right, y up; arcs anticlockwise in radians. */

@@ -1,3 +1,5 @@
+import type { Insulation } from './insulation';
+
 export const REGION_IDS = [
   'na-120-60',
   'eu-230-50',
@@ -18,8 +20,8 @@ export interface Region {
   continuousSource: string;
   /** how the wires are told apart, live · neutral · earth */
   wires: { live: string; neutral: string; earth: string };
-  /** the same, short enough for a drawing */
-  marks: readonly string[];
+  /** the same as a drawing shows it */
+  insulation: { live: Insulation; neutral: Insulation; earth: Insulation };
   /** fuses that go in the plug, A */
   plugFusesA: readonly number[];
 }
@@ -33,7 +35,7 @@ const european = (name: string): Region => ({
   continuousShare: 1,
   continuousSource: 'Breaker rating; local rules may ask for less',
   wires: IEC,
-  marks: ['live brown', 'neutral blue', 'earth green/yellow'],
+  insulation: { live: 'brown', neutral: 'blue', earth: 'green-yellow' },
   plugFusesA: [],
 });
 const american: Region = {
@@ -48,7 +50,7 @@ const american: Region = {
     neutral: 'white (ribbed or striped side of lamp cord) to the silver screw',
     earth: 'green or bare',
   },
-  marks: ['live black, brass', 'neutral white, silver', 'earth green'],
+  insulation: { live: 'black', neutral: 'white', earth: 'green' },
   plugFusesA: [],
 };
 

@@ -4,7 +4,7 @@ import type { Build, Production } from '../document/production';
 import type { Shot } from '../location/shot';
 import type { Finding } from '../findings/finding';
 import type { Drawing } from '../drawing/drawing';
-import type { FormContext } from '../forms/form';
+import type { FormContext, FormDrawing } from '../forms/form';
 import type { ResolvedBuild } from '../build/resolvedBuild';
 import type { Part } from '../materials/part';
 import type { Unit } from '../units/unit';
@@ -12,6 +12,9 @@ import type { Transported } from '../light/transport/result';
 import { fullCurrentA, planPower, type PowerPlan } from '../power/plan';
 import { leadNeeds } from '../power/tapeLeads';
 import { planTape, type TapePlan } from '../power/tapePlan';
+import { wiringGraph, type WiringGraph } from '../power/conductors';
+import { wantsEarth } from '../power/earth';
+import { plugWords, wiringView } from '../power/wiringPicture';
 import { planCuts, type CutPlan } from '../shop/cutPlan';
 import { planPurchase, type Purchase } from '../shop/purchase';
 import { assert } from '../result';
@@ -282,14 +285,48 @@ export class Derivations {
     );
   }
 
-  /** The form's drawing with those of what it carries. */
-  drawing(document: Production, build: Build): Drawing | null {
+  /** What the form alone draws, and where its wires lie. */
+  private drawn(document: Production, build: Build): FormDrawing | null {
     const found = this.resolve(document, build);
     if (!found) return null;
-    return this.keep.get(build.id, 'drawing', document, [found], (note) => {
-      const { form, parameters, views } = found;
-      const drawn = form.draw(parameters, this.readingContext(document, build, note, 'record'));
-      return { views: [...drawn.views, ...views] };
+    return this.keep.get(build.id, 'drawn', document, [found], (note) =>
+      found.form.draw(found.parameters, this.readingContext(document, build, note, 'record')),
+    );
+  }
+
+  /** Every wire from terminal to terminal. */
+  wiring(document: Production, build: Build): WiringGraph | null {
+    const found = this.resolve(document, build);
+    const power = this.power(document, build);
+    const drawn = this.drawn(document, build);
+    if (!found || !power || !drawn) return null;
+    const parts = this.parts(document);
+    const { resolved } = found;
+    const { cord, plug, region } = power.plan;
+    const inputs = [found, drawn, parts, cord, plug, region, power.tape];
+    return this.kept(document, build, 'wiring', inputs, () =>
+      wiringGraph({
+        ...power,
+        resolved,
+        board: drawn.board,
+        earths: wantsEarth(resolved, (id) => parts.find((part) => part.id === id) ?? null)
+          .filter(({ label }) => !label)
+          .map(({ name }) => name),
+      }),
+    );
+  }
+
+  /** The form's drawing with its wires and what it carries. */
+  drawing(document: Production, build: Build): Drawing | null {
+    const found = this.resolve(document, build);
+    const drawn = this.drawn(document, build);
+    const graph = this.wiring(document, build);
+    const power = this.power(document, build);
+    if (!found || !drawn || !graph || !power) return null;
+    const fuse = plugWords(power.plan);
+    return this.kept(document, build, 'drawing', [found, drawn, graph, fuse], () => {
+      const wires = wiringView({ graph, board: drawn.board, fuse });
+      return { views: [...drawn.views, wires, ...found.views] };
     });
   }
 

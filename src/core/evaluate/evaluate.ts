@@ -4,6 +4,7 @@ import type { ResolvedBuild } from '../build/resolvedBuild';
 import { fallOffCurve } from '../light/falloff';
 import { illuminanceLx } from '../light/illuminance';
 import { extraction } from '../light/mouth';
+import { chainOf } from '../power/chain';
 import { wireOf } from '../power/wire';
 import type { PowerPlan } from '../power/plan';
 import { accept, refuse, type Result } from '../result';
@@ -62,7 +63,9 @@ function workedParts(derive: Derivations, document: Production, build: Build, op
   const purchase = derive.cost(document, build);
   const flicker = derive.flicker(document, build, options);
   const drawing = derive.drawing(document, build);
-  if (!found || !light || !power || !cuts || !purchase || !flicker || !drawing) return null;
+  const wiring = derive.wiring(document, build);
+  if (!found || !light || !power || !cuts || !purchase || !flicker || !drawing || !wiring)
+    return null;
   return {
     found,
     light,
@@ -71,6 +74,7 @@ function workedParts(derive: Derivations, document: Production, build: Build, op
     purchase,
     flicker,
     drawing,
+    wiring,
     findings: derive.findings(document, build, options),
     shot: derive.shot(document, build),
     circuit: derive.circuit(document, build),
@@ -139,7 +143,8 @@ function workOut(
 ): WorkedOut | null {
   const parts = workedParts(derive, document, build, options);
   if (!parts) return null;
-  const { found, light, power, shot, circuit, cuts, purchase, drawing, findings, room } = parts;
+  const { found, light, power, shot, circuit, cuts, purchase, drawing, wiring, findings, room } =
+    parts;
   const { form, parameters, resolved } = found;
   const keep: KeepAs = (name, inputs, work) => derive.kept(document, build, name, inputs, work);
   const ladder = ladderOf(keep, parts, document, build);
@@ -147,7 +152,15 @@ function workOut(
   const glow = options.glow
     ? keep('glow', [found, light, shot, circuit], () => glowOf(light, resolved, shot, circuit))
     : null;
-  const wire = keep('wire', [found, power], () => wireOf(power.plan, power.tape, resolved));
+  const wire = keep('wire', [found, power, wiring, build.site, findings], () =>
+    wireOf(
+      power.plan,
+      power.tape,
+      resolved,
+      wiring,
+      chainOf(power.plan, resolved, build.site, findings),
+    ),
+  );
   const read = [
     ...Object.values(parts),
     ...Object.values(compared),

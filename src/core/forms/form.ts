@@ -6,7 +6,8 @@ import type { Part, Role } from '../materials/part';
 import type { Dimension } from '../quantity';
 import type { Problem } from '../result';
 import type { Category, Unit } from '../units/unit';
-import type { Drawing } from '../drawing/drawing';
+import type { Board } from '../build/board';
+import type { View } from '../drawing/drawing';
 import type { ResolvedBuild } from '../build/resolvedBuild';
 
 /** Everything a form may look at besides its own parameters. */
@@ -88,6 +89,12 @@ export type ParameterMigrations = Readonly<
   Record<number, (parameters: Record<string, unknown>) => Record<string, unknown>>
 >;
 
+/** Views of a form, and where what it wires lies from behind. */
+export interface FormDrawing {
+  views: View[];
+  board: Board;
+}
+
 /**
  * A kind of build. One folder, one line in the registry, nothing else: the tray, the drawing and
  * every engine work from this alone.
@@ -108,5 +115,5 @@ export interface FormDefinition<P = unknown> {
   /** Where a handle or an arrow key must stop for the sake of the other parameters; within its field's own range. */
   limits: (parameters: P, context: FormContext) => Record<string, Partial<Limits>>;
   resolve: (parameters: P, context: FormContext) => ResolvedBuild;
-  draw: (parameters: P, context: FormContext) => Drawing;
+  draw: (parameters: P, context: FormContext) => FormDrawing;
 }

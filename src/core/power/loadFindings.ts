@@ -13,7 +13,8 @@ export function loadFindings(
   resolved: ResolvedBuild,
   parts: readonly Part[],
 ): Finding[] {
-  if (plan.lamps === 0) return [];
+  // A window hangs on no circuit.
+  if (plan.lamps === 0 || resolved.wiring.loads.length === 0) return [];
   return [
     circuitLoad(plan),
     ...cordLimit(plan, resolved, parts),

@@ -34,7 +34,7 @@ export function protectionFindings(
 }
 
 function behindFuse(
-  { fullA }: PowerPlan,
+  { fullA, plug }: PowerPlan,
   { wiring }: ResolvedBuild,
   cord: Cord,
   fuseA: number,
@@ -63,7 +63,9 @@ function behindFuse(
       part.fuseA !== null &&
       part.fuseA <= cord.limitA &&
       part.fuseA >= fullA &&
-      part.ratedA >= fullA,
+      part.ratedA >= fullA &&
+      // What the old plug was needed for the new one must bring too: its earth.
+      (part.earthContact === 'yes' || plug?.earthContact !== 'yes'),
   );
   return [
     {

@@ -11,7 +11,7 @@ import type { PowerPlan } from './plan';
 import { flexBehindBreaker } from './protection';
 
 /** Share of its limit that a lead bears while it lies wound on its drum [common practice; docs/model/power.md]. */
-const WOUND_SHARE = 1 / 3;
+export const WOUND_SHARE = 1 / 3;
 /** What even the lightest lead, wound up, carries; an unknown one matters only above it. */
 const ANY_LEAD_A = 1.5;
 const DROP_LIMIT = 0.03;

@@ -1,3 +1,4 @@
+import { CLASS2_A, feedFuseA } from './feedFuse';
 import type { Finding } from '../findings/finding';
 import type { TapeRun } from '../build/wiring';
 import type { Part } from '../materials/part';
@@ -10,8 +11,6 @@ import { DIMMEST, type TapePlan } from './tapePlan';
 const LEAD_DROP = 0.03;
 /** Below this the copper of the tape turns as much into heat as its far diodes into light [common practice]. */
 const STARVED = 0.5;
-/** A class 2 output gives no more current than this: 100 VA, and 8 A [std: UL 1310; from memory]. */
-const CLASS2_A = 8;
 
 /** Brightness along the tape, its supply, leads and connectors. */
 export function tapePowerFindings(
@@ -127,7 +126,7 @@ function lead(plan: TapePlan, run: TapeRun): Finding[] {
             topic: 'tape' as const,
             severity: 'look' as const,
             title: 'Fuse this feed',
-            message: `${amps(plan.mostFeedA)} from one output: a short can weld and burn. Put a fuse of ${Math.ceil(plan.mostFeedA * 1.25)} A in each feed, near the supply, no stronger than its lead bears.`,
+            message: `${amps(plan.mostFeedA)} from one output: a short can weld and burn. Put a fuse of ${feedFuseA(plan)} A in each feed, near the supply, no stronger than its lead bears.`,
             limit: `${CLASS2_A} A of a class 2 output`,
             source: 'UL 1310; from memory',
             where: { drawing: 'supply', field: run.leadField },

@@ -1,4 +1,4 @@
-import { bulbIn, sample } from '../testing/sample';
+import { bulbIn, sample, unanswered } from '../testing/sample';
 import type { Production } from '../document/production';
 import { Derivations } from '../evaluate/derive';
 import { signedState } from '../evaluate/signedState';
@@ -11,7 +11,6 @@ import type { WorkedOut as Readouts } from '../evaluate/readouts';
 import { findBuild, resolveScene, sceneOf } from '../evaluate/context';
 import { lowRiskPercent, noEffectPercent } from '../flicker/risk';
 import { DIMMERS, loadKindOf, LOADS, matchOf } from './dimming';
-import { schematicView } from './schematic';
 import { gateOf } from './wire';
 import { checkProduction } from '../evaluate/checkProduction';
 import { ohmPerM } from '../electrics/copper';
@@ -166,15 +165,33 @@ test('a starved tape is a stop, and even feeds are the way out', () => {
   );
 });
 
-describe('the schematic', () => {
-  test('a lamp a socket up to six, earth only where the cord has one', () => {
-    const view = schematicView(read(demo, 'clerk-ring').wire!);
-    const text = JSON.stringify(view);
-    expect(view.shapes.filter(({ ref }) => /^seat-\d/.test(ref ?? '')).length).toBeGreaterThan(6);
-    expect(text).toContain('16 lamps in parallel, 6 drawn');
-    expect(text).toContain('no earth in this cord');
-    const tape = JSON.stringify(schematicView(read(demo, 'clerk-pan').wire!));
-    expect(tape).toContain('24 V direct current');
+describe('the chain from the breaker to the lamps', () => {
+  const link = (readouts: Readouts, id: string) =>
+    readouts.wire.chain.find((each) => each.id === id)!;
+  test('every link with what it bears and what goes through it', () => {
+    const warm = read(demo, 'warm-ring');
+    // 25 lamps of 60 W at 120 V: 12.5 A through a cord for 10 A, under 80 % of a 20 A breaker.
+    expect(link(warm, 'cord')).toMatchObject({
+      load: { value: expect.closeTo(12.5, 9), limit: 10, unit: 'A' },
+      severity: 'stop',
+    });
+    expect(link(warm, 'breaker').load!.limit).toBeCloseTo(16, 9);
+    expect(link(warm, 'dimmer').load).toMatchObject({ value: 1500, unit: 'W' });
+  });
+  test('a drum that lies wound bears a third', () => {
+    const drum = changed('clerk-ring', {}, (draft) => {
+      Object.assign(findBuild(draft, 'clerk-ring')!.site, { lead: 'drum', leadCord: 'mm1.5-3' });
+    });
+    expect(link(drum, 'lead').load!.limit).toBeCloseTo(16 / 3, 9);
+  });
+  test('what nobody has said is not known on its link, and nothing is said to be fine', () => {
+    const silent = read(unanswered(), 'clerk-ring');
+    for (const id of ['rcd', 'socket']) expect(link(silent, id).severity).toBe('unknown');
+    const bare = changed('clerk-ring', { cordPartId: null, plugPartId: null });
+    for (const id of ['cord', 'plug']) {
+      expect(link(bare, id)).toMatchObject({ what: 'none chosen', load: null });
+      expect(link(bare, id).severity).toBe('unknown');
+    }
   });
 });
 

@@ -2,6 +2,8 @@ import type { TapeRun } from '../build/wiring';
 import type { ResolvedBuild } from '../build/resolvedBuild';
 import { ofStation, type Finding } from '../findings/finding';
 import type { Circuit } from '../location/circuit';
+import type { ChainLink } from './chain';
+import type { WiringGraph } from './conductors';
 import { loadKindOf, type LoadKind } from './dimming';
 import type { PowerPlan } from './plan';
 import type { Region } from '../electrics/region';
@@ -16,14 +18,22 @@ export interface Wire extends Pick<PowerPlan, Figures> {
   dimmer: { name: string; edge: 'leading' | 'trailing' } | null;
   circuit: Pick<Circuit, 'id' | 'name' | 'ratedA' | 'voltageV' | 'frequencyHz'>;
   wires: Region['wires'];
-  /** the same, short enough for a drawing */
-  marks: Region['marks'];
   /** rows of the dimming table its lamps belong to */
   loads: LoadKind[];
   tape: (TapePlan & { run: TapeRun }) | null;
+  /** every wire from terminal to terminal */
+  wiring: WiringGraph;
+  /** from the breaker to the lamps */
+  chain: ChainLink[];
 }
 
-export function wireOf(plan: PowerPlan, tape: TapePlan | null, resolved: ResolvedBuild): Wire {
+export function wireOf(
+  plan: PowerPlan,
+  tape: TapePlan | null,
+  resolved: ResolvedBuild,
+  wiring: WiringGraph,
+  chain: ChainLink[],
+): Wire {
   const { circuit, cord, plug, dimmer } = plan;
   return {
     nowW: plan.nowW,
@@ -44,10 +54,11 @@ export function wireOf(plan: PowerPlan, tape: TapePlan | null, resolved: Resolve
       frequencyHz: circuit.frequencyHz,
     },
     wires: plan.region.wires,
-    marks: plan.region.marks,
     loads: [...new Set(resolved.groups.map(({ unit }) => loadKindOf(unit)))],
     lamps: plan.lamps,
     tape: tape && resolved.tape && { ...tape, run: resolved.tape },
+    wiring,
+    chain,
   };
 }
 

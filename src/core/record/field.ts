@@ -37,3 +37,8 @@ export type RecordField =
   | (FieldBase & { kind: 'money'; emptyText?: string })
   /** how a lamp spreads its light, with the beam angle of a reflector */
   | (FieldBase & { kind: 'spread' });
+
+/** What a choice says, as its list shows it. */
+export const optionLabel = (field: RecordField, value: unknown): string =>
+  (field.kind === 'choice' && field.options.find((each) => each.value === value)?.label) ||
+  String(value);

@@ -33,6 +33,8 @@ export interface EffectiveUnit {
   supplyToV: number | null;
   /** of a body that can be touched; null for bulbs in holders and tape behind a supply */
   body: { protection: Protection; weather: 'dry' | 'IP44' | 'IP65' } | null;
+  /** ends of a tube the mains goes to; null for what is no bare tube */
+  fedAt: 'ballast' | 'one' | 'both' | 'unknown' | null;
   /** what makes its light, and its metered spectrum where there is one */
   emission: Emission;
   spectrum: MeasuredSpectrum | null;
@@ -100,6 +102,13 @@ function typicalLm(unit: MainsUnit): number {
   );
 }
 
+/** Bars and wands come with their own cord or link. */
+function fedAtOf(unit: MainsUnit): EffectiveUnit['fedAt'] {
+  if (unit.category !== 'tube') return null;
+  if (unit.needsBallast) return 'ballast';
+  return unit.technology === 'led-tube' ? unit.fedAt : null;
+}
+
 /** One mains unit, its gaps filled. Never fails; the origin tells which figures are guesses. */
 export function effectiveUnit(unit: MainsUnit): EffectiveUnit {
   const filament = isFilament(unit);
@@ -114,6 +123,7 @@ export function effectiveUnit(unit: MainsUnit): EffectiveUnit {
     supplyV: unit.supplyV,
     supplyToV: unit.supplyToV,
     body: unit.category === 'bulb' ? null : { protection: unit.protection, weather: unit.weather },
+    fedAt: fedAtOf(unit),
   };
 }
 
@@ -154,6 +164,7 @@ export function effectiveTape(
     supplyV: null,
     supplyToV: null,
     body: null,
+    fedAt: null,
   };
 }
 

@@ -146,6 +146,12 @@ const tube = defineRecord({
   diameterM: length('Across', { min: 0.005, max: 0.1, start: 0.026 }),
   massKg: mass('Mass', { min: 0.01, max: 50, start: 0.25 }),
   needsBallast: yesNo('Ballast', { no: 'wants none', yes: 'needs one' }),
+  /** where the mains goes to an LED tube; wired at the wrong end it is a short */
+  fedAt: choice(
+    'Fed at',
+    { one: 'one end', both: 'both ends, live here, neutral there', unknown: 'not read yet' },
+    'unknown',
+  ),
   /** how many may hang end to end on one plug; 1 for none */
   linkMost: count('Linked at most', { min: 1, max: 50, start: 1 }),
   warmUpS: seconds('Warm-up', { min: 0, max: 600, start: 0 }),

@@ -74,7 +74,9 @@ describe('the build pack', () => {
     expect(words).toContain('Signed off by M. Okonkwo on 2026-11-25.');
     for (const name of ['A. Earlier', 'B. Hasty'])
       expect(words).toContain(`Looked at by ${name} on 2026-11-25, as it was then`);
-    expect(words).toContain('lamps in parallel');
+    expect(words).toContain('L live, brown');
+    expect(words).toContain('plug to lamp 1: live brown, neutral blue');
+    expect(words).toContain('under 0.1 ohm');
     expect(words).toContain('Look over, unplugged');
   });
   test('beside “do not plug it in” nobody has signed', async () => {

@@ -11,6 +11,7 @@ import { sawList } from '@/core/shop/sawList';
 import { lengthText, MARGIN, page, type Pack } from './packPage';
 import { plain, type Pdf } from './paper';
 import { safetyPage } from './safetyPage';
+import { wiresPage } from './wiresPage';
 import { drawView } from './pdfShapes';
 import { writeTable } from './pdfTable';
 import { drawTemplates } from './templates';
@@ -25,6 +26,7 @@ export function drawBuildPack(pack: Pack): void {
   saw(pack);
   shopping(pack);
   steps(pack);
+  wiresPage(pack);
   safetyPage(pack);
   drawTemplates(pack.pdf, pack.readouts.pieces, pack.paper);
 }
@@ -76,7 +78,7 @@ function cover(pack: Pack): void {
 }
 
 function views(pack: Pack): void {
-  const others = pack.readouts.drawing.views.slice(1);
+  const others = pack.readouts.drawing.views.slice(1).filter(({ id }) => id !== 'wiring');
   for (let at = 0; at < others.length; at += 2) {
     const { top, width, height } = page(pack, 'Drawings');
     others.slice(at, at + 2).forEach((view, k) =>

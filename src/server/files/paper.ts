@@ -11,6 +11,7 @@ export type Pdf = InstanceType<typeof PDFDocument>;
 
 /** Signs the shipped Latin fonts have no glyph for, said otherwise. */
 const SAID: Record<string, string> = {
+  Ω: 'ohm',
   '√': 'root ',
   '≤': 'at most ',
   '≥': 'at least ',
@@ -27,7 +28,7 @@ const SAID: Record<string, string> = {
   '₁': '1',
 };
 export const plain = (text: string): string =>
-  text.replace(/[√≤≥π→−Δ≈τρη⁴₁₂]/g, (sign) => SAID[sign] ?? sign);
+  text.replace(/[√≤≥π→−Δ≈τρηΩ⁴₁₂]/g, (sign) => SAID[sign] ?? sign);
 
 /** A new document on one paper with the application's own type in it. */
 export function newPdf(paper: Paper, title: string): Pdf {

@@ -1,4 +1,5 @@
 import type { PenLayer, Shape, View } from '@/core/drawing/drawing';
+import type { Insulation } from '@/core/electrics/insulation';
 import { plain, type Pdf } from './paper';
 
 interface Ink {
@@ -38,6 +39,7 @@ export function drawShape(pdf: Pdf, shape: Shape, place: Placement, textPt: numb
     pdf.fillColor('#1c160e').text(text, x, y, { lineBreak: false });
     return;
   }
+  if (shape.insulation && shape.kind === 'polyline') return wire(pdf, shape, place);
   pdf.lineWidth(width).strokeColor(colour);
   if (dash) pdf.dash(dash[0], { space: dash[1] });
   else pdf.undash();
@@ -46,6 +48,33 @@ export function drawShape(pdf: Pdf, shape: Shape, place: Placement, textPt: numb
   else if (shape.kind === 'arc') arc(pdf, shape, place);
   else path(pdf, shape, place);
   pdf.stroke().undash();
+}
+
+/** Insulation as it prints. */
+const INSULATIONS: Record<Insulation, string> = {
+  brown: '#8a4b1c',
+  blue: '#2f6fc4',
+  'green-yellow': '#3f9a3a',
+  black: '#15130f',
+  white: '#ffffff',
+  green: '#3f9a3a',
+  red: '#c4281c',
+  grey: '#8d8a84',
+};
+
+/** A wire in its own colour within an outline: white shows on paper, and grey copies keep their edges. */
+function wire(pdf: Pdf, shape: Extract<Shape, { kind: 'polyline' }>, place: Placement): void {
+  const stroke = (width: number, colour: string) => {
+    path(pdf, shape, place);
+    pdf.lineWidth(width).strokeColor(colour).stroke();
+  };
+  pdf.undash();
+  stroke(1.5, '#1c160e');
+  stroke(1, INSULATIONS[shape.insulation!]);
+  if (shape.insulation !== 'green-yellow') return;
+  pdf.dash(2, { space: 2 });
+  stroke(1, '#f2d21b');
+  pdf.undash();
 }
 
 function path(pdf: Pdf, shape: Extract<Shape, { kind: 'polyline' }>, place: Placement): void {

@@ -1,12 +1,11 @@
 import { Derivations } from '@/core/evaluate/derive';
 import { signedState } from '@/core/evaluate/signedState';
 import { holds } from '@/core/evaluate/signing';
-import { threeFigures, amps } from '@/core/quantity';
-import { schematicView } from '@/core/power/schematic';
-import { gateOf, LOOK_OVER, type Wire } from '@/core/power/wire';
-import { lengthText, MARGIN, page, type Pack } from './packPage';
+import type { Severity } from '@/core/findings/finding';
+import { threeFigures } from '@/core/quantity';
+import { gateOf, LOOK_OVER } from '@/core/power/wire';
+import { MARGIN, page, type Pack } from './packPage';
 import { plain } from './paper';
-import { drawView } from './pdfShapes';
 import { writeTable } from './pdfTable';
 
 const CAUTIONS = [
@@ -27,21 +26,23 @@ const INK = '#1c160e';
 /** What must be so before the first power-up: how it is wired, what was checked, who looks it over. */
 export function safetyPage(pack: Pack): void {
   const { pdf, readouts } = pack;
-  const { top, width } = page(pack, 'Before it is powered up');
+  const { top } = page(pack, 'Before it is powered up');
   pdf.y = top + 4;
-  if (readouts.wire) {
-    const frame = { x: MARGIN, y: top, w: width, h: 120 };
-    drawView(pdf, schematicView(readouts.wire), frame, lengthText);
-    pdf.y = top + 126;
-    writeTable(
-      pdf,
-      [
-        { title: '', share: 0.4 },
-        { title: '', share: 0.6 },
-      ],
-      electrical(readouts.wire),
-    );
-  }
+  writeTable(
+    pdf,
+    [
+      { title: 'From the breaker to the lamps', share: 0.2 },
+      { title: '', share: 0.42 },
+      { title: 'Carries, of what it bears', share: 0.24 },
+      { title: 'Found', share: 0.14 },
+    ],
+    readouts.wire.chain.map(({ name, what, load, severity }) => [
+      name,
+      what,
+      load ? `${threeFigures(load.value)} of ${threeFigures(load.limit)} ${load.unit}` : '',
+      FOUND[severity],
+    ]),
+  );
   findings(pack);
   heading(pack, 'Look over, unplugged');
   for (const point of LOOK_OVER)
@@ -51,34 +52,12 @@ export function safetyPage(pack: Pack): void {
   signatures(pack);
 }
 
-function electrical(wire: Wire): string[][] {
-  return [
-    [
-      'Everything fully up',
-      `${threeFigures(wire.fullW)} W, ${amps(wire.fullA)} at ${wire.circuit.voltageV} V`,
-    ],
-    [
-      `Circuit “${wire.circuit.name}”, ${wire.circuit.ratedA} A`,
-      `${amps(wire.fullA + wire.othersA)} of ${amps(wire.limitA)} with every light on it`,
-    ],
-    ['Cord', wire.cord ? `${wire.cord.name}, carries ${amps(wire.cord.limitA)}` : 'none chosen'],
-    [
-      'Plug',
-      wire.plug
-        ? `${wire.plug.name}${wire.plug.fuseA === null ? '' : `, fuse ${wire.plug.fuseA} A`}`
-        : 'none chosen',
-    ],
-    ['Wires', `live ${wire.wires.live}; neutral ${wire.wires.neutral}; earth ${wire.wires.earth}`],
-    ...(wire.tape
-      ? [
-          [
-            'Tape',
-            `dimmest ${Math.round(wire.tape.dimmest * 100)} % of the brightest; busiest feed ${amps(wire.tape.mostFeedA)}; ${wire.tape.run.supplies} ${wire.tape.run.supplies === 1 ? 'supply' : 'supplies, outputs never joined'}`,
-          ],
-        ]
-      : []),
-  ];
-}
+const FOUND: Record<Severity, string> = {
+  stop: 'STOP',
+  look: 'look',
+  unknown: 'not known',
+  ok: '',
+};
 
 function heading({ pdf }: Pack, words: string): void {
   pdf

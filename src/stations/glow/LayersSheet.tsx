@@ -49,7 +49,7 @@ export default function LayersSheet({ build }: AtHand) {
             { figures: 'Softness' },
             { figures: 'Colour' },
             { figures: 'Mouth, min/mean' },
-            '',
+            'in its place',
           ]}
         />
         <tbody>

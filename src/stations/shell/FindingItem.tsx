@@ -10,10 +10,14 @@ interface FindingItemProps {
   build: Build | null;
   /** goes to what it is about; without it there is no such button */
   onShow?: (finding: Finding) => void;
+  /** what a way out costs, or brings up, in words */
+  about?: (finding: Finding, remedy: Remedy) => string | null;
+  /** where its question is answered there and then */
+  children?: React.ReactNode;
 }
 
 /** One check with its limit, its source, and the ways out it offers. */
-export function FindingItem({ finding, build, onShow }: FindingItemProps) {
+export function FindingItem({ finding, build, onShow, about, children }: FindingItemProps) {
   const edits = useEdits();
   const take = (remedy: Remedy) =>
     build &&
@@ -42,9 +46,13 @@ export function FindingItem({ finding, build, onShow }: FindingItemProps) {
               onClick={() => take(remedy)}
             >
               {remedy.label}
+              {about?.(finding, remedy) && (
+                <span className="pl-1.5 text-ink-soft">{about(finding, remedy)}</span>
+              )}
             </button>
           ))}
       </p>
+      {children}
     </li>
   );
 }

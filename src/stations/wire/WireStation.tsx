@@ -7,14 +7,16 @@ import { Tray } from '../build/Tray';
 import { useBuildForm } from '../build/useBuildForm';
 import { GateMark } from './GateMark';
 
-const MainsSheet = lazyPanel(() => import('./MainsSheet'));
+const SafeSheet = lazyPanel(() => import('./SafeSheet'));
+const WiresSheet = lazyPanel(() => import('./WiresSheet'));
 const CircuitsSheet = lazyPanel(() => import('./CircuitsSheet'));
 const TapeSheet = lazyPanel(() => import('./TapeSheet'));
 const DimmingSheet = lazyPanel(() => import('./DimmingSheet'));
 const GateSheet = lazyPanel(() => import('./GateSheet'));
 
 const SHEETS: readonly BuildSheet[] = [
-  { id: 'mains', name: 'Cord and plug', Sheet: MainsSheet },
+  { id: 'safe', name: 'From breaker to lamp', Sheet: SafeSheet },
+  { id: 'wires', name: 'Wires', Sheet: WiresSheet },
   { id: 'circuits', name: 'Circuits', Sheet: CircuitsSheet },
   {
     id: 'tape',
@@ -23,7 +25,7 @@ const SHEETS: readonly BuildSheet[] = [
     when: ({ wire }) => wire.tape !== null,
   },
   { id: 'dimming', name: 'Less light', Sheet: DimmingSheet },
-  { id: 'gate', name: 'Power-up', Sheet: GateSheet },
+  { id: 'gate', name: 'Look over', Sheet: GateSheet },
 ];
 
 /** Whether cable, plastic and people stay whole. */
@@ -31,7 +33,7 @@ export const WireStation = () => <WithBuild Sheet={WireSheet} />;
 
 function WireSheet({ build, readouts }: AtHand) {
   const form = useBuildForm(build);
-  const [sheet, setSheet] = useState('mains');
+  const [sheet, setSheet] = useState('safe');
   const sheets = SHEETS.filter(({ when }) => when?.(readouts) ?? true);
   if (!form) return null;
   return (

@@ -1,4 +1,5 @@
 import type { Shape } from '@/core/drawing/drawing';
+import type { Insulation } from '@/core/electrics/insulation';
 import { INKS } from './inks';
 
 export interface Paper {
@@ -21,6 +22,8 @@ export function ShapeMark({ shape, paper, lit }: { shape: Shape; paper: Paper; l
     ...(lit ? { stroke: 'var(--stop)', strokeWidth: 4 } : {}),
     vectorEffect: 'non-scaling-stroke',
   } as const;
+  if (shape.insulation && shape.kind === 'polyline')
+    return <WireMark shape={shape} paper={paper} lit={lit} />;
   switch (shape.kind) {
     case 'circle':
       return (
@@ -60,4 +63,38 @@ export function ShapeMark({ shape, paper, lit }: { shape: Shape; paper: Paper; l
         </text>
       );
   }
+}
+
+/** Insulation as it looks on the reel, the same in both themes. */
+const INSULATIONS: Record<Insulation, string> = {
+  brown: '#8a4b1c',
+  blue: '#2f6fc4',
+  'green-yellow': '#3f9a3a',
+  black: '#15130f',
+  white: '#fffdf5',
+  green: '#3f9a3a',
+  red: '#c4281c',
+  grey: '#8d8a84',
+};
+const STRIPE = '#f2d21b';
+
+interface WireMarkProps {
+  shape: Extract<Shape, { kind: 'polyline' }>;
+  paper: Paper;
+  lit: boolean;
+}
+
+/** A wire in its own colour within an outline, so that black and white show on any paper. */
+function WireMark({ shape, paper: { toX, toY }, lit }: WireMarkProps) {
+  const path = `M ${shape.points.map(([x, y]) => `${toX(x)} ${toY(y)}`).join(' L ')}`;
+  const stroke = { d: path, fill: 'none', vectorEffect: 'non-scaling-stroke' } as const;
+  return (
+    <g strokeLinejoin="round" data-insulation={shape.insulation}>
+      <path {...stroke} stroke={lit ? 'var(--stop)' : 'var(--ink)'} strokeWidth={lit ? 5.5 : 3.2} />
+      <path {...stroke} stroke={INSULATIONS[shape.insulation!]} strokeWidth={2} />
+      {shape.insulation === 'green-yellow' && (
+        <path {...stroke} stroke={STRIPE} strokeWidth={2} strokeDasharray="5 5" />
+      )}
+    </g>
+  );
 }

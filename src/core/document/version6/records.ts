@@ -25,7 +25,7 @@ export const originNow = (origin: unknown): unknown => (origin === 'user' ? 'you
 /** What version 6 asks beyond version 5: nobody has answered yet. */
 const asked = (starts: object | undefined, names: readonly string[]): Json =>
   Object.fromEntries(Object.entries(starts ?? {}).filter(([name]) => names.includes(name))) as Json;
-const NEW_IN_UNITS = ['supplyToV', 'protection', 'weather'];
+const NEW_IN_UNITS = ['supplyToV', 'protection', 'weather', 'fedAt'];
 const NEW_IN_PARTS = ['protection', 'lossW', 'earthContact'];
 const NEW_IN_CIRCUITS = ['rcd', 'earthPin', 'place'];
 

@@ -1,8 +1,9 @@
-import type { Drawing, Shape, View } from '../../drawing/drawing';
-import type { FormContext } from '../form';
+import type { Shape, View } from '../../drawing/drawing';
+import type { FormContext, FormDrawing } from '../form';
 import { partOf } from '../kit/lookup';
 import { box, circle, knob, measure, rectangle, view } from '../../drawing/shapes';
-import { wiringView } from '../kit/wiringView';
+import { holders } from '../kit/board';
+import type { Board } from '../../build/board';
 import { layoutBoard } from './layout';
 import { type BulbBoard } from './parameters';
 import { standing } from './place';
@@ -55,9 +56,9 @@ function partsOf(board: BulbBoard, context: FormContext) {
 }
 type Parts = ReturnType<typeof partsOf>;
 
-export function draw(board: BulbBoard, context: FormContext): Drawing {
+export function draw(board: BulbBoard, context: FormContext): FormDrawing {
   const parts = partsOf(board, context);
-  return { views: [frontOf(parts), sectionOf(parts), wiringOf(parts)] };
+  return { views: [frontOf(parts), sectionOf(parts)], board: boardOf(parts) };
 }
 
 function frontOf({ layout, upright, w, h, seats, flags, long, wide, first }: Parts): View {
@@ -117,14 +118,9 @@ function sectionOf({ board, layout, flag, thickness, sides }: Parts): View {
   );
 }
 
-function wiringOf({ board, context, layout, w, h, seats }: Parts): View {
-  return wiringView(
-    {
-      outline: [rectangle(-w / 2, -h / 2, w / 2, h / 2, 'hidden', 'board')],
-      terminals: seats.map(([x, y]) => [-x, y] as const),
-      terminalM: layout.footprintM,
-      dimmer: board.dimmerPartId !== null,
-    },
-    context,
-  );
-}
+const boardOf = ({ layout, w, h, seats }: Parts): Board => ({
+  outline: [rectangle(-w / 2, -h / 2, w / 2, h / 2, 'hidden', 'board')],
+  lamps: holders(seats.map(([x, y]) => [-x, y] as const)),
+  lampM: layout.footprintM,
+  rows: [],
+});

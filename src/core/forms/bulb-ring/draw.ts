@@ -1,22 +1,21 @@
-import { REGIONS } from '../../electrics/region';
-import type { Drawing, Shape, View } from '../../drawing/drawing';
-import type { FormContext } from '../form';
+import type { Shape, View } from '../../drawing/drawing';
+import type { Board } from '../../build/board';
+import type { FormContext, FormDrawing } from '../form';
+import { holders } from '../kit/board';
 import { layoutRing, type RingLayout } from './layout';
 import { SINGLE_HOLE_RADIUS_M } from './marks';
 import { partOf } from '../kit/lookup';
-import { circle, knob, line, measure, rectangle, words, type XY } from '../../drawing/shapes';
+import { circle, knob, measure, rectangle } from '../../drawing/shapes';
 import type { BulbRing } from './parameters';
 import { BOARD_M } from '../kit/typical';
 
-/** Front, section and wiring of a ring, to scale, in metres. */
-export function drawRing(ring: BulbRing, context: FormContext): Drawing {
+/** Front and section of a ring, and its back, to scale, in metres. */
+export function drawRing(ring: BulbRing, context: FormContext): FormDrawing {
   const layout = layoutRing(ring, context);
-  const views = [
-    frontView(ring, layout),
-    sectionView(ring, context, layout),
-    wiringView(ring, context, layout),
-  ];
-  return { views };
+  return {
+    views: [frontView(ring, layout), sectionView(ring, context, layout)],
+    board: boardOf(layout),
+  };
 }
 
 /** Half of a right angle: where the knobs sit. */
@@ -103,43 +102,13 @@ function sectionView(ring: BulbRing, context: FormContext, layout: RingLayout): 
   };
 }
 
-/** The back of the board: tail to the first socket, then cord to cord; all in parallel. */
-/** Plug, and dimmer where there is one, beside the tail. */
-function atThePlug(ring: BulbRing, R: number, tailX: number): Shape[] {
-  const [x, y] = plugAt(R);
-  return [
-    rectangle(x, y - R * 0.06, x + R * 0.16, y + R * 0.06, 'part', 'plug'),
-    words(x + R * 0.08, y + R * 0.13, 'plug'),
-    ...(ring.dimmerPartId
-      ? [
-          rectangle(tailX + R * 0.2, R * 1.24, tailX + R * 0.36, R * 1.4, 'part', 'dimmer'),
-          words(tailX + R * 0.28, R * 1.45, 'dimmer'),
-        ]
-      : []),
-  ];
-}
-const plugAt = (R: number): XY => [R * 0.62, R * 1.32];
-
-function wiringView(ring: BulbRing, context: FormContext, layout: RingLayout): View {
-  const R = layout.outerRadiusM;
-  // Seen from behind, left and right change places.
-  const seats = layout.seats.map((seat) => [-seat.x, seat.y] as const);
-  const first = seats[0] ?? ([0, 0] as const);
-  const { marks } = REGIONS[context.circuit.region];
-  return {
-    id: 'wiring',
-    title: 'Wiring, from behind',
-    bounds: [-R * 1.12, -R * 1.12, R * 1.12, R * 1.55],
-    shapes: [
-      circle(0, 0, R, 'hidden', 'board'),
-      circle(0, 0, Math.max(layout.innerRadiusM, 0), 'hidden', 'board'),
-      line(seats, 'cord', 'cord'),
-      line([first, [first[0], R * 1.32], plugAt(R)], 'cord', 'cord'),
-      ...seats.map(([x, y], k) => circle(x, y, layout.footprintM / 2, 'part', `seat-${k}`)),
-      ...marks.map((text, row) => words(0, R * (0.16 - 0.16 * row), text)),
-      ...atThePlug(ring, R, first[0]),
-    ],
-    dimensions: [],
-    handles: [],
-  };
-}
+/** Seen from behind, left and right change places. */
+const boardOf = (layout: RingLayout): Board => ({
+  outline: [
+    circle(0, 0, layout.outerRadiusM, 'hidden', 'board'),
+    circle(0, 0, Math.max(layout.innerRadiusM, 0), 'hidden', 'board'),
+  ],
+  lamps: holders(layout.seats.map(({ x, y }) => [-x, y] as const)),
+  lampM: layout.footprintM,
+  rows: [],
+});

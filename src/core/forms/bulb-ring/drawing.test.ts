@@ -63,17 +63,10 @@ test('front: one socket, one hole and one globe a seat, the first at the top', (
   expect('y' in first && first.y).toBeCloseTo(0.425, 12);
 });
 
-test('wiring is seen from behind: the second seat lies left of the first', () => {
-  const [cord] = view(drawn(), 'wiring').shapes.filter(({ layer }) => layer === 'cord');
-  expect(cord!.kind === 'polyline' && cord!.points[1]![0]).toBeLessThan(0);
-});
-
-test('wire marks follow the circuit’s region', () => {
-  const texts = (views: View[]) =>
-    view(views, 'wiring').shapes.flatMap((shape) => (shape.kind === 'text' ? [shape.text] : []));
-  expect(texts(drawn())).toContain('live brown');
-  const warm = sceneOf(document, document.builds[1]!);
-  expect(texts(bulbRing.draw(clerk, warm.context).views)).toContain('live black, brass');
+test('its back is seen from behind: the second seat lies left of the first', () => {
+  const { lamps } = bulbRing.draw(clerk, context).board;
+  expect(lamps[0]!.at[0]).toBeCloseTo(0, 12);
+  expect(lamps[1]!.at[0]).toBeLessThan(0);
 });
 
 test('the count knob is there only when the count is the user’s to set', () => {

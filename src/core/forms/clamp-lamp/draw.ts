@@ -1,9 +1,10 @@
-import type { Drawing, Shape, View } from '../../drawing/drawing';
-import type { FormContext } from '../form';
+import type { Shape, View } from '../../drawing/drawing';
+import type { FormContext, FormDrawing } from '../form';
 import { layerParts } from '../kit/lookup';
 import { bulbsOf } from '../kit/lamps';
 import { circle, knob, measure, polygon, view, segment } from '../../drawing/shapes';
-import { wiringView } from '../kit/wiringView';
+import { holders } from '../kit/board';
+import type { Board } from '../../build/board';
 import { type ClampLamp } from './parameters';
 
 /** What is worked out once for all views. */
@@ -26,9 +27,9 @@ function partsOf(lamp: ClampLamp, context: FormContext) {
 }
 type Parts = ReturnType<typeof partsOf>;
 
-export function draw(lamp: ClampLamp, context: FormContext): Drawing {
+export function draw(lamp: ClampLamp, context: FormContext): FormDrawing {
   const parts = partsOf(lamp, context);
-  return { views: [frontOf(parts), sectionOf(parts), wiringOf(parts)] };
+  return { views: [frontOf(parts), sectionOf(parts)], board: boardOf(parts) };
 }
 
 function frontOf({ R, globe }: Parts): View {
@@ -63,14 +64,9 @@ function sectionOf({ lamp, R, globe, layers, z, shade }: Parts): View {
   );
 }
 
-function wiringOf({ lamp, context, R, globe }: Parts): View {
-  return wiringView(
-    {
-      outline: [circle(0, 0, R, 'hidden', 'shade')],
-      terminals: [[0, 0]],
-      terminalM: globe,
-      dimmer: lamp.dimmerPartId !== null,
-    },
-    context,
-  );
-}
+const boardOf = ({ R, globe }: Parts): Board => ({
+  outline: [circle(0, 0, R, 'hidden', 'shade')],
+  lamps: holders([[0, 0]]),
+  lampM: globe,
+  rows: [],
+});

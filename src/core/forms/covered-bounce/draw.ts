@@ -1,9 +1,8 @@
-import type { Drawing, View } from '../../drawing/drawing';
-import type { FormContext } from '../form';
+import type { View } from '../../drawing/drawing';
+import type { FormContext, FormDrawing } from '../form';
 import { layerParts } from '../kit/lookup';
 import { box, circle, knob, line, measure, rectangle, view } from '../../drawing/shapes';
-import { hasBallast } from '../kit/tubes';
-import { wiringView } from '../kit/wiringView';
+import type { Board } from '../../build/board';
 import { type Bounce } from './parameters';
 import { layout } from './layout';
 
@@ -18,9 +17,9 @@ function partsOf(bounce: Bounce, context: FormContext) {
 }
 type Parts = ReturnType<typeof partsOf>;
 
-export function draw(bounce: Bounce, context: FormContext): Drawing {
+export function draw(bounce: Bounce, context: FormContext): FormDrawing {
   const parts = partsOf(bounce, context);
-  return { views: [frontOf(parts), sectionOf(parts), wiringOf(parts)] };
+  return { views: [frontOf(parts), sectionOf(parts)], board: boardOf(parts) };
 }
 
 function frontOf({ longM, diameterM, y, W, H, size }: Parts): View {
@@ -70,18 +69,13 @@ function sectionOf({ bounce, diameterM, y, H, size, layers, out }: Parts): View 
   );
 }
 
-function wiringOf({ bounce, context, longM, y, W, H, size }: Parts): View {
-  return wiringView(
-    {
-      outline: [rectangle(-W, -H, W, H, 'hidden', 'board')],
-      terminals: [
-        [longM / 2, y],
-        [longM / 2, -y],
-      ],
-      terminalM: size * 0.05,
-      dimmer: bounce.dimmerPartId !== null,
-      ballast: hasBallast(bounce, context),
-    },
-    context,
-  );
-}
+const boardOf = ({ longM, y, W, H, size }: Parts): Board => ({
+  outline: [rectangle(-W, -H, W, H, 'hidden', 'board')],
+  lamps: [y, -y].map((height, k) => ({
+    at: [-longM / 2, height] as const,
+    to: [longM / 2, height] as const,
+    ref: `seat-${k}`,
+  })),
+  lampM: size * 0.05,
+  rows: [],
+});

@@ -1,9 +1,10 @@
-import type { Drawing, View } from '../../drawing/drawing';
-import type { FormContext } from '../form';
+import type { View } from '../../drawing/drawing';
+import type { FormContext, FormDrawing } from '../form';
 import { layerParts } from '../kit/lookup';
 import { bulbsOf } from '../kit/lamps';
 import { circle, knob, measure, polygon, rectangle, view, segment } from '../../drawing/shapes';
-import { wiringView } from '../kit/wiringView';
+import { holders } from '../kit/board';
+import type { Board } from '../../build/board';
 import { layoutBox } from './layout';
 import { type FoamBox } from './parameters';
 import { seatsOf } from './rays';
@@ -26,9 +27,9 @@ function partsOf(box: FoamBox, context: FormContext) {
 }
 type Parts = ReturnType<typeof partsOf>;
 
-export function draw(box: FoamBox, context: FormContext): Drawing {
+export function draw(box: FoamBox, context: FormContext): FormDrawing {
   const parts = partsOf(box, context);
-  return { views: [frontOf(parts), sectionOf(parts), wiringOf(parts)] };
+  return { views: [frontOf(parts), sectionOf(parts)], board: boardOf(parts) };
 }
 
 function frontOf({ box, W, H, w, h, globe, size, flat }: Parts): View {
@@ -92,17 +93,12 @@ function sectionOf({ box, H, h, d, globe, size, layers, flat }: Parts): View {
   );
 }
 
-function wiringOf({ box, context, w, h, globe }: Parts): View {
-  return wiringView(
-    {
-      outline: [
-        rectangle(-w, -h, w, h, 'hidden', 'box'),
-        circle(0, 0, box.holeDiameterM / 2, 'hidden', 'box'),
-      ],
-      terminals: seatsOf(box).map(({ positionM: [x, y] }) => [-x, y] as const),
-      terminalM: globe,
-      dimmer: box.dimmerPartId !== null,
-    },
-    context,
-  );
-}
+const boardOf = ({ box, w, h, globe }: Parts): Board => ({
+  outline: [
+    rectangle(-w, -h, w, h, 'hidden', 'box'),
+    circle(0, 0, box.holeDiameterM / 2, 'hidden', 'box'),
+  ],
+  lamps: holders(seatsOf(box).map(({ positionM: [x, y] }) => [-x, y] as const)),
+  lampM: globe,
+  rows: [],
+});

@@ -18,7 +18,6 @@ import {
   segment,
 } from '../../drawing/shapes';
 import { step } from './steps';
-import { wiringView } from './wiringView';
 
 const document = sample();
 const { context } = sceneOf(document, document.builds[0]!);
@@ -135,35 +134,6 @@ describe('shapes', () => {
 describe('steps', () => {
   test('whole minutes, rounded up', () =>
     expect(step('cut', 'i', 'a', 'b', 'c', 2.1, 'd').minutes).toBe(3));
-});
-
-describe('the wiring view', () => {
-  const given = {
-    outline: [box(0, 0, 1, 1, 'hidden')],
-    terminals: [
-      [0.4, 0],
-      [0, 0],
-      [-0.4, 0],
-    ] as const,
-    terminalM: 0.05,
-  };
-  const texts = (over: object = {}) =>
-    wiringView({ ...given, ...over }, context).shapes.flatMap((shape) =>
-      shape.kind === 'text' ? [shape.text] : [],
-    );
-  test('plug, dimmer and supply in the order the current takes', () => {
-    expect(texts({ dimmer: true, supply: true }).slice(0, 3)).toEqual(['plug', 'dimmer', 'supply']);
-    expect(texts().slice(0, 2)).toEqual(['plug', 'live brown']);
-  });
-  test('low voltage is told from mains', () => {
-    expect(texts({ supply: true }).join(' ')).toContain('+ to +');
-    expect(texts().join(' ')).not.toContain('+ to +');
-  });
-  test('a thousand terminals are not all drawn', () => {
-    const many = Array.from({ length: 1000 }, (_, k) => [k / 1000, 0] as const);
-    expect(wiringView({ ...given, terminals: many }, context).shapes.length).toBeLessThan(120);
-  });
-  test('no terminals, still a plug', () => expect(texts({ terminals: [] })).toContain('plug'));
 });
 
 test('a resolved build leaves empty what most forms leave empty, and weighs board and the rest', () => {

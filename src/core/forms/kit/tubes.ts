@@ -76,7 +76,9 @@ export const ballastOf = (
   context: FormContext,
 ): Pick<Wiring, 'ballast'> => {
   const ballast = partOf(context, ballastPartId, 'ballast');
-  return ballast ? { ballast: { name: ballast.name, protection: ballast.protection } } : {};
+  if (!ballast) return {};
+  const { name, protection, kind, tubes } = ballast;
+  return { ballast: { name, protection, kind, tubes } };
 };
 
 /** Whether a ballast belongs in the wiring: the tubes want one, or one was chosen all the same. */

@@ -1,8 +1,9 @@
-import type { Drawing, View } from '../../drawing/drawing';
-import type { FormContext } from '../form';
+import type { View } from '../../drawing/drawing';
+import type { FormContext, FormDrawing } from '../form';
 import { layerParts } from '../kit/lookup';
 import { circle, knob, measure, rectangle, view, type XY, segment } from '../../drawing/shapes';
-import { wiringView } from '../kit/wiringView';
+import { serpentine } from '../kit/board';
+import type { Board } from '../../build/board';
 import { layoutFrame } from './layout';
 import type { Overhead } from './parameters';
 
@@ -31,9 +32,9 @@ function partsOf(frame: Overhead, context: FormContext) {
 }
 type Parts = ReturnType<typeof partsOf>;
 
-export function draw(frame: Overhead, context: FormContext): Drawing {
+export function draw(frame: Overhead, context: FormContext): FormDrawing {
   const parts = partsOf(frame, context);
-  return { views: [frontOf(parts), sectionOf(parts), wiringOf(parts)] };
+  return { views: [frontOf(parts), sectionOf(parts)], board: boardOf(parts) };
 }
 
 function frontOf({ frame, rowsY, rowM, barsX, W, H, size, ends }: Parts): View {
@@ -91,18 +92,9 @@ function sectionOf({ frame, rows, rowM, W, size, layers, drop }: Parts): View {
   );
 }
 
-function wiringOf({ frame, context, W, H, size, ends }: Parts): View {
-  return wiringView(
-    {
-      outline: [rectangle(-W, -H, W, H, 'hidden', 'frame')],
-      terminals: ends
-        .flatMap(([a, b], row) => (row % 2 ? [b, a] : [a, b]))
-        .map(([x, y]) => [-x, y] as const),
-      terminalM: size * 0.025,
-      supply: true,
-      dimmer: frame.dimmerPartId !== null,
-      refOf: () => 'tape',
-    },
-    context,
-  );
-}
+const boardOf = ({ W, H, ends }: Parts): Board => ({
+  outline: [rectangle(-W, -H, W, H, 'hidden', 'frame')],
+  lamps: [],
+  lampM: 0,
+  rows: serpentine(ends),
+});

@@ -1,8 +1,9 @@
-import type { Drawing, View } from '../../drawing/drawing';
-import type { FormContext } from '../form';
+import type { View } from '../../drawing/drawing';
+import type { FormContext, FormDrawing } from '../form';
 import { layerParts } from '../kit/lookup';
 import { box, circle, knob, measure, polygon, view, segment } from '../../drawing/shapes';
-import { wiringView } from '../kit/wiringView';
+import { holders } from '../kit/board';
+import type { Board } from '../../build/board';
 import { type Stack } from './parameters';
 import { layout } from './layout';
 
@@ -15,9 +16,9 @@ function partsOf(stack: Stack, context: FormContext) {
 }
 type Parts = ReturnType<typeof partsOf>;
 
-export function draw(stack: Stack, context: FormContext): Drawing {
+export function draw(stack: Stack, context: FormContext): FormDrawing {
   const parts = partsOf(stack, context);
-  return { views: [frontOf(parts), sectionOf(parts), wiringOf(parts)] };
+  return { views: [frontOf(parts), sectionOf(parts)], board: boardOf(parts) };
 }
 
 function frontOf({ stack, places, w, h, stackW, stackH, R }: Parts): View {
@@ -68,14 +69,9 @@ function sectionOf({ stack, stackH, R, layers }: Parts): View {
   );
 }
 
-function wiringOf({ stack, context, places, h, stackW, stackH }: Parts): View {
-  return wiringView(
-    {
-      outline: [box(0, 0, stackW, stackH, 'hidden', 'box')],
-      terminals: places.map(([x, y]) => [-x, y] as const),
-      terminalM: h * 0.3,
-      dimmer: stack.dimmerPartId !== null,
-    },
-    context,
-  );
-}
+const boardOf = ({ places, h, stackW, stackH }: Parts): Board => ({
+  outline: [box(0, 0, stackW, stackH, 'hidden', 'box')],
+  lamps: holders(places.map(([x, y]) => [-x, y] as const)),
+  lampM: h * 0.3,
+  rows: [],
+});

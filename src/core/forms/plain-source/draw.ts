@@ -1,11 +1,10 @@
-import type { Drawing } from '../../drawing/drawing';
-import type { FormContext } from '../form';
+import type { FormContext, FormDrawing } from '../form';
 import { box, circle, knob, measure, view } from '../../drawing/shapes';
-import { wiringView } from '../kit/wiringView';
+import { holders } from '../kit/board';
 import { type Plain } from './parameters';
 import { sourceOf } from './layout';
 
-export function draw(plain: Plain, context: FormContext): Drawing {
+export function draw(plain: Plain, context: FormContext): FormDrawing {
   const { widthM: w, heightM: h, depthM } = sourceOf(plain, context);
   const size = Math.max(w, h);
   const shape =
@@ -45,10 +44,12 @@ export function draw(plain: Plain, context: FormContext): Drawing {
         ],
         [measure([-depthM, -h / 2], [0, -h / 2], -0.12 * size, 'Depth')],
       ),
-      wiringView(
-        { outline: [box(0, 0, size, size, 'hidden')], terminals: [[0, 0]], terminalM: size * 0.12 },
-        context,
-      ),
     ],
+    board: {
+      outline: [box(0, 0, size, size, 'hidden')],
+      lamps: holders([[0, 0]]),
+      lampM: size * 0.12,
+      rows: [],
+    },
   };
 }

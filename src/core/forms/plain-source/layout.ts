@@ -38,6 +38,7 @@ function windowUnit({ windowWidthM, windowHeightM, windowCdM2, windowK }: Plain)
     supplyV: null,
     supplyToV: null,
     body: null,
+    fedAt: null,
     criKnown: true,
     emission: 'daylight',
     spectrum: null,

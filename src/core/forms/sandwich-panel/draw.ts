@@ -1,8 +1,9 @@
-import type { Drawing, View } from '../../drawing/drawing';
-import type { FormContext } from '../form';
+import type { View } from '../../drawing/drawing';
+import type { FormContext, FormDrawing } from '../form';
 import { partOf } from '../kit/lookup';
 import { circle, knob, measure, rectangle, view, type XY, segment } from '../../drawing/shapes';
-import { wiringView } from '../kit/wiringView';
+import { serpentine } from '../kit/board';
+import type { Board } from '../../build/board';
 import { BOLT_RADIUS_M, type Sandwich } from './parameters';
 import { layout, bolts } from './layout';
 
@@ -21,9 +22,9 @@ function partsOf(panel: Sandwich, context: FormContext) {
 }
 type Parts = ReturnType<typeof partsOf>;
 
-export function draw(panel: Sandwich, context: FormContext): Drawing {
+export function draw(panel: Sandwich, context: FormContext): FormDrawing {
   const parts = partsOf(panel, context);
-  return { views: [frontOf(parts), sectionOf(parts), wiringOf(parts)] };
+  return { views: [frontOf(parts), sectionOf(parts)], board: boardOf(parts) };
 }
 
 function frontOf({ panel, heights, rowM, W, H, size, ends }: Parts): View {
@@ -83,16 +84,9 @@ function sectionOf({ panel, rows, heights, W, size, back }: Parts): View {
   );
 }
 
-function wiringOf({ panel, context, W, H, size, route }: Parts): View {
-  return wiringView(
-    {
-      outline: [rectangle(-W, -H, W, H, 'hidden', 'panel')],
-      terminals: route.map(([x, y]) => [-x, y] as const),
-      terminalM: size * 0.03,
-      supply: true,
-      dimmer: panel.dimmerPartId !== null,
-      refOf: () => 'tape',
-    },
-    context,
-  );
-}
+const boardOf = ({ W, H, ends }: Parts): Board => ({
+  outline: [rectangle(-W, -H, W, H, 'hidden', 'panel')],
+  lamps: [],
+  lampM: 0,
+  rows: serpentine(ends),
+});

@@ -1,8 +1,9 @@
-import type { Drawing, Shape, View } from '../../drawing/drawing';
-import type { FormContext } from '../form';
+import type { Shape, View } from '../../drawing/drawing';
+import type { FormContext, FormDrawing } from '../form';
 import { layerParts, partOf } from '../kit/lookup';
 import { circle, knob, measure, rectangle, view, segment } from '../../drawing/shapes';
-import { wiringView } from '../kit/wiringView';
+import { turn } from '../kit/board';
+import type { Board } from '../../build/board';
 import { layoutPan } from './layout';
 import { type StripPan } from './parameters';
 
@@ -39,11 +40,11 @@ function partsOf(pan: StripPan, context: FormContext) {
       ),
     ),
   ];
-  return { pan, context, R, tape, section };
+  return { pan, R, rows, radiiM, tape, section };
 }
 type Parts = ReturnType<typeof partsOf>;
 
-export function draw(pan: StripPan, context: FormContext): Drawing {
+export function draw(pan: StripPan, context: FormContext): FormDrawing {
   const parts = partsOf(pan, context);
   const { R, section } = parts;
   return {
@@ -56,8 +57,8 @@ export function draw(pan: StripPan, context: FormContext): Drawing {
         [measure([-R, 0], [-R, pan.depthM], R * 0.14, 'Depth')],
         [knob('depthM', 'Depth', [R, pan.depthM], [0, 1])],
       ),
-      wiringOf(parts),
     ],
+    board: boardOf(parts),
   };
 }
 
@@ -79,16 +80,12 @@ function frontOf({ pan, R, tape }: Parts): View {
   );
 }
 
-function wiringOf({ pan, context, R }: Parts): View {
-  return wiringView(
-    {
-      outline: [circle(0, 0, R, 'hidden', 'pan')],
-      terminals: [[0, R * 0.9]],
-      terminalM: R * 0.08,
-      supply: true,
-      dimmer: pan.dimmerPartId !== null,
-      refOf: () => 'tape',
-    },
-    context,
-  );
-}
+const boardOf = ({ pan, R, rows, radiiM }: Parts): Board => ({
+  outline: [circle(0, 0, R, 'hidden', 'pan')],
+  lamps: [],
+  lampM: 0,
+  // On the rim all turns lie over one another: drawn one within the next.
+  rows: rows.rowsM.map((laid, row) =>
+    turn(radiiM[row]!, laid, pan.tapeOn === 'rim' ? 1 - 0.06 * row : 1),
+  ),
+});

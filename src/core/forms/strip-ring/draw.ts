@@ -1,8 +1,9 @@
-import type { Drawing, Shape, View } from '../../drawing/drawing';
-import type { FormContext } from '../form';
+import type { Shape, View } from '../../drawing/drawing';
+import type { FormContext, FormDrawing } from '../form';
 import { partOf } from '../kit/lookup';
 import { circle, knob, measure, rectangle, view } from '../../drawing/shapes';
-import { wiringView } from '../kit/wiringView';
+import { turn } from '../kit/board';
+import type { Board } from '../../build/board';
 import { layoutStripRing } from './layout';
 import type { StripRing } from './parameters';
 import { BOARD_M } from '../kit/typical';
@@ -49,7 +50,7 @@ function partsOf(ring: StripRing, context: FormContext) {
 }
 type Parts = ReturnType<typeof partsOf>;
 
-export function drawStripRing(ring: StripRing, context: FormContext): Drawing {
+export function drawStripRing(ring: StripRing, context: FormContext): FormDrawing {
   const parts = partsOf(ring, context);
   const { R, r, thickness, half } = parts;
   return {
@@ -61,8 +62,8 @@ export function drawStripRing(ring: StripRing, context: FormContext): Drawing {
         [...half(-1), ...half(1)],
         [measure([r, -thickness], [R, -thickness], -R * 0.1, 'Ring width')],
       ),
-      wiringOf(parts),
     ],
+    board: boardOf(parts),
   };
 }
 
@@ -92,16 +93,9 @@ function frontOf({ R, r, tab, tape, outline }: Parts): View {
   );
 }
 
-function wiringOf({ ring, context, layout, R, outline }: Parts): View {
-  return wiringView(
-    {
-      outline: outline.map((shape) => ({ ...shape, layer: 'hidden' })),
-      terminals: [[0, layout.radiiM[0] ?? R]],
-      terminalM: R * 0.06,
-      supply: true,
-      dimmer: ring.dimmerPartId !== null,
-      refOf: () => 'tape',
-    },
-    context,
-  );
-}
+const boardOf = ({ layout, outline }: Parts): Board => ({
+  outline: outline.map((shape) => ({ ...shape, layer: 'hidden' })),
+  lamps: [],
+  lampM: 0,
+  rows: layout.rows.rowsM.map((laid, row) => turn(layout.radiiM[row]!, laid)),
+});

@@ -1,9 +1,8 @@
-import type { Drawing, View } from '../../drawing/drawing';
-import type { FormContext } from '../form';
+import type { View } from '../../drawing/drawing';
+import type { FormContext, FormDrawing } from '../form';
 import { partOf } from '../kit/lookup';
 import { box, circle, knob, measure, rectangle, view } from '../../drawing/shapes';
-import { hasBallast } from '../kit/tubes';
-import { wiringView } from '../kit/wiringView';
+import type { Board } from '../../build/board';
 import { type TubeBank } from './parameters';
 import { layout } from './layout';
 import { BOARD_M } from '../kit/typical';
@@ -38,9 +37,9 @@ function partsOf(bank: TubeBank, context: FormContext) {
 }
 type Parts = ReturnType<typeof partsOf>;
 
-export function draw(bank: TubeBank, context: FormContext): Drawing {
+export function draw(bank: TubeBank, context: FormContext): FormDrawing {
   const parts = partsOf(bank, context);
-  return { views: [frontOf(parts), sectionOf(parts), wiringOf(parts)] };
+  return { views: [frontOf(parts), sectionOf(parts)], board: boardOf(parts) };
 }
 
 function frontOf({ bank, upright, backWidthM, backHeightM, size, tubes, last }: Parts): View {
@@ -106,35 +105,23 @@ function sectionOf({ bank, diameterM, rowsM, thickness, half }: Parts): View {
   );
 }
 
-function wiringOf({
-  bank,
-  context,
-  longM,
-  upright,
-  diameterM,
-  rowsM,
-  backWidthM,
-  backHeightM,
-}: Parts): View {
-  return wiringView(
-    {
-      outline: [
-        rectangle(
-          -backWidthM / 2,
-          -backHeightM / 2,
-          backWidthM / 2,
-          backHeightM / 2,
-          'hidden',
-          'board',
-        ),
-      ],
-      terminals: rowsM.map((across) =>
-        upright ? ([-across, longM / 2] as const) : ([-longM / 2, across] as const),
-      ),
-      terminalM: diameterM,
-      dimmer: bank.dimmerPartId !== null,
-      ballast: hasBallast(bank, context),
-    },
-    context,
-  );
-}
+const boardOf = ({ longM, upright, diameterM, rowsM, backWidthM, backHeightM }: Parts): Board => ({
+  outline: [
+    rectangle(
+      -backWidthM / 2,
+      -backHeightM / 2,
+      backWidthM / 2,
+      backHeightM / 2,
+      'hidden',
+      'board',
+    ),
+  ],
+  lamps: rowsM.map((across, k) => ({
+    ...(upright
+      ? { at: [-across, longM / 2] as const, to: [-across, -longM / 2] as const }
+      : { at: [-longM / 2, across] as const, to: [longM / 2, across] as const }),
+    ref: `seat-${k}`,
+  })),
+  lampM: diameterM,
+  rows: [],
+});

@@ -1,7 +1,7 @@
-import type { Drawing, View } from '../../drawing/drawing';
-import type { FormContext } from '../form';
+import type { View } from '../../drawing/drawing';
+import type { FormContext, FormDrawing } from '../form';
 import { circle, knob, measure, rectangle, view, segment } from '../../drawing/shapes';
-import { wiringView } from '../kit/wiringView';
+import type { Board } from '../../build/board';
 import { type TubeLight } from './parameters';
 import { layout } from './layout';
 
@@ -14,9 +14,9 @@ function partsOf(light: TubeLight, context: FormContext) {
 }
 type Parts = ReturnType<typeof partsOf>;
 
-export function draw(light: TubeLight, context: FormContext): Drawing {
+export function draw(light: TubeLight, context: FormContext): FormDrawing {
   const parts = partsOf(light, context);
-  return { views: [frontOf(parts), sectionOf(parts), wiringOf(parts)] };
+  return { views: [frontOf(parts), sectionOf(parts)], board: boardOf(parts) };
 }
 
 function frontOf({ light, L, d, lit }: Parts): View {
@@ -51,19 +51,16 @@ function sectionOf({ light, d }: Parts): View {
   );
 }
 
-function wiringOf({ light, context, L, d, lit }: Parts): View {
-  return wiringView(
-    {
-      outline: [rectangle(-L, -Math.max(d, L * 0.08), L, Math.max(d, L * 0.08), 'hidden', 'tube')],
-      terminals: [
-        [-lit / 2, 0],
-        [lit / 2, 0],
-      ],
-      terminalM: 0.02,
-      supply: true,
-      dimmer: light.dimmerPartId !== null,
-      refOf: () => 'tape',
-    },
-    context,
-  );
-}
+const boardOf = ({ light, L, d, lit }: Parts): Board => ({
+  outline: [rectangle(-L, -Math.max(d, L * 0.08), L, Math.max(d, L * 0.08), 'hidden', 'tube')],
+  lamps: [],
+  lampM: 0,
+  // Strands lie back to back: drawn beside one another.
+  rows: Array.from({ length: light.strands }, (_, k) => {
+    const y = light.strands === 1 ? 0 : (k - 0.5) * L * 0.08;
+    return [
+      [lit / 2, y],
+      [-lit / 2, y],
+    ] as const;
+  }),
+});

@@ -1,8 +1,9 @@
 import { doorShapes } from '../kit/doors';
-import type { Drawing, View } from '../../drawing/drawing';
-import type { FormContext } from '../form';
+import type { View } from '../../drawing/drawing';
+import type { FormContext, FormDrawing } from '../form';
 import { box, knob, measure, rectangle, view, segment } from '../../drawing/shapes';
-import { wiringView } from '../kit/wiringView';
+import { holders } from '../kit/board';
+import type { Board } from '../../build/board';
 import { type WorkLight } from './parameters';
 import { lampOf, doorsOf } from './layout';
 
@@ -14,9 +15,9 @@ function partsOf(light: WorkLight, context: FormContext) {
 }
 type Parts = ReturnType<typeof partsOf>;
 
-export function draw(light: WorkLight, context: FormContext): Drawing {
+export function draw(light: WorkLight, context: FormContext): FormDrawing {
   const parts = partsOf(light, context);
-  return { views: [frontOf(parts), sectionOf(parts), wiringOf(parts)] };
+  return { views: [frontOf(parts), sectionOf(parts)], board: boardOf(parts) };
 }
 
 function frontOf({ light, faceWidthM, faceHeightM, leafLengthM }: Parts): View {
@@ -65,14 +66,9 @@ function sectionOf({ faceHeightM, leafLengthM, depth }: Parts): View {
   );
 }
 
-function wiringOf({ light, context, faceWidthM, faceHeightM }: Parts): View {
-  return wiringView(
-    {
-      outline: [box(0, 0, faceWidthM, faceHeightM, 'hidden', 'seat-0')],
-      terminals: [[0, 0]],
-      terminalM: faceHeightM * 0.2,
-      dimmer: light.dimmerPartId !== null,
-    },
-    context,
-  );
-}
+const boardOf = ({ faceWidthM, faceHeightM }: Parts): Board => ({
+  outline: [box(0, 0, faceWidthM, faceHeightM, 'hidden', 'seat-0')],
+  lamps: holders([[0, 0]]),
+  lampM: faceHeightM * 0.2,
+  rows: [],
+});
