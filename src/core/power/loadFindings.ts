@@ -23,6 +23,7 @@ export function loadFindings(
     ...protectionFindings(plan, resolved, parts),
     ...inrush(plan, resolved),
     ...supplyVoltage(plan, resolved),
+    ...tubeEnds(resolved),
   ];
 }
 
@@ -171,6 +172,23 @@ function inrush(plan: PowerPlan, resolved: ResolvedBuild): Finding[] {
       limit: `about ${INRUSH_LAMPS} cheap LED lamps on one switch`,
       source: 'Common practice',
       where: { drawing: 'plug', field: resolved.wiring.plug.field },
+    },
+  ];
+}
+
+/** An LED tube wired at the wrong end is a short, or leaves its free pins live. */
+function tubeEnds({ groups, lampsAt }: ResolvedBuild): Finding[] {
+  const unread = groups.find(({ unit }) => unit.fedAt === 'unknown');
+  if (!unread) return [];
+  return [
+    {
+      id: 'power.tube-ends',
+      topic: 'power',
+      severity: 'unknown',
+      title: 'Which ends are these tubes fed at?',
+      message: `“${unread.unit.name}”: some take live and neutral at one end, some live here and neutral there. The wrong way round is a short, or live pins at the free end. It stands on the label of the tube.`,
+      source: 'IEC 62776 double-capped LED lamps; from memory',
+      where: { drawing: lampsAt.drawing, field: 'unit.fedAt' },
     },
   ];
 }

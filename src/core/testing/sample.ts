@@ -38,7 +38,11 @@ const answered = (document: Production): Production => ({
   shelf: {
     units: document.shelf.units.map((unit) =>
       'protection' in unit
-        ? { ...unit, protection: 'lamp' in unit && unit.lamp === 'halogen' ? 'I' : 'II' }
+        ? {
+            ...unit,
+            protection: 'lamp' in unit && unit.lamp === 'halogen' ? 'I' : 'II',
+            ...('fedAt' in unit ? { fedAt: 'one' } : {}),
+          }
         : unit,
     ),
     parts: document.shelf.parts.map((part) => {
