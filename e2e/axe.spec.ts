@@ -90,7 +90,7 @@ const WALKS: Record<string, (page: Page, ferry: string, seen: Look) => Promise<v
     await expect(page.locator('[data-plan=thorough]')).toBeVisible();
     await sheets(page, ['Layouts', 'At the saw', 'Shopping', 'Files'], seen);
     await visit(page, `/p/${ferry}/wire?build=clerk-pan`);
-    await sheets(page, ['Circuits', 'Along the tape', 'Less light', 'Power-up'], seen);
+    await sheets(page, ['Wires', 'Circuits', 'Along the tape', 'Less light', 'Look over'], seen);
   },
   'the shelf': async (page, ferry, seen) => {
     await visit(page, `/p/${ferry}/shelf?build=clerk-ring`);

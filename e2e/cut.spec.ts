@@ -135,7 +135,7 @@ test('accessories: added, sized in their own drawer and on their own view, taken
   );
   await put(page, 'Upright length', '90 cm');
   await page.getByLabel('Pipe', { exact: true }).selectOption({ label: 'Plastic pipe 20 mm, 3 m' });
-  await page.getByRole('button', { name: 'Stand, from the front' }).click();
+  await page.getByRole('button', { name: 'Stand, from the side' }).click();
   const handle = page.getByRole('slider', { name: 'Upright length' });
   await handle.focus();
   await page.keyboard.press('Shift+ArrowUp');

@@ -1,4 +1,5 @@
 import { LOOK_OVER } from '../src/core/power/wire';
+import type { Production } from '../src/core/document/production';
 import { nightFerry } from '../src/demo/nightFerry';
 import { command, expect, kept, put, stored, test, visit, type Page } from './bench';
 
@@ -33,15 +34,130 @@ test('film on halogen: refused until it stands clear', async ({ page, ferry }) =
   await visit(page, `/p/${ferry}/wire?build=counter-lamp`);
   await ready(page);
   await drawer(page, 'Lamp');
-  await page
-    .getByLabel('Bulb', { exact: true })
-    .selectOption({ label: 'A55 halogen 42 W 630 lm 2800 K' });
+  const bulb = page.getByRole('region', { name: 'Tray' }).getByLabel('Bulb', { exact: true });
+  await bulb.selectOption({ label: 'A55 halogen 42 W 630 lm 2800 K' });
   await shut(page);
   await expect(page.locator('[data-finding="heat.clearance.layer"]')).toContainText('can scorch');
-  await page
-    .getByLabel('Bulb', { exact: true })
-    .selectOption({ label: 'A60 globe 9 W 806 lm 4000 K' });
+  await bulb.selectOption({ label: 'A60 globe 9 W 806 lm 4000 K' });
   await ready(page);
+});
+
+/** A fresh Night Ferry with a change made to it before anybody opens it. */
+async function altered(page: Page, change: (draft: Production) => void): Promise<string> {
+  const document = structuredClone(nightFerry());
+  change(document);
+  const answer = await page.request.post('/api/productions', { data: { document } });
+  return ((await answer.json()) as { id: string }).id;
+}
+const lightOf = (document: Production, id: string) =>
+  document.builds.find((build) => build.id === id)!;
+
+/** Shut by one finding, mended by its own way out, and shut again by taking that back. */
+async function mended(page: Page, finding: string, way: string | RegExp) {
+  await shut(page);
+  const item = page.locator(`[data-finding="${finding}"]`);
+  await item.getByRole('button', { name: way }).first().click();
+  await ready(page);
+  await page.keyboard.press('Control+z');
+  await shut(page);
+}
+
+test('a hot beam on foam: refused, the light moved back', async ({ page }) => {
+  const id = await altered(page, (draft) =>
+    Object.assign(lightOf(draft, 'corridor-work').parameters, {
+      unitId: 'work-halogen-400',
+      cordPartId: 'cord-15-3',
+      aim: 'bounce',
+      bounceFinish: 'foam-core',
+      bounceDistanceM: 0.4,
+    }),
+  );
+  await visit(page, `/p/${id}/wire?build=corridor-work`);
+  await expect(page.locator('[data-finding="heat.clearance.bounce"]')).toContainText('scorch');
+  await mended(page, 'heat.clearance.bounce', /^Move the light back/);
+});
+
+test('a metal board without earth: refused, a cord with earth costs what it says', async ({
+  page,
+}) => {
+  const id = await altered(page, (draft) =>
+    Object.assign(lightOf(draft, 'clerk-ring').parameters, { boardPartId: 'alu-2' }),
+  );
+  await visit(page, `/p/${id}/wire?build=clerk-ring`);
+  const item = page.locator('[data-finding="earth.metal"]');
+  await expect(item).toContainText('loose strand');
+  await expect(item.getByRole('button', { name: /^Use “Three-core/ })).toContainText(
+    /[+−]€|nothing/,
+  );
+  await mended(page, 'earth.metal', /^Use “Three-core/);
+});
+
+test('a fuse too big for its flex: told on the chain, the small one put in', async ({ page }) => {
+  const id = await altered(page, (draft) => {
+    for (const circuit of draft.circuits) circuit.region = 'uk-230-50';
+    const plug = draft.shelf.parts.find((part) => part.id === 'plug-16')!;
+    for (const fuseA of [13, 3])
+      draft.shelf.parts.push({
+        ...plug,
+        id: `fused-${fuseA}`,
+        name: `Fused plug, ${fuseA} A in it`,
+        ratedA: 13,
+        fuseA,
+      } as typeof plug);
+    Object.assign(lightOf(draft, 'clerk-ring').parameters, { plugPartId: 'fused-13' });
+  });
+  await visit(page, `/p/${id}/wire?build=clerk-ring`);
+  await expect(page.locator('[data-link=plug]')).toHaveAttribute('data-severity', 'stop');
+  await mended(page, 'power.protection', 'Use “Fused plug, 3 A in it”');
+});
+
+test('a light that leans over: refused, its feet made longer', async ({ page }) => {
+  const id = await altered(page, (draft) => {
+    const { accessories } = lightOf(draft, 'clerk-pan');
+    Object.assign(accessories.find(({ kind }) => kind === 'pipe-stand')!.parameters, {
+      pipePartId: 'pipe-alu-25',
+    });
+    Object.assign(accessories.find(({ kind }) => kind === 'hood')!.parameters, {
+      boardPartId: 'ply-9',
+      lengthM: 0.6,
+    });
+  });
+  await visit(page, `/p/${id}/wire?build=clerk-pan`);
+  await mended(page, 'stand.pan-stand.lean', /^Feet of/);
+});
+
+test('what nobody has said is asked and answered on the spot', async ({ page }) => {
+  const id = await altered(page, (draft) => {
+    for (const circuit of draft.circuits) circuit.rcd = 'unknown';
+    lightOf(draft, 'clerk-ring').site.attended = 'unknown';
+  });
+  await visit(page, `/p/${id}/wire?build=clerk-ring`);
+  await shut(page);
+  await page
+    .getByLabel('RCD (GFCI), Hall ring A')
+    .selectOption({ label: 'a portable one at the outlet' });
+  await expect(page.locator('[data-link=rcd]')).toHaveAttribute('data-severity', 'ok');
+  await page.getByLabel('While it is on').selectOption({ label: 'somebody stays with it' });
+  await ready(page);
+  await kept(page);
+  const { document } = await stored(page, id);
+  expect(document.circuits.find(({ id: own }) => own === 'hall-a')!.rcd).toBe('plug');
+  expect(lightOf(document, 'clerk-ring').site.attended).toBe('always');
+});
+
+test('every wire drawn and listed; another copy wants another look', async ({ page }) => {
+  const id = await altered(page, (draft) => void (lightOf(draft, 'clerk-ring').copies = 2));
+  await visit(page, `/p/${id}/wire?build=clerk-ring`);
+  await sheet(page, 'Wires');
+  await expect(page.locator('[data-view=wiring] [data-insulation=brown]').first()).toBeVisible();
+  await expect(page.getByRole('cell', { name: /^plug → lamp 1/ })).toBeVisible();
+  await sheet(page, 'Look over');
+  for (const point of LOOK_OVER) await page.getByRole('checkbox', { name: point }).check();
+  await page.getByRole('textbox', { name: 'Name of who looked' }).fill('M. Okonkwo');
+  await page.getByRole('button', { name: 'Sign off' }).click();
+  await expect(page.locator('[data-sign-off=holds]')).toContainText('Copy 1');
+  await ready(page);
+  await expect(page.getByLabel('Which copy')).toHaveValue('2');
 });
 
 test('wrong dimmer, with the keyboard only, through to the sign-off', async ({ page, ferry }) => {
@@ -69,9 +185,9 @@ test('wrong dimmer, with the keyboard only, through to the sign-off', async ({ p
   await press('Home');
   await ready(page);
   await page.evaluate(() => (document.activeElement as HTMLElement).blur());
-  await tabTo('tab', 'Cord and plug');
+  await tabTo('tab', 'From breaker to lamp');
   await press('End');
-  await expect(page.getByRole('tab', { name: 'Power-up' })).toHaveAttribute(
+  await expect(page.getByRole('tab', { name: 'Look over' })).toHaveAttribute(
     'aria-selected',
     'true',
   );

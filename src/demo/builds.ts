@@ -106,7 +106,7 @@ export const MORE_BUILDS = [
       socketPartId: 'socket-e27',
       boardPartId: 'ply-9',
       flags: 'sides',
-      flagPartId: 'foam-core-5',
+      flagPartId: 'corrugated-4',
       ...cord,
     }),
     {

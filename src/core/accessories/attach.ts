@@ -98,6 +98,7 @@ function ownSupport(support: Support, id: string): Support {
       foreField: own(told.foreField),
       sideField: told.sideField && own(told.sideField),
       uprightField: own(told.uprightField),
+      uprightsField: own(told.uprightsField),
     };
   return told.kind === 'hoist'
     ? { ...told, bondsField: told.bondsField && own(told.bondsField) }

@@ -12,9 +12,11 @@ import { step, sticks } from '../forms/kit/steps';
 import type { ResolvedBuild } from '../build/resolvedBuild';
 import type { AccessoryDefinition, Attachment } from './accessory';
 
+const MOST_UPRIGHTS = 4;
+
 const { schema, fields, defaults } = defineParameters({
   pipePartId: part('Pipe', 'Stand', 'stick'),
-  uprights: count('Uprights', 'Stand', { start: 2, min: 1, max: 4 }),
+  uprights: count('Uprights', 'Stand', { start: 2, min: 1, max: MOST_UPRIGHTS }),
   uprightM: length('Upright length', 'Stand', { start: 0.61, min: 0.15, max: 3 }),
   footPieceM: length('Foot piece', 'Stand', { start: 0.178, min: 0.05, max: 1 }),
   crossPieceM: length('Cross piece', 'Stand', { start: 0.254, min: 0.05, max: 2 }),
@@ -79,6 +81,8 @@ function supportOf({ stand, context, massKg }: Parts): Stand {
     field: 'footPieceM',
     foreField: 'footPieceM',
     uprightField: 'uprightM',
+    uprightsField: 'uprights',
+    mostUprights: MOST_UPRIGHTS,
     sideField: cross ? null : 'crossPieceM',
   };
 }

@@ -51,6 +51,9 @@ export interface Stand extends SupportBase {
   /** parameters that move those edges */
   foreField: string;
   uprightField: string;
+  uprightsField: string;
+  /** the most it can have */
+  mostUprights: number;
   sideField: string | null;
 }
 

@@ -30,8 +30,8 @@ export interface Thing {
   /** shape on a drawing, and the parameter that chooses or moves it */
   ref: string;
   field: string;
-  /** parameter that moves it away metre for metre, and its value now */
-  raise?: { field: string; fromM: number };
+  /** parameter that moves it away metre for metre, its value now and at most, and what that is at the bench */
+  raise?: { field: string; fromM: number; mostM: number; how: string };
   /** lies over the lamp's own face and keeps its heat in */
   covers?: true;
 }

@@ -148,7 +148,7 @@ const lookOver = ({ resolved }: Finishing): Step =>
       resolved.tape
         ? 'no short from + to −, + to + and − to − at every feed'
         : 'live to the centre contact or brass'
-    }; every point of the power-up sheet ticked`,
+    }; every point of the look-over ticked`,
   );
 
 const measureEarth = ({ earths, cordOhm }: Finishing): Step =>

@@ -148,14 +148,15 @@ function tooClose(thing: Thing, { distanceM, keepAwayM }: Exposure, common: Comm
     severity: 'stop',
     title: `The ${thing.name} is too close to hot lamps`,
     message: `${mm(distanceM)} from the nearest lamp: ${thing.burns === 'skin' ? 'it burns skin and can set clothes and paper on fire' : 'it can scorch and catch fire while nobody looks'}. Move it away, or use LED lamps.`,
-    remedies: raise
-      ? [
-          {
-            label: `Raise the sockets by ${mm(needed)} on metal or porcelain spacers`,
-            parameters: { [raise.field]: raise.fromM + needed },
-          },
-        ]
-      : [],
+    remedies:
+      raise && raise.fromM + needed <= raise.mostM
+        ? [
+            {
+              label: `${raise.how} by ${mm(needed)}`,
+              parameters: { [raise.field]: raise.fromM + needed },
+            },
+          ]
+        : [],
   };
 }
 

@@ -114,6 +114,9 @@ function aroundTo(sheet: Sheet, from: XY, to: XY, other: XY, tube: number, far: 
 /** Share of the picture the lanes across may take above the board. */
 const CHANNEL_DEPTH = 0.08;
 
+/** Gaps above a row at which its lead comes in: clear of the tape, below the row before. */
+const ABOVE_ROW = 1.8;
+
 /** From its supply down and in above its row, so that no lead lies on the tape. */
 export function feedPath(
   graph: WiringGraph,
@@ -127,6 +130,6 @@ export function feedPath(
   const own = graph.conductors.filter((each) => each.from.node === from && each.role === 'plus');
   const rank = own.findIndex(({ to }) => to.node === feed.id);
   const x = at[0] + lane(rank < 0 ? index : rank, own.length, sheet);
-  const above = feed.at[1] + sheet.gap * 4;
+  const above = feed.at[1] + sheet.gap * ABOVE_ROW;
   return [[x, at[1]], [x, above], [feed.at[0], above], feed.at];
 }

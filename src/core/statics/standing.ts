@@ -153,6 +153,16 @@ function tipFindings(
   ];
 }
 
+/** From half of what its material bears on somebody looks. */
+const HALF_BORNE = 0.5;
+
+/** As many uprights as share the load; each takes its part. @param times what one of now bears too much */
+function moreUprights({ uprights, uprightsField, mostUprights }: Stand, times: number): Remedy[] {
+  const wanted = Math.ceil(uprights * times);
+  if (times <= 1 || wanted > mostUprights) return [];
+  return [{ label: `${wanted} uprights`, parameters: { [uprightsField]: wanted } }];
+}
+
 /** Uprights as columns fixed at their foot, and bent by a push and by what leans on them. */
 function columnFindings(stand: Stand, { heightM, leanM }: Standing, carriedKg: number): Finding[] {
   const { pipe, uprights, uprightM, id, ref } = stand;
@@ -165,7 +175,8 @@ function columnFindings(stand: Stand, { heightM, leanM }: Standing, carriedKg: n
     bendingPa(pipe, (PUSH_N * heightM + carriedKg * GRAVITY * Math.abs(leanM)) / uprights) /
     bearsPa(pipe);
   const sways = cantileverM(pipe, uprightM, PUSH_N / uprights) / uprightM;
-  const common = { topic: 'standing' as const, where };
+  const remedies = moreUprights(stand, Math.max(used * 2 * COLUMN_SAFETY, bent / HALF_BORNE));
+  const common = { topic: 'standing' as const, where, remedies };
   const found: Finding[] = [];
   if (used > 1 / (2 * COLUMN_SAFETY))
     found.push({
@@ -177,7 +188,7 @@ function columnFindings(stand: Stand, { heightM, leanM }: Standing, carriedKg: n
       limit: `a third of the load that buckles it, ${(buckles / GRAVITY / COLUMN_SAFETY).toFixed(1)} kg`,
       source: 'Euler column, foot fixed and top free: π²·E·I/(4·L²)',
     });
-  if (bent > 0.5)
+  if (bent > HALF_BORNE)
     found.push({
       ...common,
       id: `${id}.bends`,

@@ -106,6 +106,8 @@ describe('stands', () => {
         foreField: 'footPieceM',
         sideField: 'crossPieceM',
         uprightField: 'uprightM',
+        uprightsField: 'uprights',
+        mostUprights: 4,
         ...over,
       } as never,
       build,

@@ -6,13 +6,15 @@ interface Ink {
   width: number;
   colour: string;
   dash?: [number, number];
+  /** what lies beneath is hidden by it */
+  fill?: string;
 }
 const INKS: Record<PenLayer, Ink> = {
   cut: { width: 1.1, colour: '#1c160e' },
   score: { width: 0.7, colour: '#1c160e', dash: [5, 3] },
   drill: { width: 0.5, colour: '#1c160e' },
   mark: { width: 0.35, colour: '#6a5f50' },
-  part: { width: 0.6, colour: '#1c160e' },
+  part: { width: 0.6, colour: '#1c160e', fill: '#ffffff' },
   cord: { width: 1, colour: '#76540d' },
   tape: { width: 1.3, colour: '#b57a0c' },
   glass: { width: 0.6, colour: '#a8792a' },
@@ -29,7 +31,7 @@ export interface Placement {
 }
 
 export function drawShape(pdf: Pdf, shape: Shape, place: Placement, textPt: number): void {
-  const { width, colour, dash } = INKS[shape.layer];
+  const { width, colour, dash, fill } = INKS[shape.layer];
   if (shape.kind === 'text') {
     pdf.font('text').fontSize(textPt).fillColor('#1c160e');
     const text = plain(shape.text);
@@ -47,7 +49,9 @@ export function drawShape(pdf: Pdf, shape: Shape, place: Placement, textPt: numb
     pdf.circle(place.x(shape.x), place.y(shape.y), shape.r * place.scale);
   else if (shape.kind === 'arc') arc(pdf, shape, place);
   else path(pdf, shape, place);
-  pdf.stroke().undash();
+  if (fill) pdf.fillAndStroke(fill, colour);
+  else pdf.stroke();
+  pdf.undash();
 }
 
 /** Insulation as it prints. */
@@ -69,11 +73,11 @@ function wire(pdf: Pdf, shape: Extract<Shape, { kind: 'polyline' }>, place: Plac
     pdf.lineWidth(width).strokeColor(colour).stroke();
   };
   pdf.undash();
-  stroke(1.5, '#1c160e');
-  stroke(1, INSULATIONS[shape.insulation!]);
+  stroke(2.2, '#1c160e');
+  stroke(1.3, INSULATIONS[shape.insulation!]);
   if (shape.insulation !== 'green-yellow') return;
   pdf.dash(2, { space: 2 });
-  stroke(1, '#f2d21b');
+  stroke(1.3, '#f2d21b');
   pdf.undash();
 }
 

@@ -31,8 +31,8 @@ export function safetyPage(pack: Pack): void {
   writeTable(
     pdf,
     [
-      { title: 'From the breaker to the lamps', share: 0.2 },
-      { title: '', share: 0.42 },
+      { title: 'From breaker to lamps', share: 0.22 },
+      { title: '', share: 0.4 },
       { title: 'Carries, of what it bears', share: 0.24 },
       { title: 'Found', share: 0.14 },
     ],

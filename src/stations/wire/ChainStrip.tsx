@@ -84,8 +84,11 @@ function Link({ link, last }: { link: ChainLink; last: boolean }) {
               style={{ width: `${Math.min(100, (100 * load.value) / load.limit)}%` }}
             />
           </span>
-          <span className="figure mt-0.5 text-[12px] whitespace-nowrap">
-            {short(load.value)} of {short(load.limit)} {load.unit}
+          <span className="figure mt-0.5 text-[11.5px] whitespace-nowrap">
+            {short(load.value)}
+            <span className="sr-only"> of </span>
+            <span aria-hidden>/</span>
+            {short(load.limit)} {load.unit}
           </span>
         </>
       )}

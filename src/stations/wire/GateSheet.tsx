@@ -14,6 +14,7 @@ import { useProduction } from '../store/context';
 import { useEdits } from '../store/useEdits';
 import { useWorkplace } from '../shell/useWorkplace';
 import { SignedOff } from './SignedOff';
+import { StepsBefore } from './StepsBefore';
 import { usePowerUp } from './usePowerUp';
 
 const GATE: Record<PowerUp['state'], { title: string; words: string }> = {
@@ -61,6 +62,7 @@ export default function GateSheet({ build, readouts }: AtHand) {
             </ul>
           </>
         )}
+        <StepsBefore readouts={readouts} />
         <SignedOff build={build} now={state} shut={!open} />
       </section>
       <LookOver key={state} build={build} state={state} open={open} />
@@ -203,12 +205,6 @@ function LookOver({ build, state, open }: LookOverProps) {
         <span role="status" className="text-[13px] text-ink-soft">
           {why ?? 'Their name and today’s date are kept with the design.'}
         </span>
-      </p>
-      <p className="mt-3 text-[13px] text-ink-soft">
-        First power-up through a switched strip behind an RCD (GFCI) whose test button was pressed,
-        hands off, light upward on stone, tile or sheet metal, somebody else in the room; then a
-        look after ten minutes and after an hour, never left alone. Unplug and let it cool before a
-        hand goes near.
       </p>
     </section>
   );

@@ -16,6 +16,8 @@ const { cordPartId, plugPartId, dimmerPartId, tailLengthM } = mainsParameters(3)
 export const MOST_SOCKETS = 400;
 
 /** Sockets round an annular board; nothing chosen yet, sizes that fit a car boot. */
+export const MOST_STANDOFF_M = 0.3;
+
 export const bulbRingParameters = defineParameters({
   outerDiameterM: length('Outer Ø', 'Board', { start: 1, min: 0.15, max: 4 }),
   ringWidthM: length('Ring width', 'Board', { start: 0.15, min: 0.03, max: 1.5, step: 0.005 }),
@@ -50,7 +52,12 @@ export const bulbRingParameters = defineParameters({
     [2, 'Two, staggered'],
   ]),
   socketPartId: part('Socket', 'Sockets', 'socket'),
-  standoffM: length('Spacer under socket', 'Sockets', { start: 0, min: 0, max: 0.3, step: 0.005 }),
+  standoffM: length('Spacer under socket', 'Sockets', {
+    start: 0,
+    min: 0,
+    max: MOST_STANDOFF_M,
+    step: 0.005,
+  }),
   groups: bulbGroups('Bulbs', 'Bulbs'),
   finish: finish('Front finish', 'Front', 'white-emulsion'),
   paintPartId: part('Paint', 'Front', 'paint', false),

@@ -12,7 +12,7 @@ import { ringFindings } from './findings';
 import { layoutRing, type RingLayout } from './layout';
 import { ringFacts, ringPieces } from './marks';
 import { linkLengthM, fittingsMassKg, ringNeeds } from './needs';
-import type { BulbRing } from './parameters';
+import { MOST_STANDOFF_M, type BulbRing } from './parameters';
 import { ringSteps } from './steps';
 
 /** A skirt hangs from the rim towards the subject. */
@@ -97,7 +97,12 @@ function thingsOf(ring: BulbRing, context: FormContext, layout: RingLayout): Thi
       place: { kind: 'ring', zM: 0, innerRadiusM, outerRadiusM },
       ref: 'board',
       field: 'standoffM',
-      raise: { field: 'standoffM', fromM: ring.standoffM },
+      raise: {
+        field: 'standoffM',
+        fromM: ring.standoffM,
+        mostM: MOST_STANDOFF_M,
+        how: 'Raise the sockets on metal or porcelain spacers',
+      },
     },
     ...skirtOf(ring).map((skirt): Thing => ({
       id: 'skirt',

@@ -11,6 +11,8 @@ import {
   unit,
 } from '../kit/parameters';
 
+export const MOST_BOUNCE_M = 10;
+
 export const parameters = defineParameters({
   unitId: unit('Work light', 'Lamp', 'work-light'),
   faceWidthM: length('Face width', 'Lamp', { start: 0.165, min: 0.03, max: 1, step: 0.005 }),
@@ -49,7 +51,7 @@ export const parameters = defineParameters({
   bounceDistanceM: length('Lamp to the surface', 'Bounce', {
     start: 1,
     min: 0.1,
-    max: 10,
+    max: MOST_BOUNCE_M,
     when: { parameter: 'aim', is: 'bounce' },
   }),
   bounceFinish: finish('Surface', 'Bounce', 'white-ceiling'),

@@ -27,7 +27,7 @@ import { checkLamps } from '../kit/steps';
 import { FINISHES } from '../../materials/finish';
 import type { Vector } from '../../light/vector';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
-import { type WorkLight } from './parameters';
+import { MOST_BOUNCE_M, type WorkLight } from './parameters';
 import { lampOf, doorsOf } from './layout';
 
 /** Guard round the glass and leaves folded on it. */
@@ -151,6 +151,12 @@ function bounceThings({
     place: uprightAt(bounceWidthM, bounceHeightM, bounceDistanceM),
     ref: 'seat-0',
     field: 'bounceDistanceM',
+    raise: {
+      field: 'bounceDistanceM',
+      fromM: bounceDistanceM,
+      mostM: MOST_BOUNCE_M,
+      how: 'Move the light back',
+    },
   };
   return [surface];
 }
