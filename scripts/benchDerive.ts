@@ -12,6 +12,8 @@ import { nightFerry } from '@/demo/nightFerry';
 import type { Note } from './benchLight';
 
 const demo = nightFerry();
+/** As finely as the check of a whole production looks at light. */
+const CELLS = { gridCells: 4 };
 
 /** Least of several runs, ms: what the work costs, not what else the machine was doing. */
 function least(runs: number, work: () => unknown): number {
@@ -53,6 +55,42 @@ function afterEdit(change: Change): { ms: number; worked: number } {
   return { ms: median(times), worked };
 }
 
+/** The dearest check among the sample's builds after a change of its parameters, the rest of the page at rest. */
+const slowestFindings = (): number =>
+  Math.max(
+    ...demo.builds.map((build) => {
+      const changed = after(
+        demo,
+        changeRecord(
+          { kind: 'build', id: build.id },
+          (draft) => void (draft.site.attended = 'alone'),
+        ),
+      );
+      const times = Array.from({ length: 15 }, () => {
+        const derivations = new Derivations();
+        checkProduction(demo, derivations);
+        const start = performance.now();
+        derivations.findings(
+          changed,
+          changed.builds.find(({ id }) => id === build.id)!,
+        );
+        return performance.now() - start;
+      });
+      return median(times);
+    }),
+  );
+
+function wiresOfSixty(): number {
+  const ring = after(
+    demo,
+    changeRecord({ kind: 'build', id: 'clerk-ring' }, (draft) => {
+      Object.assign(draft.parameters, { socketCount: 60, outerDiameterM: 3 });
+    }),
+  );
+  const build = ring.builds.find(({ id }) => id === 'clerk-ring')!;
+  return least(20, () => new Derivations().drawing(ring, build));
+}
+
 /** Numbers of the ground: derivations kept, edits by identity. */
 export function benchDerive(note: Note) {
   const part = demo.builds.find(({ id }) => id === 'clerk-pan')!.parameters.layer1PartId;
@@ -78,6 +116,8 @@ export function benchDerive(note: Note) {
     'ms',
     40,
   );
+  note('findings of the slowest build, its neighbours known', slowestFindings(), 'ms', 3);
+  note('wires of 60 lamps, worked out and drawn', wiresOfSixty(), 'ms', 10);
   const kept = new Derivations();
   checkProduction(forty, kept);
   const noted = after(

@@ -1,7 +1,10 @@
 'use client';
 import { CIRCUIT_RECORD } from '@/core/location/circuit';
 import { SITE_RECORD } from '@/core/location/site';
+import { changeRecord } from '@/core/document/edit';
 import { setParameters } from '@/core/document/records';
+import { mapBuild } from '@/core/document/references';
+import { UNIT_RECORDS } from '@/core/units/unit';
 import type { Build } from '@/core/document/production';
 import type { Finding } from '@/core/findings/finding';
 import { TrayField } from '../build/TrayField';
@@ -47,6 +50,35 @@ export function AnswerField({ name, build, form, findings }: AnswerFieldProps) {
       />
     );
   }
+  if (owner === 'unit' && own) return <UnitAnswer field={own} build={build} />;
   const field = form.fields.find(({ parameter }) => parameter === name);
   return field ? <TrayField field={field} form={form} findings={findings} /> : null;
+}
+
+/** What a label was not read for, asked of the first unit of the light that has such a field. */
+function UnitAnswer({ field: own, build }: { field: string; build: Build }) {
+  const edits = useEdits();
+  const units = useProduction((state) => state.document.shelf.units);
+  const ids = new Set<string>();
+  mapBuild(build, (ref, id) => {
+    if (ref === 'unit') ids.add(id);
+    return id;
+  });
+  const unit = units.find((each) => ids.has(each.id) && own in each);
+  const field = unit && UNIT_RECORDS[unit.category].fields.find((each) => each.field === own);
+  if (!unit || !field) return null;
+  return (
+    <RecordFieldInput
+      field={{ ...field, label: `${field.label}, ${unit.name}` }}
+      value={(unit as Record<string, unknown>)[own]}
+      onChange={(value) =>
+        edits.make(
+          `${field.label.toLowerCase()} of ${unit.name}`,
+          changeRecord({ kind: 'unit', id: unit.id }, (draft) => {
+            Object.assign(draft, { [own]: value });
+          }),
+        )
+      }
+    />
+  );
 }

@@ -11,8 +11,15 @@ import { Row } from './Row';
 
 const watts = (value: number) => `${threeFigures(value)} W`;
 
+interface CircuitsBriefProps {
+  build: Build;
+  wire: Wire;
+  /** between this light and the circuits */
+  children?: React.ReactNode;
+}
+
 /** What this light takes, and every circuit of the production with what hangs on it. */
-export function CircuitsBrief({ build, wire }: { build: Build; wire: Wire }) {
+export function CircuitsBrief({ build, wire, children }: CircuitsBriefProps) {
   const document = useProduction((state) => state.document);
   const { derivations } = useWorkplace();
   const loads = useMemo(() => circuitLoads(document, derivations), [document, derivations]);
@@ -20,6 +27,7 @@ export function CircuitsBrief({ build, wire }: { build: Build; wire: Wire }) {
     <section aria-label="Currents and circuits">
       <h2 className="text-lg">What flows</h2>
       <Currents wire={wire} />
+      <div className="mt-4">{children}</div>
       <h2 className="mt-4 text-lg">Every circuit</h2>
       <ul className="mt-1 grid gap-2 text-[13px]">
         {loads.map(({ circuit, limitA, totalA, over, builds }) => (

@@ -13,6 +13,7 @@ import { useProduction } from '../store/context';
 import { AnswerField } from './AnswerField';
 import { ChainStrip } from './ChainStrip';
 import { CircuitsBrief } from './CircuitsBrief';
+import { SiteAnswers } from './SiteAnswers';
 
 /** What shuts the gate first, the chain of protection, and the circuits of the whole production beside it. */
 export default function SafeSheet({ build, readouts }: AtHand) {
@@ -54,7 +55,9 @@ export default function SafeSheet({ build, readouts }: AtHand) {
             </details>
           )}
         </section>
-        <CircuitsBrief build={build} wire={readouts.wire} />
+        <CircuitsBrief build={build} wire={readouts.wire}>
+          <SiteAnswers build={build} form={form} />
+        </CircuitsBrief>
       </div>
     </div>
   );
