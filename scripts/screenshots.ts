@@ -54,6 +54,7 @@ const PICTURES: Picture[] = [
     },
   },
   { name: 'wire', route: '/p/night-ferry/wire?build=warm-ring' },
+  { name: 'wires', route: '/p/night-ferry/wire?build=deck-sky', before: turnTo(/^Wires$/) },
   {
     name: 'tape',
     route: '/p/night-ferry/wire?build=clerk-pan',
@@ -91,7 +92,6 @@ const PICTURES: Picture[] = [
     },
   },
   { name: 'cut', route: '/p/night-ferry/cut?build=sky-bank', before: planned },
-  { name: 'findings', route: '/p/night-ferry/build?build=warm-ring', before: press(/^Findings/) },
   {
     name: 'working',
     route: '/p/night-ferry/build?build=clerk-pan',
