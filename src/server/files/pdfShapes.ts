@@ -1,5 +1,5 @@
 import type { PenLayer, Shape, View } from '@/core/drawing/drawing';
-import type { Insulation } from '@/core/electrics/insulation';
+import { INSULATIONS, STRIPE } from '@/core/electrics/insulation';
 import { plain, type Pdf } from './paper';
 
 interface Ink {
@@ -54,18 +54,6 @@ export function drawShape(pdf: Pdf, shape: Shape, place: Placement, textPt: numb
   pdf.undash();
 }
 
-/** Insulation as it prints. */
-const INSULATIONS: Record<Insulation, string> = {
-  brown: '#8a4b1c',
-  blue: '#2f6fc4',
-  'green-yellow': '#3f9a3a',
-  black: '#15130f',
-  white: '#ffffff',
-  green: '#3f9a3a',
-  red: '#c4281c',
-  grey: '#8d8a84',
-};
-
 /** A wire in its own colour within an outline: white shows on paper, and grey copies keep their edges. */
 function wire(pdf: Pdf, shape: Extract<Shape, { kind: 'polyline' }>, place: Placement): void {
   const stroke = (width: number, colour: string) => {
@@ -77,7 +65,7 @@ function wire(pdf: Pdf, shape: Extract<Shape, { kind: 'polyline' }>, place: Plac
   stroke(1.3, INSULATIONS[shape.insulation!]);
   if (shape.insulation !== 'green-yellow') return;
   pdf.dash(2, { space: 2 });
-  stroke(1.3, '#f2d21b');
+  stroke(1.3, STRIPE);
   pdf.undash();
 }
 

@@ -1,5 +1,5 @@
 import type { Shape } from '@/core/drawing/drawing';
-import type { Insulation } from '@/core/electrics/insulation';
+import { INSULATIONS, STRIPE } from '@/core/electrics/insulation';
 import { INKS } from './inks';
 
 export interface Paper {
@@ -64,19 +64,6 @@ export function ShapeMark({ shape, paper, lit }: { shape: Shape; paper: Paper; l
       );
   }
 }
-
-/** Insulation as it looks on the reel, the same in both themes. */
-const INSULATIONS: Record<Insulation, string> = {
-  brown: '#8a4b1c',
-  blue: '#2f6fc4',
-  'green-yellow': '#3f9a3a',
-  black: '#15130f',
-  white: '#fffdf5',
-  green: '#3f9a3a',
-  red: '#c4281c',
-  grey: '#8d8a84',
-};
-const STRIPE = '#f2d21b';
 
 interface WireMarkProps {
   shape: Extract<Shape, { kind: 'polyline' }>;
