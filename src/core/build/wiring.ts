@@ -34,6 +34,8 @@ export interface Wiring {
     /** that hang on one of it */
     tubes: number;
   };
+  /** what each lamp is screwed into, and the most watts in one of them */
+  holder?: { name: string; ratedW: number; mostW: number; field: string };
   loads: Load[];
 }
 

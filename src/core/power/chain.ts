@@ -10,7 +10,17 @@ import { WOUND_SHARE } from './siteFindings';
 
 /** One thing the current passes, and that must bear it or stop it. */
 export interface ChainLink {
-  id: 'breaker' | 'rcd' | 'socket' | 'lead' | 'plug' | 'cord' | 'dimmer' | 'gear' | 'lamps';
+  id:
+    | 'breaker'
+    | 'rcd'
+    | 'socket'
+    | 'lead'
+    | 'plug'
+    | 'cord'
+    | 'dimmer'
+    | 'gear'
+    | 'holder'
+    | 'lamps';
   name: string;
   /** what stands there, in words */
   what: string;
@@ -123,6 +133,7 @@ export function chainOf(
         ]
       : []),
     ...gear(plan, resolved, findings),
+    ...holder(wiring, findings),
     {
       id: 'lamps',
       name: tape ? 'Tape' : plan.lamps === 1 ? 'Lamp' : 'Lamps',
@@ -130,13 +141,7 @@ export function chainOf(
       load: null,
       severity: worst(
         findings,
-        [
-          resolved.lampsAt.field,
-          'socketPartId',
-          tape?.feedField,
-          tape?.leadField,
-          tape?.connectorField,
-        ],
+        [resolved.lampsAt.field, tape?.feedField, tape?.leadField, tape?.connectorField],
         ['tape', 'seat-0', resolved.lampsAt.drawing],
       ),
     },
@@ -172,6 +177,27 @@ function gear(
       what: wiring.ballast.name,
       load: null,
       severity: worst(findings, ['ballastPartId'], ['ballast']),
+    },
+  ];
+}
+
+function holder(
+  { holder: held }: ResolvedBuild['wiring'],
+  findings: readonly Finding[],
+): ChainLink[] {
+  if (!held) return [];
+  const about = findings.filter(({ id }) => /socket-watts|socket-volts|\.base\./.test(id));
+  return [
+    {
+      id: 'holder',
+      name: 'Holder',
+      what: held.name,
+      load: { value: held.mostW, limit: held.ratedW, unit: 'W' },
+      severity: worst(
+        [...about.map(({ severity }) => ({ severity, where: { field: held.field } })), ...findings],
+        [held.field],
+        [],
+      ),
     },
   ];
 }

@@ -178,6 +178,18 @@ describe('the chain from the breaker to the lamps', () => {
     expect(link(warm, 'breaker').load!.limit).toBeCloseTo(16, 9);
     expect(link(warm, 'dimmer').load).toMatchObject({ value: 1500, unit: 'W' });
   });
+  test('a holder with more watts than it is made for', () => {
+    expect(link(read(demo, 'clerk-ring'), 'holder')).toMatchObject({
+      load: { value: 3, limit: 60, unit: 'W' },
+      severity: 'ok',
+    });
+    const hot = changed(
+      'clerk-ring',
+      {},
+      (draft) => void (bulbIn(draft.shelf, 'globe-g45-3').wattsW = 100),
+    );
+    expect(link(hot, 'holder').severity).toBe('stop');
+  });
   test('a drum that lies wound bears a third', () => {
     const drum = changed('clerk-ring', {}, (draft) => {
       Object.assign(findBuild(draft, 'clerk-ring')!.site, { lead: 'drum', leadCord: 'mm1.5-3' });

@@ -1,12 +1,14 @@
 'use client';
 import { CIRCUIT_RECORD } from '@/core/location/circuit';
+import { circuitIdSchema } from '@/core/ids';
 import { SITE_RECORD } from '@/core/location/site';
 import { changeRecord } from '@/core/document/edit';
-import { setParameters } from '@/core/document/records';
+import { moveToCircuit, setParameters } from '@/core/document/records';
 import { mapBuild } from '@/core/document/references';
 import { UNIT_RECORDS } from '@/core/units/unit';
 import type { Build } from '@/core/document/production';
 import type { Finding } from '@/core/findings/finding';
+import { ChoiceField } from '@/ui/fields/ChoiceField';
 import { TrayField } from '../build/TrayField';
 import type { BuildForm } from '../build/useBuildForm';
 import { RecordFieldInput } from '../records/RecordFieldInput';
@@ -14,7 +16,7 @@ import { useProduction } from '../store/context';
 import { useEdits } from '../store/useEdits';
 
 interface AnswerFieldProps {
-  /** `circuit.rcd`, `site.lead`, or a parameter of the light */
+  /** `circuit.rcd`, `site.lead`, `unit.fedAt`, `circuit` itself, or a parameter of the light */
   name: string;
   build: Build;
   form: BuildForm;
@@ -32,6 +34,7 @@ export function AnswerField({ name, build, form, findings }: AnswerFieldProps) {
     state.document.circuits.find(({ id }) => id === build.circuitId),
   );
   const [owner, own] = name.split('.');
+  if (name === 'circuit') return <CircuitAnswer build={build} />;
   if (isOwner(owner) && own) {
     const field = OWNERS[owner].fields.find((each) => each.field === own);
     const record: Record<string, unknown> | undefined = owner === 'site' ? build.site : circuit;
@@ -53,6 +56,22 @@ export function AnswerField({ name, build, form, findings }: AnswerFieldProps) {
   if (owner === 'unit' && own) return <UnitAnswer field={own} build={build} />;
   const field = form.fields.find(({ parameter }) => parameter === name);
   return field ? <TrayField field={field} form={form} findings={findings} /> : null;
+}
+
+/** Which circuit it is plugged into. */
+function CircuitAnswer({ build }: { build: Build }) {
+  const edits = useEdits();
+  const circuits = useProduction((state) => state.document.circuits);
+  return (
+    <ChoiceField
+      label="Plugged into"
+      value={build.circuitId as string}
+      options={circuits.map(({ id, name }) => ({ value: id as string, label: name }))}
+      onCommit={(id) =>
+        edits.make(`circuit of ${build.name}`, moveToCircuit(build.id, circuitIdSchema.parse(id)))
+      }
+    />
+  );
 }
 
 /** What a label was not read for, asked of the first unit of the light that has such a field. */

@@ -1,6 +1,7 @@
 'use client';
 import {
   Cable,
+  CircleDot,
   Lightbulb,
   Plug,
   Power,
@@ -22,6 +23,7 @@ const ICONS: Record<ChainLink['id'], typeof Plug> = {
   cord: Cable,
   dimmer: SlidersHorizontal,
   gear: Zap,
+  holder: CircleDot,
   lamps: Lightbulb,
 };
 /** Three figures without idle noughts: the plates are narrow. */

@@ -6,7 +6,7 @@ import { fact, completeBuild } from '../kit/build';
 import { partOf } from '../kit/lookup';
 import { look, notChosen, stopsFor } from '../kit/findingWriters';
 import { exactMm, mm } from '../../quantity';
-import { socketFindings } from '../kit/sockets';
+import { socketFindings, socketHolder } from '../kit/sockets';
 import { bulbLamps, bulbLoads, bulbMassKg, bulbNeeds, bulbsOf } from '../kit/lamps';
 import {
   CORD_ALLOWANCE,
@@ -91,6 +91,7 @@ export function resolve(board: BulbBoard, context: FormContext): ResolvedBuild {
       lampsAt: { drawing: 'seat-0', field: 'groups' },
       wiring: {
         ...wiringSlots(board),
+        ...socketHolder(board, context),
         loads: bulbLoads(board.groups, seats, (k) => (k ? link : board.tailLengthM), context),
       },
       pieces,

@@ -1,3 +1,4 @@
+import { socketHolder } from '../kit/sockets';
 import { completeBuild } from '../kit/build';
 import type { FormContext } from '../form';
 import { bulbLamps, bulbLoads } from '../kit/lamps';
@@ -48,6 +49,7 @@ export function resolveRing(ring: BulbRing, context: FormContext): ResolvedBuild
       lampsAt: { drawing: 'seat-0', field: 'groups' },
       wiring: {
         ...wiringSlots(ring),
+        ...socketHolder(ring, context),
         loads: bulbLoads(ring.groups, seats, (k) => (k === 0 ? ring.tailLengthM : link), context),
       },
       pieces: ringPieces(ring, context, layout),

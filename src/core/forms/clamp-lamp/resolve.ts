@@ -4,7 +4,7 @@ import { layerOf, layerParts, partOf } from '../kit/lookup';
 import { look, notChosen, typicalLayers } from '../kit/findingWriters';
 import { exactMm, mm } from '../../quantity';
 import { bulbLamps, bulbLoads, bulbMassKg, bulbNeeds, bulbsOf } from '../kit/lamps';
-import { holderFindings, sharedHolderWatts } from '../kit/sockets';
+import { holderFindings, holderOf, sharedHolderWatts } from '../kit/sockets';
 import type { PartOf } from '../../materials/part';
 import { fromPart, hardware } from '../kit/needs';
 import { clothPiece } from '../kit/pieces';
@@ -60,6 +60,7 @@ export function resolve(lamp: ClampLamp, context: FormContext): ResolvedBuild {
         cord: { partId: null },
         plug: { partId: lamp.plugPartId, field: 'plugPartId' },
         dimmer: { partId: lamp.dimmerPartId, field: 'dimmerPartId' },
+        ...holderOf(shade, lamp.groups, 'lampPartId', context, true),
         loads: bulbLoads(lamp.groups, places, (k) => (k ? 0 : CORD_M), context),
       },
       pieces: layers.map((layer, k) =>

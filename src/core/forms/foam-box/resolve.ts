@@ -8,7 +8,7 @@ import { exactMm } from '../../quantity';
 import { bulbLamps, bulbLoads, bulbMassKg, bulbNeeds, bulbsOf } from '../kit/lamps';
 import { cordMassKg, fromPart, hardware, mainsNeeds, mainsOpen, wiringSlots } from '../kit/needs';
 import { boxCavity, wallOf } from '../kit/cavities';
-import { socketFindings } from '../kit/sockets';
+import { socketFindings, socketHolder } from '../kit/sockets';
 import { pyramidThings, sheetBurns, wallResistance } from '../kit/things';
 import { checkLamps, cutBoard, addLayers, markOut, step } from '../kit/steps';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
@@ -77,6 +77,7 @@ export function resolve(box: FoamBox, context: FormContext): ResolvedBuild {
       lampsAt: { drawing: 'seat-0', field: 'groups' },
       wiring: {
         ...wiringSlots(box),
+        ...socketHolder(box, context),
         loads: bulbLoads(box.groups, seats, (k) => (k ? CLUSTER_LINK_M : box.tailLengthM), context),
       },
       pieces: boxPieces(box, layout, context),

@@ -1,6 +1,7 @@
 import type { Finding } from '../../findings/finding';
 import type { PartId } from '../../ids';
 import type { Base } from '../../electrics/caps';
+import type { Wiring } from '../../build/wiring';
 import type { Bulb } from '../../units/unit';
 import type { FormContext } from '../form';
 import { partOf } from './lookup';
@@ -122,3 +123,20 @@ export function socketFindings(form: string, build: SocketChoice, context: FormC
   const where = { field: 'socketPartId', drawing: 'seat-0' };
   return holderFindings(form, build.groups, socket, where, context);
 }
+
+/** The link of the chain that a holder is. @param shared  all bulbs of the build hang in one */
+export function holderOf(
+  holder: Pick<Holder, 'name' | 'ratedW'> | null,
+  groups: readonly BulbGroup[],
+  field: string,
+  context: FormContext,
+  shared = false,
+): Pick<Wiring, 'holder'> {
+  if (!holder) return {};
+  const watts = bulbsOf(groups, context).map((bulb) => bulb?.wattsW ?? 0);
+  const mostW = shared ? watts.reduce((sum, each) => sum + each, 0) : Math.max(0, ...watts);
+  return { holder: { name: holder.name, ratedW: holder.ratedW, mostW, field } };
+}
+
+export const socketHolder = (build: SocketChoice, context: FormContext): Pick<Wiring, 'holder'> =>
+  holderOf(partOf(context, build.socketPartId, 'socket'), build.groups, 'socketPartId', context);
