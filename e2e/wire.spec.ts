@@ -133,11 +133,12 @@ test('what nobody has said is asked and answered on the spot', async ({ page }) 
   });
   await visit(page, `/p/${id}/wire?build=clerk-ring`);
   await shut(page);
-  await page
+  const checks = page.getByRole('region', { name: 'Checks' });
+  await checks
     .getByLabel('RCD (GFCI), Hall ring A')
     .selectOption({ label: 'a portable one at the outlet' });
   await expect(page.locator('[data-link=rcd]')).toHaveAttribute('data-severity', 'ok');
-  await page.getByLabel('While it is on').selectOption({ label: 'somebody stays with it' });
+  await checks.getByLabel('While it is on').selectOption({ label: 'somebody stays with it' });
   await ready(page);
   await kept(page);
   const { document } = await stored(page, id);

@@ -15,7 +15,7 @@ export function attachAll(
 ): { resolved: ResolvedBuild; views: View[] } {
   const views: View[] = [];
   let resolved = { ...base, steps: withPieces(base.steps, base.pieces) };
-  for (const accessory of accessories) {
+  for (const accessory of fromTheLampOut(accessories)) {
     const kind = ACCESSORIES.get(accessory.kind);
     const read = kind?.parameters.safeParse(accessory.parameters);
     if (!kind || !read?.success) {
@@ -33,6 +33,22 @@ export function attachAll(
     },
     views,
   };
+}
+
+/**
+ * From the lamp outwards, whatever was added first: a grid sits on the hood's mouth, not in the hood, because
+ * it was taken down from the wall later. What is not known here comes last.
+ */
+function fromTheLampOut(accessories: readonly Accessory[]): Accessory[] {
+  const kinds = [...ACCESSORIES.keys()];
+  const rank = ({ kind }: Accessory) => {
+    const at = kinds.indexOf(kind);
+    return at < 0 ? kinds.length : at;
+  };
+  const said = ({ parameters }: Accessory) => JSON.stringify(parameters);
+  return accessories.toSorted(
+    (a, b) => rank(a) - rank(b) || (said(a) < said(b) ? -1 : said(a) > said(b) ? 1 : 0),
+  );
 }
 
 /** Handles name their parameter with the accessory's id before it, so that they meet no form's. */

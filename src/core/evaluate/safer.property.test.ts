@@ -157,7 +157,7 @@ describe('the order accessories were added in never changes a verdict', () => {
           expect(said(shuffled)).toEqual(said(some));
         },
       ),
-      { numRuns: 8 },
+      { numRuns: 12 },
     );
   });
 });

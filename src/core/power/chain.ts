@@ -186,18 +186,13 @@ function holder(
   findings: readonly Finding[],
 ): ChainLink[] {
   if (!held) return [];
-  const about = findings.filter(({ id }) => /socket-watts|socket-volts|\.base\./.test(id));
   return [
     {
       id: 'holder',
       name: 'Holder',
       what: held.name,
       load: { value: held.mostW, limit: held.ratedW, unit: 'W' },
-      severity: worst(
-        [...about.map(({ severity }) => ({ severity, where: { field: held.field } })), ...findings],
-        [held.field],
-        [],
-      ),
+      severity: held.mostW > held.ratedW ? 'stop' : worst(findings, [held.field], []),
     },
   ];
 }
