@@ -84,10 +84,14 @@ const PROVOKED: [name: string, change: (draft: Production) => void][] = [
 ];
 
 describe.each(PROVOKED)('ways out: %s', (_, change) => {
-  const document = changed(sample(), change);
-  test.each(document.builds.map(({ id }) => id))(
+  const every = changed(sample(), change);
+  test.each(every.builds.map(({ id }) => id))(
     '%s: each clears its finding and opens none',
     (id) => {
+      // Alone on its circuit: neighbours would only be worked out again and again.
+      const document = changed(every, (draft) => {
+        draft.builds = draft.builds.filter((build) => build.id === id);
+      });
       const before = findingsOf(document, id);
       const weightBefore = new Map(before.map((finding) => [finding.id, WEIGHT[finding.severity]]));
       const wrong: string[] = [];

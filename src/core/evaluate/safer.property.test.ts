@@ -28,13 +28,11 @@ const worse = (before: Map<string, number>, now: Map<string, number>): string[] 
   [...now].flatMap(([id, weight]) => (weight > Math.max(1, before.get(id) ?? 0) ? [id] : []));
 
 type Step = (draft: Production, build: Build) => void;
+/** A light after some steps, alone on its circuit: neighbours would only be worked out again and again. */
 const of = (id: Build['id'], ...steps: Step[]) =>
   changed(demo, (draft) => {
-    for (const step of steps)
-      step(
-        draft,
-        draft.builds.find((each) => each.id === id)!,
-      );
+    draft.builds = draft.builds.filter((each) => each.id === id);
+    for (const step of steps) step(draft, draft.builds[0]!);
   });
 const hot: Step = (draft) => {
   for (const bulb of bulbsOf(draft.shelf)) Object.assign(bulb, { kind: 'halogen', wattsW: 60 });

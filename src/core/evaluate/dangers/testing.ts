@@ -72,6 +72,8 @@ export const nearer =
 
 export function looked(light: string, changes: readonly Change[], document = sample()) {
   const now = changed(document, (draft) => {
+    // Alone in its production: a neighbour is worked out only where a danger wants one.
+    draft.builds = draft.builds.filter(({ id }) => id === light);
     for (const change of changes) change(findBuild(draft, light)!, draft);
   });
   const derive = new Derivations();
