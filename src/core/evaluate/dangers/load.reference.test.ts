@@ -72,7 +72,7 @@ const OVERLOAD: Danger[] = [
     set({ cordPartId: 'cord-15-3' }),
   ],
   ['a circuit with a heater on it', /^power\.circuit/, 'clerk-ring', circuit({ otherLoadW: 3700 })],
-  ['sixty copies on one circuit', /^power\.circuit/, 'corridor-work', copies(100)],
+  ['sixty copies on one circuit', /^power\.circuit/, 'corridor-work', ...HOT_400, copies(60)],
   [
     'a drum that lies wound',
     /^power\.lead/,
