@@ -62,8 +62,8 @@ export default function GateSheet({ build, readouts }: AtHand) {
             </ul>
           </>
         )}
-        <StepsBefore readouts={readouts} />
         <SignedOff build={build} now={state} shut={!open} />
+        <StepsBefore readouts={readouts} />
       </section>
       <LookOver key={state} build={build} state={state} open={open} />
     </div>
