@@ -1,9 +1,10 @@
+import { uprightAt } from '../build/things';
 import type { FormContext } from '../forms/form';
 import type { ResolvedBuild } from '../build/resolvedBuild';
 import { piecesMassKg } from '../forms/kit/mass';
 import { fact } from '../forms/kit/build';
 import { notChosen, stop } from '../forms/kit/findingWriters';
-import { sheetBurns, uprightAt } from '../forms/kit/things';
+import { sheetBurns } from '../forms/kit/things';
 import { defineParameters, length, part } from '../forms/kit/parameters';
 import { rectanglePiece } from '../forms/kit/pieces';
 import { knob, measure, rectangle, view, segment } from '../drawing/shapes';

@@ -49,3 +49,10 @@ export interface Enclosure {
   ref: string;
   field: string;
 }
+
+/** A rectangle about the light's axis in the plane z. */
+export function uprightAt(widthM: number, heightM: number, zM: number): Place {
+  const [x, y] = [widthM / 2, heightM / 2];
+  const corner = (sx: number, sy: number): Vector => [sx * x, sy * y, zM];
+  return { kind: 'polygon', points: [corner(-1, -1), corner(1, -1), corner(1, 1), corner(-1, 1)] };
+}

@@ -22,6 +22,8 @@ export interface Region {
   wires: { live: string; neutral: string; earth: string };
   /** the same as a drawing shows it */
   insulation: { live: Insulation; neutral: Insulation; earth: Insulation };
+  /** what a residual-current device is called there */
+  trips: 'RCD' | 'GFCI';
   /** fuses that go in the plug, A */
   plugFusesA: readonly number[];
 }
@@ -36,6 +38,7 @@ const european = (name: string): Region => ({
   continuousSource: 'Breaker rating; local rules may ask for less',
   wires: IEC,
   insulation: { live: 'brown', neutral: 'blue', earth: 'green-yellow' },
+  trips: 'RCD',
   plugFusesA: [],
 });
 const american: Region = {
@@ -51,6 +54,7 @@ const american: Region = {
     earth: 'green or bare',
   },
   insulation: { live: 'black', neutral: 'white', earth: 'green' },
+  trips: 'GFCI',
   plugFusesA: [],
 };
 
@@ -72,12 +76,14 @@ export const REGIONS: Record<RegionId, Region> = {
     voltageV: 100,
     frequencyHz: 50,
     continuousSource: JAPANESE,
+    trips: 'RCD',
   },
   'jp-100-60': {
     ...american,
     name: '100 V, 60 Hz',
     voltageV: 100,
     continuousSource: JAPANESE,
+    trips: 'RCD',
   },
   'kr-220-60': { ...european('220 V, 60 Hz'), voltageV: 220, frequencyHz: 60 },
 };

@@ -324,8 +324,9 @@ export class Derivations {
     const power = this.power(document, build);
     if (!found || !drawn || !graph || !power) return null;
     const fuse = plugWords(power.plan);
-    return this.kept(document, build, 'drawing', [found, drawn, graph, fuse], () => {
-      const wires = wiringView({ graph, board: drawn.board, fuse });
+    const { trips } = power.plan.region;
+    return this.kept(document, build, 'drawing', [found, drawn, graph, fuse, trips], () => {
+      const wires = wiringView({ graph, board: drawn.board, fuse, trips });
       return { views: [...drawn.views, wires, ...found.views] };
     });
   }

@@ -21,8 +21,10 @@ const shuts = ({ severity }: Finding): boolean => severity === 'stop' || severit
 
 /** Every way out of a light's stops and unknowns: what it costs, and what else it would bring up. */
 export function mendsOf(document: Production, buildId: string): Mend[] {
+  // What a way out leaves alone is not worked out again.
+  const derive = new Derivations();
   const build = findBuild(document, buildId);
-  const now = build && stateOf(document, build);
+  const now = build && stateOf(document, build, derive);
   if (!build || !now) return [];
   const before = new Set(now.findings.filter(shuts).map(({ id }) => id));
   return now.findings.filter(shuts).flatMap(({ id, remedies = [] }) =>
@@ -30,7 +32,7 @@ export function mendsOf(document: Production, buildId: string): Mend[] {
       const change = setParameters(build.id, parameters as Build['parameters']);
       const done = applyCommands(document, change(document));
       const mended = done.ok ? findBuild(done.value.document, buildId) : undefined;
-      const then = done.ok && mended && stateOf(done.value.document, mended);
+      const then = done.ok && mended && stateOf(done.value.document, mended, derive);
       if (!then) return [];
       return [
         {
@@ -46,8 +48,7 @@ export function mendsOf(document: Production, buildId: string): Mend[] {
   );
 }
 
-function stateOf(document: Production, build: Build) {
-  const derive = new Derivations();
+function stateOf(document: Production, build: Build, derive: Derivations) {
   const cost = derive.cost(document, build);
   return (
     cost && {

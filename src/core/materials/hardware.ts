@@ -28,6 +28,7 @@ export const HARDWARE = {
   'tape-lead': { name: 'two-core lead for tape', measure: 'm' },
   'tape-joint': { name: 'solder joints or clips for tape', measure: 'piece' },
   'back-panel': { name: 'hard insulating back cover', measure: 'piece' },
+  starter: { name: 'starters with their holders', measure: 'piece' },
   glue: { name: 'wood glue', measure: 'piece' },
   other: { name: 'other', measure: 'piece' },
 } as const satisfies Record<string, { name: string; measure: 'piece' | 'm' }>;

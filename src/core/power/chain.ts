@@ -79,7 +79,7 @@ export function chainOf(
     },
     {
       id: 'rcd',
-      name: circuit.region.startsWith('na') ? 'GFCI' : 'RCD',
+      name: plan.region.trips,
       what: said(CIRCUIT_RECORD, 'rcd', circuit.rcd),
       load: null,
       severity: worst(findings, ['circuit.rcd'], []),

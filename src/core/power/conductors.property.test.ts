@@ -194,8 +194,16 @@ describe('what a picture of the wires must tell', () => {
     expect(ends(graph, 'live').size).toBe(ends(graph, 'neutral').size);
     for (const node of ends(graph, 'live')) expect(ends(graph, 'neutral').has(node)).toBe(false);
   });
-  test('a label that was not read: said on the picture', () =>
-    expect(texts(led('unknown').view).join(' ')).toContain('stands on their label'));
+  test('a label that was not read: said on the picture, and no wire is drawn', () => {
+    const { graph, view } = led('unknown');
+    expect(texts(view).join(' ')).toContain('stands on their label');
+    expect(graph.conductors).toEqual([]);
+  });
+  test('no ballast chosen: no wire to a tube', () => {
+    const { graph } = of(bank, (build) => void (build.parameters.ballastPartId = null));
+    expect(nodesOf(graph, 'lamp')).toEqual([]);
+    expect(graph.open.join(' ')).toContain('No ballast chosen');
+  });
   test('an electronic ballast: two wires to each end of each of its tubes', () => {
     const { graph } = of(bank);
     const tubes = nodesOf(graph, 'lamp');
@@ -203,11 +211,14 @@ describe('what a picture of the wires must tell', () => {
       expect(graph.conductors.filter(({ to }) => to.node === end)).toHaveLength(2);
   });
   test('a magnetic one is a choke in the live, with a starter across the tube', () => {
-    const { graph, view } = of(bank, (build, draft) => {
+    const { graph, view, resolved } = of(bank, (build, draft) => {
       build.parameters.ballastPartId = partOf(draft, 'ballast', { kind: 'magnetic', tubes: 1 });
     });
     expect(graph.conductors.some(({ id }) => id.endsWith('starter'))).toBe(true);
     expect(texts(view)).toContain('S');
+    expect(texts(view)).toContain('choke 1');
+    const starters = resolved.needs.find(({ item }) => item.id === 'starter');
+    expect(starters?.quantity).toBe(resolved.wiring.loads.length);
   });
   test('accessories leave the wires alone', () => {
     const plain = of('clerk-ring').graph;

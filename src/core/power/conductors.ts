@@ -157,6 +157,10 @@ export function wiringGraph(given: Given): WiringGraph {
     loom.graph.open.push('Nothing to wire yet: no lamps, or no tape.');
     return loom.graph;
   }
+  if (unread(given)) {
+    loom.graph.open.push('Which ends these tubes are fed at stands on their label: read it first.');
+    return loom.graph;
+  }
   const farEnds = farEndsOf(loom, given);
   tail.push(head);
   const share = first.cordM / (tail.length - 1);
@@ -192,7 +196,11 @@ function mainsHeads(loom: Loom, { resolved, board }: Given): string[] {
     return row('ballast', 1, 'ballast');
   }
   if (wiring.ballast)
-    return row('ballast', Math.ceil(board.lamps.length / wiring.ballast.tubes), 'ballast');
+    return row(
+      'ballast',
+      Math.ceil(board.lamps.length / wiring.ballast.tubes),
+      wiring.ballast.kind === 'magnetic' ? 'choke' : 'ballast',
+    );
   return board.lamps.map(({ at, ref }, k) =>
     loom.node({ id: `lamp-${k + 1}`, kind: 'lamp', name: `lamp ${k + 1}`, ref, at }),
   );
@@ -316,10 +324,16 @@ function ballastWires(
   earthed: boolean,
 ): WiringGraph {
   chain(loom, heads, cord, earthed);
-  const each = resolved.wiring.ballast?.tubes ?? board.lamps.length;
-  const magnetic = resolved.wiring.ballast?.kind === 'magnetic';
+  const { ballast: gear } = resolved.wiring;
+  // How it is wired depends on its kind.
+  if (!gear) return loom.graph;
+  const magnetic = gear.kind === 'magnetic';
+  if (magnetic)
+    loom.graph.open.push(
+      'A choke sits in the live alone: beside it the neutral passes through a closed terminal.',
+    );
   board.lamps.forEach(({ at, to = at, ref }, k) => {
-    const ballast = heads[Math.min(heads.length - 1, Math.floor(k / Math.max(1, each)))]!;
+    const ballast = heads[Math.min(heads.length - 1, Math.floor(k / gear.tubes))]!;
     const [near, far] = (['a', 'b'] as const).map((end) =>
       loom.node({
         id: `lamp-${k + 1}${end}`,
@@ -354,12 +368,13 @@ function ballastWires(
   return loom.graph;
 }
 
+/** A wire drawn to the wrong end would be a short: none is drawn before the label is read. */
+const unread = ({ resolved }: Given): boolean =>
+  resolved.groups.some(({ unit }) => unit.fedAt === 'unknown');
+
 /** Far ends of LED tubes that are fed at both; none of others. */
 function farEndsOf(loom: Loom, { resolved, board }: Given): string[] {
-  const ends = new Set(resolved.groups.map(({ unit }) => unit.fedAt));
-  if (ends.has('unknown'))
-    loom.graph.open.push('Which ends these tubes are fed at stands on their label: read it first.');
-  if (!ends.has('both')) return [];
+  if (!resolved.groups.some(({ unit }) => unit.fedAt === 'both')) return [];
   return board.lamps.map(({ at, to = at, ref }, k) =>
     loom.node({ id: `lamp-${k + 1}b`, kind: 'lamp', name: `tube ${k + 1}, far end`, ref, at: to }),
   );

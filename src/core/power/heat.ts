@@ -1,5 +1,5 @@
 import type { ResolvedBuild } from '../build/resolvedBuild';
-import type { Thing } from '../build/things';
+import { uprightAt, type Thing } from '../build/things';
 import type { Finding } from '../findings/finding';
 import { mm } from '../quantity';
 import { enclosureFindings, ROOM_C } from './caseHeat';
@@ -72,15 +72,7 @@ function layerOf({ mouth, frontM, lampsAt }: ResolvedBuild): Thing[] {
           ? { kind: 'cone', fromM: -y, toM: y, fromRadiusM: x, toRadiusM: x }
           : shape === 'disc'
             ? { kind: 'ring', zM, innerRadiusM: 0, outerRadiusM: x }
-            : {
-                kind: 'polygon',
-                points: [
-                  [-x, -y, zM],
-                  [x, -y, zM],
-                  [x, y, zM],
-                  [-x, y, zM],
-                ],
-              },
+            : uprightAt(widthM, heightM, zM),
       ref: lampsAt.drawing,
       field: lampsAt.field,
     },

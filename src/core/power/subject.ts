@@ -1,5 +1,5 @@
 import type { ResolvedBuild } from '../build/resolvedBuild';
-import type { Thing } from '../build/things';
+import { uprightAt, type Thing } from '../build/things';
 import type { Shot, Use } from '../location/shot';
 
 /** Who or what stands in the light: people, or scenery and props. */
@@ -15,22 +15,12 @@ const WHO: Record<Use, Pick<Thing, 'name' | 'burns'>> = {
 /** What the beam falls on at the shot's distance, unless a layer or a bounce stands between. */
 export function subjectThings({ mouth, frontM }: ResolvedBuild, shot: Shot): Thing[] {
   if (mouth && (mouth.bounce || mouth.layers.length > 0)) return [];
-  const zM = frontM + shot.distanceM;
-  const [x, y] = [shot.coverageWidthM / 2, shot.coverageHeightM / 2];
   return [
     {
       ...WHO[shot.use],
       id: 'subject',
       limitC: null,
-      place: {
-        kind: 'polygon',
-        points: [
-          [-x, -y, zM],
-          [x, -y, zM],
-          [x, y, zM],
-          [-x, y, zM],
-        ],
-      },
+      place: uprightAt(shot.coverageWidthM, shot.coverageHeightM, frontM + shot.distanceM),
       ref: 'seat-0',
       field: 'shot.distanceM',
     },

@@ -13,6 +13,7 @@ import {
 import { beside } from '../drawing/beside';
 import type { Insulation } from '../electrics/insulation';
 import type { WireNode, WireRole, WiringGraph } from './conductors';
+import type { Region } from '../electrics/region';
 import type { PowerPlan } from './plan';
 import { ballastPaths, feedPath, lampPaths, type Sheet } from './wirePaths';
 
@@ -48,11 +49,15 @@ const ROLE_NAMES: Record<WireRole, string> = {
 };
 const ROLES = Object.keys(ROLE_NAMES) as WireRole[];
 
-interface Given {
+/** What stands round the wires: the fuse in the plug, and what trips before the strip. */
+interface AtTheOutlet {
+  fuse: string | null;
+  trips: Region['trips'];
+}
+
+interface Given extends AtTheOutlet {
   graph: WiringGraph;
   board: Board;
-  /** words at the plug: its fuse */
-  fuse: string | null;
 }
 
 const inTail = ({ kind }: WireNode): boolean =>
@@ -65,7 +70,7 @@ export function plugWords({ plug, region }: PowerPlan): string | null {
 }
 
 /** Every wire of a build in its region's colours, as it lies on the back, from the switched strip to the lamps. */
-export function wiringView({ graph, board, fuse }: Given): View {
+export function wiringView({ graph, board, fuse, trips }: Given): View {
   const sheet = sheetOf(board, graph);
   const gear = graph.nodes.filter(inTail);
   const colours = new Map(graph.conductors.map(({ role, insulation }) => [role, insulation]));
@@ -75,7 +80,7 @@ export function wiringView({ graph, board, fuse }: Given): View {
     ...board.rows.map((row) => line(row, 'tape', 'tape')),
     ...board.lamps.map((lamp) => lampShape(lamp, board.lampM)),
     ...(laid.length > 0 || gear.length === 0 ? laid : nothingYet(sheet)),
-    ...(gear.length > 0 ? outlet(sheet) : []),
+    ...(gear.length > 0 ? outlet(sheet, trips) : []),
     ...gear.flatMap((node) => gearShapes(node, sheet, node.kind === 'plug' ? fuse : null)),
     ...numbers(board, graph, sheet),
     ...legend(colours, graph.open, {
@@ -286,10 +291,10 @@ function nothingYet({ left, right, bottom, top, channel, level, gear, size }: Sh
 }
 
 /** What it is plugged into: not built in, and drawn so. */
-function outlet({ outlet: [x, y], size }: Sheet): Shape[] {
+function outlet({ outlet: [x, y], size }: Sheet, trips: Region['trips']): Shape[] {
   return [
     box(x, y, size * GEAR.wide, size * GEAR.high, 'hidden', 'switch'),
-    words(x, y - size * 0.012, 'RCD strip'),
+    words(x, y - size * 0.012, `${trips} strip`),
     line(
       [
         [x + (size * GEAR.wide) / 2, y],

@@ -39,7 +39,7 @@ export function wiresPage(pack: Pack): void {
     .fontSize(8)
     .text(
       plain(
-        `Live ${live}; neutral ${neutral}; earth ${earth}. Found cords may wear other colours: tell their wires by continuity to the plug's pins. Work unplugged; joints only in closed terminals.`,
+        `Live ${live}; neutral ${neutral}; earth ${earth}. Found cords may wear other colours: tell their wires by continuity to the plug's pins. Tail and links as planned; pieces to gear and tubes are estimates with 30 cm for their ends: lay one before you cut the rest. Work unplugged; joints only in closed terminals.`,
       ),
       MARGIN,
       pdf.y + 4,

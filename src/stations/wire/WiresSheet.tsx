@@ -29,6 +29,10 @@ export default function WiresSheet({ readouts }: AtHand) {
         <h2 className="text-lg">Wires to cut</h2>
         <CutTable wire={readouts.wire} lengthText={lengthText} />
         <p className="mt-3 text-[13px] text-ink-soft">
+          Tail and links as planned; pieces to gear and tubes are estimates off the drawing with 30
+          cm for their ends: lay one before you cut the rest.
+        </p>
+        <p className="mt-2 text-[13px] text-ink-soft">
           Work unplugged. Joints only in closed terminals, never twisted and taped; strain relief
           where a cord comes in; nothing bare outside a terminal.
         </p>

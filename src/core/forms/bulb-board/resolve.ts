@@ -1,3 +1,4 @@
+import { uprightAt } from '../../build/things';
 import { rectangularSkirt, type Plate } from '../../light/controls';
 import { FINISHES } from '../../materials/finish';
 import type { Shape } from '../../drawing/drawing';
@@ -19,7 +20,7 @@ import {
 } from '../kit/needs';
 import { rectanglePiece } from '../kit/pieces';
 import { circle, labelled } from '../../drawing/shapes';
-import { plateThings, sheetBurns, uprightAt } from '../kit/things';
+import { plateThings, sheetBurns } from '../kit/things';
 import { checkLamps, cutBoard, markOut, step } from '../kit/steps';
 import type { SheetPiece } from '../../build/pieces';
 import type { ResolvedBuild } from '../../build/resolvedBuild';

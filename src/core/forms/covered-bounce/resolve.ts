@@ -28,6 +28,7 @@ import {
   tubeTooLong,
   tubeUnit,
   tubeVa,
+  starterNeeds,
 } from '../kit/tubes';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
 import { type Bounce } from './parameters';
@@ -230,10 +231,18 @@ function piecesOf({ bounce, layers, board, drape }: Parts): ResolvedBuild['piece
   ];
 }
 
-function needsOf({ bounce, tubes, ballasts, layers, cordM }: Parts): ResolvedBuild['needs'] {
+function needsOf({
+  context,
+  bounce,
+  tubes,
+  ballasts,
+  layers,
+  cordM,
+}: Parts): ResolvedBuild['needs'] {
   return [
     ...fromUnit(bounce.unitId, tubes, 'piece', 'the lamps'),
     ...fromPart(bounce.ballastPartId, ballasts, 'piece', 'for the tubes'),
+    ...starterNeeds(bounce, tubes, context),
     ...hardware('pipe-clip', 2 * bounce.clips, 'hold the tubes'),
     ...hardware('clip', layers.length ? CLIPS : 0, 'hold the drape'),
     ...hardware('glue', bounce.sheets > 1 ? bounce.sheets - 1 : 0, 'between the sheets'),

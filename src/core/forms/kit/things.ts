@@ -1,4 +1,4 @@
-import type { Burns, Place, Thing } from '../../build/things';
+import { uprightAt, type Burns, type Thing } from '../../build/things';
 import type { Plate } from '../../light/controls';
 import type { Vector } from '../../light/vector';
 import type { FinishId } from '../../materials/finish';
@@ -27,13 +27,6 @@ const FINISH_BURNS: Record<FinishId, Burns> = {
   'black-paint': 'wood',
 };
 export const finishBurns = (finish: FinishId): Burns => FINISH_BURNS[finish];
-
-/** A rectangle about the light's axis in the plane z. */
-export function uprightAt(widthM: number, heightM: number, zM: number): Place {
-  const [x, y] = [widthM / 2, heightM / 2];
-  const corner = (sx: number, sy: number): Vector => [sx * x, sy * y, zM];
-  return { kind: 'polygon', points: [corner(-1, -1), corner(1, -1), corner(1, 1), corner(-1, 1)] };
-}
 
 type Told = Pick<Thing, 'name' | 'burns' | 'ref' | 'field'>;
 

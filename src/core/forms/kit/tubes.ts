@@ -12,7 +12,8 @@ import { partOf, unitOf } from './lookup';
 import { look, stop } from './findingWriters';
 import { mm } from '../../quantity';
 import { pointsAlong } from './lamps';
-import { apparentVa } from './needs';
+import type { Need } from '../../build/needs';
+import { apparentVa, hardware } from './needs';
 
 /** A choke's power factor without its capacitor, and what it takes beside its tubes [typ: docs/model/power.md]. */
 const MAGNETIC_POWER_FACTOR = 0.5;
@@ -80,6 +81,16 @@ export const ballastOf = (
   const { name, protection, kind, tubes } = ballast;
   return { ballast: { name, protection, kind, tubes } };
 };
+
+/** A choke lights nothing without a starter across each tube. */
+export const starterNeeds = (
+  { ballastPartId }: { ballastPartId: PartId | null },
+  tubes: number,
+  context: FormContext,
+): Need[] =>
+  partOf(context, ballastPartId, 'ballast')?.kind === 'magnetic'
+    ? hardware('starter', tubes, 'one across each tube')
+    : [];
 
 /** Whether a ballast belongs in the wiring: the tubes want one, or one was chosen all the same. */
 export const hasBallast = (

@@ -24,6 +24,7 @@ import {
   tubeSpread,
   tubeUnit,
   tubeVa,
+  starterNeeds,
 } from '../kit/tubes';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
 import { type TubeBank } from './parameters';
@@ -142,10 +143,11 @@ export function resolve(bank: TubeBank, context: FormContext): ResolvedBuild {
   );
 }
 
-function needsOf({ bank, tubes, ballasts, cordM }: Parts): ResolvedBuild['needs'] {
+function needsOf({ context, bank, tubes, ballasts, cordM }: Parts): ResolvedBuild['needs'] {
   return [
     ...fromUnit(bank.unitId, tubes, 'piece', 'the lamps'),
     ...fromPart(bank.ballastPartId, ballasts, 'piece', 'one for every so many tubes'),
+    ...starterNeeds(bank, tubes, context),
     ...hardware('pipe-clip', 2 * tubes, 'two a tube'),
     ...hardware('screw', 2 * tubes + (bank.lipM > 0 ? LIP_SCREWS : 0), 'clips and walls'),
     ...hardware('strain-relief', 1, 'where the tail enters'),

@@ -7,8 +7,8 @@ import {
   doorSteps,
   doorThings,
 } from '../kit/doors';
-import { finishBurns, uprightAt } from '../kit/things';
-import type { Thing } from '../../build/things';
+import { finishBurns } from '../kit/things';
+import { uprightAt, type Thing } from '../../build/things';
 import { effectiveUnit } from '../../units/effective';
 import type { FormContext } from '../form';
 import { fact, completeBuild } from '../kit/build';
