@@ -193,6 +193,7 @@ describe('what a picture of the wires must tell', () => {
     const { graph } = led('both');
     expect(ends(graph, 'live').size).toBe(ends(graph, 'neutral').size);
     for (const node of ends(graph, 'live')) expect(ends(graph, 'neutral').has(node)).toBe(false);
+    expect(graph.cuts[0]!.to).toMatch(/^lamp 1 and tube 1, far end/);
   });
   test('a label that was not read: said on the picture, and no wire is drawn', () => {
     const { graph, view } = led('unknown');
@@ -217,6 +218,10 @@ describe('what a picture of the wires must tell', () => {
     expect(graph.conductors.some(({ id }) => id.endsWith('starter'))).toBe(true);
     expect(texts(view)).toContain('S');
     expect(texts(view)).toContain('choke 1');
+    // Every wire of the graph is on the paper, a starter's too.
+    const drawn = view.shapes.filter(({ insulation }) => insulation === 'grey');
+    expect(drawn.length).toBeGreaterThanOrEqual(2 * resolved.wiring.loads.length);
+    for (const text of texts(view)) expect(text.length).toBeLessThan(60);
     const starters = resolved.needs.find(({ item }) => item.id === 'starter');
     expect(starters?.quantity).toBe(resolved.wiring.loads.length);
   });

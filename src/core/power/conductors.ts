@@ -98,7 +98,7 @@ class Loom {
       ...cut,
       id,
       from: this.nameOf(first.from),
-      to: this.nameOf(first.to),
+      to: [...new Set(wires.map(({ to }) => this.nameOf(to)))].join(' and '),
       conductors: wires.map(({ role }) => role),
     });
     for (const { role, from, to, mark, fuseA } of wires)

@@ -65,12 +65,26 @@ export function lampPaths(graph: WiringGraph, sheet: Sheet): { near: XY[]; far: 
 const lane = (k: number, count: number, { gap, size }: Sheet): number =>
   (k - (count - 1) / 2) * Math.min(LANE * gap, (size * 0.5) / Math.max(1, count));
 
+/** Out of one end, beside the tube, and into the other. */
+export interface StarterRun {
+  path: XY[];
+  insulation: Insulation;
+}
+
 interface LampRun {
   path: XY[];
   insulations: Insulation[];
-  /** place of a starter between both ends */
-  starter: XY | null;
+  starter: StarterRun | null;
   ref: string;
+}
+
+/** Share of the picture a starter's wires keep from its tube. */
+const STARTER_OFF = 0.03;
+
+function besideTube(from: XY, to: XY, off: number): XY[] {
+  const long = Math.hypot(to[0] - from[0], to[1] - from[1]) || 1;
+  const [nx, ny] = [(-(to[1] - from[1]) / long) * off, ((to[0] - from[0]) / long) * off];
+  return [from, [from[0] + nx, from[1] + ny], [to[0] + nx, to[1] + ny], to];
 }
 
 /** From each ballast to both ends of each of its tubes. */
@@ -84,14 +98,14 @@ export function ballastPaths(graph: WiringGraph, sheet: Sheet): LampRun[] {
     const [tube, far] = [Math.floor(k / 2), k % 2 === 1];
     const other = ends[far ? k - 1 : k + 1]?.at ?? end.at!;
     const to = end.at!;
-    const starter = into.some(({ from: start }) => start.node === ends[k - 1]?.id);
+    const starter = into.find(({ from: start }) => start.node === ends[k - 1]?.id);
     return {
       path: aroundTo(sheet, [x + lane(k, ends.length, sheet) * 0.4, y], to, other, tube, far),
       insulations: into
         .filter(({ from: start }) => sheet.gear.has(start.node))
         .map(({ insulation }) => insulation),
       starter: starter
-        ? [(to[0] + other[0]) / 2, (to[1] + other[1]) / 2 + sheet.size * 0.03]
+        ? { path: besideTube(other, to, sheet.size * STARTER_OFF), insulation: starter.insulation }
         : null,
       ref: end.ref,
     };

@@ -15,14 +15,16 @@ import type { Insulation } from '../electrics/insulation';
 import type { WireNode, WireRole, WiringGraph } from './conductors';
 import type { Region } from '../electrics/region';
 import type { PowerPlan } from './plan';
-import { ballastPaths, feedPath, lampPaths, type Sheet } from './wirePaths';
+import { ballastPaths, feedPath, lampPaths, type Sheet, type StarterRun } from './wirePaths';
 
 /** Sizes of the picture as shares of the build's own, so that it reads alike at every size. */
 const LEAST_M = 0.05;
-const GEAR = { wide: 0.17, high: 0.08, above: 0.26, apart: 0.28 };
+const GEAR = { wide: 0.22, high: 0.09, above: 0.27, apart: 0.34 };
 const CHANNEL = 0.1;
 const WIRE_GAP = 0.012;
-const LEGEND = { below: 0.1, row: 0.065, swatch: 0.06, column: 0.62 };
+const LEGEND = { below: 0.1, row: 0.065, swatch: 0.06 };
+/** Letters of a line of words below the picture: longer ones would leave the paper. */
+const LINE = 46;
 /** Lamps that are all numbered; of more, every fifth is. */
 const ALL_NUMBERED = 24;
 const NUMBER_EACH = 5;
@@ -225,14 +227,20 @@ function ballastShapes(graph: WiringGraph, sheet: Sheet): Shape[] {
     return [
       ...shapes,
       ...ends.map((end) => terminal(end, sheet, ref)),
-      ...(starter
-        ? [
-            circle(starter[0], starter[1], sheet.gap * 2, 'part', ref),
-            words(starter[0], starter[1], 'S'),
-          ]
-        : []),
+      ...(starter ? starterShapes(starter, ref, sheet) : []),
     ];
   });
+}
+
+/** A starter across its tube, wired from end to end beside it. */
+function starterShapes({ path, insulation }: StarterRun, ref: string, sheet: Sheet): Shape[] {
+  const [, from, to] = path;
+  const [x, y] = [(from![0] + to![0]) / 2, (from![1] + to![1]) / 2];
+  return [
+    wire(path, insulation, 'ballast'),
+    circle(x, y, sheet.size * 0.03, 'part', ref),
+    words(x, y - sheet.size * 0.012, 'S'),
+  ];
 }
 
 function feedShapes(graph: WiringGraph, sheet: Sheet): Shape[] {
@@ -363,13 +371,9 @@ function legend(
     const insulation = colours.get(role);
     return insulation ? [{ role, insulation }] : [];
   });
-  const x = (left + right) / 2 - size * (used.length > 1 ? 0.56 : 0.25);
+  const x = (left + right) / 2 - size * 0.3;
   const shapes = used.flatMap(({ role, insulation }, k): Shape[] => {
-    const [column, row] = [k % 2, Math.floor(k / 2)];
-    const [px, py] = [
-      x + column * size * LEGEND.column,
-      bottom - size * (LEGEND.below + row * LEGEND.row),
-    ];
+    const [px, py] = [x, bottom - size * (LEGEND.below + k * LEGEND.row)];
     return [
       wire(
         [
@@ -389,11 +393,28 @@ function legend(
       } as Shape,
     ];
   });
-  const rows = Math.ceil(used.length / 2);
   return [
     ...shapes,
-    ...open.map((text, k) =>
-      words((left + right) / 2, bottom - size * (LEGEND.below + (rows + k) * LEGEND.row), text),
-    ),
+    ...open
+      .flatMap(inLines)
+      .map((text, k) =>
+        words(
+          (left + right) / 2,
+          bottom - size * (LEGEND.below + (used.length + k) * LEGEND.row),
+          text,
+        ),
+      ),
   ];
+}
+
+/** Words in lines of a length that stays on the paper. */
+function inLines(text: string): string[] {
+  const lines: string[] = [];
+  for (const word of text.split(' ')) {
+    const last = lines.at(-1);
+    if (last !== undefined && last.length + word.length < LINE)
+      lines[lines.length - 1] = `${last} ${word}`;
+    else lines.push(word);
+  }
+  return lines;
 }

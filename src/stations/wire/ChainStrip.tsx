@@ -26,7 +26,21 @@ const ICONS: Record<ChainLink['id'], typeof Plug> = {
   holder: CircleDot,
   lamps: Lightbulb,
 };
-/** Three figures without idle noughts: the plates are narrow. */
+/** The plates are narrow: thousands of watts are told in kilowatts. */
+function loadText({ value, limit, unit }: NonNullable<ChainLink['load']>): React.ReactNode {
+  const kilo = unit === 'W' && limit >= 1000;
+  const [by, name] = kilo ? [1000, 'kW'] : [1, unit];
+  return (
+    <>
+      {short(value / by)}
+      <span className="sr-only"> of </span>
+      <span aria-hidden>/</span>
+      {short(limit / by)} {name}
+    </>
+  );
+}
+
+/** Three figures without idle noughts. */
 const short = (value: number) => Number(value.toPrecision(3)).toString();
 
 const BARS: Record<ChainLink['severity'], string> = {
@@ -86,12 +100,7 @@ function Link({ link, last }: { link: ChainLink; last: boolean }) {
               style={{ width: `${Math.min(100, (100 * load.value) / load.limit)}%` }}
             />
           </span>
-          <span className="figure mt-0.5 text-[11.5px] whitespace-nowrap">
-            {short(load.value)}
-            <span className="sr-only"> of </span>
-            <span aria-hidden>/</span>
-            {short(load.limit)} {load.unit}
-          </span>
+          <span className="figure mt-0.5 text-[11.5px] whitespace-nowrap">{loadText(load)}</span>
         </>
       )}
     </li>
