@@ -235,7 +235,11 @@ function ballastShapes(graph: WiringGraph, sheet: Sheet): Shape[] {
 /** A starter across its tube, wired from end to end beside it. */
 function starterShapes({ path, insulation }: StarterRun, ref: string, sheet: Sheet): Shape[] {
   const [, from, to] = path;
-  const [x, y] = [(from![0] + to![0]) / 2, (from![1] + to![1]) / 2];
+  // A quarter along: the tube's number stands in its middle.
+  const [x, y] = [0, 1].map((axis) => from![axis]! + (to![axis]! - from![axis]!) / 4) as [
+    number,
+    number,
+  ];
   return [
     wire(path, insulation, 'ballast'),
     circle(x, y, sheet.size * 0.03, 'part', ref),
