@@ -11,12 +11,14 @@ const sheet = {
   role: 'sheet' as const,
   measure: 'piece' as const,
   grain: false,
+  kerfM: null,
   offCuts: [] as OffCuts<'sheet'>,
 };
 const stick = {
   ...stock,
   role: 'stick' as const,
   measure: 'piece' as const,
+  kerfM: null,
   offCuts: [] as OffCuts<'stick'>,
 };
 

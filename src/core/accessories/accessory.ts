@@ -1,9 +1,11 @@
 import type * as z from 'zod/mini';
 import type { View } from '../drawing/drawing';
 import type { Field, FormContext, ParameterMigrations } from '../forms/form';
+import { BOARD_M } from '../forms/kit/typical';
 import type { Control } from '../light/controls';
 import type { Mouth } from '../light/mouth';
-import type { ResolvedBuild } from '../build/resolvedBuild';
+import type { Framework } from '../build/framework';
+import type { Parcel, ResolvedBuild, Size } from '../build/resolvedBuild';
 import type { Support } from '../build/supports';
 import type { Thing } from '../build/things';
 
@@ -19,6 +21,12 @@ export type Attachment = Pick<
   support?: Support;
   /** what it is made of, where it stands: judged by the heat engine like the build's own */
   things?: readonly Thing[];
+  /** how the light lies in the car with it on */
+  folds?: (folded: Size) => Size;
+  /** what travels beside the light */
+  parcel?: Parcel;
+  /** what it is a frame of */
+  framework?: Framework;
   /** what it puts into the light's way */
   controls?: readonly Control[];
   /** the front it makes of the build's own */
@@ -42,6 +50,17 @@ export interface AccessoryDefinition<P = unknown> {
   migrations?: ParameterMigrations;
   attach: (parameters: P, base: ResolvedBuild, context: FormContext) => Attachment;
 }
+
+/** Size of the front that the next accessory is fitted to: the light's own, or the mouth of a hood that is on already. */
+export const frontSize = ({ apparent, mouth }: ResolvedBuild): ResolvedBuild['apparent'] =>
+  mouth?.hood ? { widthM: mouth.widthM, heightM: mouth.heightM, round: true } : apparent;
+
+/** What screws and bolts go through on the light's back: its thickest board. */
+export const boardThicknessM = ({ pieces }: ResolvedBuild): number =>
+  pieces.reduce(
+    (most, piece) => (piece.kind === 'sheet' ? Math.max(most, piece.thicknessM) : most),
+    0,
+  ) || BOARD_M;
 
 /** Plane in which the next accessory is fitted: the front, or the mouth of a hood that is on already. */
 export const frontPlaneM = ({ frontM, mouth }: ResolvedBuild): number =>

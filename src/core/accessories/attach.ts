@@ -3,6 +3,7 @@ import type { View } from '../drawing/drawing';
 import type { FormContext } from '../forms/form';
 import { withHoles, withPieces } from '../forms/kit/order';
 import type { ResolvedBuild } from '../build/resolvedBuild';
+import type { Framework } from '../build/framework';
 import type { Support } from '../build/supports';
 import type { Attachment } from './accessory';
 import { ACCESSORIES } from './index';
@@ -75,7 +76,7 @@ function merged(base: ResolvedBuild, added: Attachment, id: string): ResolvedBui
     mouth: added.mouth ?? base.mouth,
     controls: [...base.controls, ...(added.controls ?? [])],
     pieces: [...base.pieces, ...pieces],
-    needs: [...base.needs, ...added.needs],
+    needs: [...base.needs, ...added.needs.map((need) => ({ ...need, step: ownOrBase(need.step) }))],
     steps: [...base.steps, ...steps],
     facts: [...base.facts, ...added.facts.map((fact) => ({ ...fact, id: `${id}-${fact.id}` }))],
     findings: [
@@ -98,11 +99,24 @@ function merged(base: ResolvedBuild, added: Attachment, id: string): ResolvedBui
         field: own(thing.field),
       })),
     ],
+    folded: added.folds?.(base.folded) ?? base.folded,
+    parcels: [...base.parcels, ...(added.parcel ? [added.parcel] : [])],
+    frameworks: [
+      ...base.frameworks,
+      ...(added.framework ? [ownFramework(added.framework, id)] : []),
+    ],
     supports: added.support ? [...base.supports, ownSupport(added.support, id)] : base.supports,
     massKg: base.massKg + added.massKg,
     momentKgM: base.momentKgM + added.massKg * (added.massAtM ?? 0),
   };
 }
+
+const ownFramework = (framework: Framework, id: string): Framework => ({
+  ...framework,
+  id: `${id}-${framework.id}`,
+  pipes: framework.pipes.map((pipe) => ({ ...pipe, piece: `${id}.${pipe.piece}` })),
+  field: `${id}.${framework.field}`,
+});
 
 /** A support's fields and findings told apart by the accessory's id. */
 function ownSupport(support: Support, id: string): Support {

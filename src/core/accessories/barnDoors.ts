@@ -8,13 +8,14 @@ import {
   doorPieces,
   doorPlates,
   doorShapes,
+  foldedDoors,
   doorSteps,
   doorThings,
 } from '../forms/kit/doors';
 import { notChosen } from '../forms/kit/findingWriters';
 import { defineParameters } from '../forms/kit/parameters';
 
-import { frontPlaneM, type AccessoryDefinition } from './accessory';
+import { frontPlaneM, frontSize, type AccessoryDefinition } from './accessory';
 
 const { schema, fields, defaults } = defineParameters(doorParameters('Doors'));
 type BarnDoors = ReturnType<typeof defaults>;
@@ -28,12 +29,13 @@ export const barnDoors: AccessoryDefinition<BarnDoors> = {
   optical: true,
   defaults,
   attach: (doors, base, context) => {
-    const { widthM, heightM } = base.apparent;
+    const { widthM, heightM } = frontSize(base);
     const pieces = doorPieces(doors, widthM, context);
     const plates = doorPlates(doors, widthM, heightM, frontPlaneM(base));
     return {
       pieces,
-      needs: doorNeeds,
+      needs: doorNeeds(doors, context),
+      folds: (folded) => foldedDoors(folded, doors, pieces[0]!.thicknessM),
       steps: doorSteps(),
       facts: doorFacts(doors, widthM, heightM),
       findings: [

@@ -6,11 +6,14 @@ import { fact } from '../forms/kit/build';
 import { notChosen, stop } from '../forms/kit/findingWriters';
 import { sheetBurns } from '../forms/kit/things';
 import { defineParameters, length, part } from '../forms/kit/parameters';
-import { rectanglePiece } from '../forms/kit/pieces';
-import { knob, measure, rectangle, view, segment } from '../drawing/shapes';
+import { hardware } from '../forms/kit/needs';
+import { partOf } from '../forms/kit/lookup';
+import { polygonPiece } from '../forms/kit/pieces';
+import type { SheetPiece } from '../build/pieces';
+import { circle, knob, measure, rectangle, segment, view, type XY } from '../drawing/shapes';
+import { exactMm } from '../quantity';
 import { step } from '../forms/kit/steps';
-import type { Shape } from '../drawing/drawing';
-import { frontPlaneM, type AccessoryDefinition, type Attachment } from './accessory';
+import { frontPlaneM, frontSize, type AccessoryDefinition, type Attachment } from './accessory';
 
 const { schema, fields, defaults } = defineParameters({
   cellM: length('Cell width', 'Grid', { start: 0.05, min: 0.005, max: 0.5, step: 0.005 }),
@@ -19,41 +22,108 @@ const { schema, fields, defaults } = defineParameters({
 });
 type Grid = ReturnType<typeof defaults>;
 
+/** Round the front. */
+const CLIPS = 4;
+
 /** Strips to draw; more would be a grey patch. */
 const MOST_STRIPS = 400;
+/** A slit in sheet nobody has chosen yet. */
+const SLIT_M = 0.001;
+
+/** Strips of one direction, their places from the middle, each as long as the front is there. */
+interface Strips {
+  placesM: number[];
+  longM: number[];
+}
+
+/** Cells are equal and none is wider than asked; on a round front strips end at its rim. */
+function stripsOf(sizeM: number, otherM: number, cellM: number, round: boolean): Strips {
+  const cells = Math.max(1, Math.ceil(sizeM / cellM - 1e-9));
+  const count = Math.min(cells - 1, MOST_STRIPS);
+  const placesM = Array.from({ length: count }, (_, k) => ((k + 1) / cells - 0.5) * sizeM);
+  const longM = placesM.map((at) =>
+    round ? 2 * Math.sqrt(Math.max(0, (sizeM / 2) ** 2 - at * at)) : otherM,
+  );
+  return { placesM, longM };
+}
+
+/** A strip with half-deep slots, as one outline; the slots are as wide as the other strips are thick. */
+function slotted(longM: number, depthM: number, slotsM: readonly number[], slitM: number): XY[] {
+  const top = slotsM.toReversed().flatMap((x): XY[] => [
+    [x + slitM / 2, depthM],
+    [x + slitM / 2, depthM / 2],
+    [x - slitM / 2, depthM / 2],
+    [x - slitM / 2, depthM],
+  ]);
+  return [[0, 0], [longM, 0], [longM, depthM], ...top, [0, depthM]];
+}
+
+/** Alike strips as one piece each: on a round front those at equal distance from its middle. */
+function stripPieces(
+  id: string,
+  name: string,
+  grid: Grid,
+  own: Strips,
+  crossing: Strips,
+  context: FormContext,
+): SheetPiece[] {
+  const { depthM, boardPartId } = grid;
+  const slitM = partOf(context, boardPartId, 'sheet')?.thicknessM ?? SLIT_M;
+  const lengths = [...new Set(own.longM.map((long) => Number(long.toFixed(6))))];
+  return lengths.map((longM, k) => {
+    const count = own.longM.filter((each) => Number(each.toFixed(6)) === longM).length;
+    const slots = crossing.placesM
+      .map((at) => at + longM / 2)
+      .filter((x) => x > slitM && x < longM - slitM);
+    return polygonPiece(
+      lengths.length > 1 ? `${id}-${k + 1}` : id,
+      lengths.length > 1 ? `${name} ${k + 1}` : name,
+      boardPartId,
+      slotted(longM, depthM, slots, slitM),
+      context,
+      {
+        count,
+        markOut: [
+          `${slots.length} slots ${exactMm(slitM)} wide, half the depth, at ${slots.map(exactMm).join(', ')}; one set from above, one from below.`,
+        ],
+      },
+    );
+  });
+}
 
 /** What is worked out once and told in several places. */
 function partsOf(grid: Grid, base: ResolvedBuild, context: FormContext) {
   const { cellM, depthM, boardPartId } = grid;
-  const { widthM, heightM } = base.apparent;
-  const across = Math.max(0, Math.ceil(widthM / cellM - 1e-9) - 1);
-  const along = Math.max(0, Math.ceil(heightM / cellM - 1e-9) - 1);
-  const tooMany = across + along > MOST_STRIPS;
-  const strip = (id: string, name: string, long: number, count: number, slots: number) =>
-    rectanglePiece(id, name, boardPartId, long, depthM, context, {
-      count: Math.min(count, MOST_STRIPS),
-      shapes: Array.from({ length: Math.min(slots, MOST_STRIPS) }, (_, k): Shape =>
-        segment([(k + 1) * cellM, depthM / 2], [(k + 1) * cellM, depthM], 'cut'),
-      ),
-      markOut: [
-        `${slots} slots, ${(cellM * 1000).toFixed(0)} mm apart, half the depth; one set from above, one from below.`,
-      ],
-    });
+  const { widthM, heightM, round = false } = frontSize(base);
+  const across = stripsOf(widthM, heightM, cellM, round);
+  const along = stripsOf(heightM, widthM, cellM, round);
+  const wanted = (sizeM: number) => Math.max(0, Math.ceil(sizeM / cellM - 1e-9) - 1);
+  const tooMany = wanted(widthM) + wanted(heightM) > MOST_STRIPS;
   const pieces = [
-    ...(across > 0 ? [strip('upright', 'Grid strip, upright', heightM, across, along)] : []),
-    ...(along > 0 ? [strip('level', 'Grid strip, level', widthM, along, across)] : []),
+    ...stripPieces('upright', 'Grid strip, upright', grid, across, along, context),
+    ...stripPieces('level', 'Grid strip, level', grid, along, across, context),
   ];
   const thickness = pieces[0]?.thicknessM ?? 0;
-  const open = Math.max(0, 1 - thickness / cellM) ** 2;
-  const cutOff = Math.atan2(cellM, depthM);
+  const cell = [
+    widthM / (across.placesM.length + 1),
+    heightM / (along.placesM.length + 1),
+  ] as const;
+  // As cut, the wider of the two ways: the one more light gets through.
+  const widestM = Math.max(...cell);
+  const open = cell.reduce((share, each) => share * Math.max(0, 1 - thickness / each), 1);
+  const cutOff = Math.atan2(widestM, depthM);
+  const strips = across.placesM.length + along.placesM.length;
   return {
-    cellM,
     depthM,
     boardPartId,
     widthM,
     heightM,
+    round,
     across,
     along,
+    strips,
+    cell,
+    widestM,
     tooMany,
     pieces,
     open,
@@ -64,20 +134,23 @@ type Parts = ReturnType<typeof partsOf>;
 
 function attach(grid: Grid, base: ResolvedBuild, context: FormContext): Attachment {
   const parts = partsOf(grid, base, context);
-  const { cellM, depthM, boardPartId, widthM, heightM, across, along, pieces, open, cutOff } =
+  const { depthM, boardPartId, widthM, heightM, strips, cell, widestM, pieces, open, cutOff } =
     parts;
   return {
     pieces,
-    needs: [],
+    needs: hardware('clip', CLIPS, 'hold it on the front', 'fit-grid'),
+    folds: (folded) => ({ ...folded, depthM: folded.depthM + depthM }),
     steps: stepsOf(parts),
     facts: [
-      fact('strips', 'Grid strips', across + along, 'size / cell − 1, both ways', 'count'),
+      fact('strips', 'Grid strips', strips, 'size / cell, rounded up, − 1, both ways', 'count'),
+      fact('cell', 'Cells as cut, across', cell[0], 'width / cells: equal, none wider than asked'),
+      fact('cell-up', 'Cells as cut, up', cell[1], 'height / cells'),
       fact('cut-off', 'No light beyond', cutOff, 'atan(cell / depth)', 'angle'),
-      fact('open', 'Open area', open, '(1 − thickness / cell)²', 'ratio'),
+      fact('open', 'Open area', open, '(1 − thickness / cell), both ways', 'ratio'),
     ],
     findings: findingsOf(parts),
     massKg: piecesMassKg(pieces, context),
-    massAtM: frontPlaneM(base) + grid.depthM / 2,
+    massAtM: frontPlaneM(base) + depthM / 2,
     things: [
       {
         id: 'strips',
@@ -90,40 +163,46 @@ function attach(grid: Grid, base: ResolvedBuild, context: FormContext): Attachme
       },
     ],
     controls: [
-      { kind: 'grid', name: 'grid', zM: frontPlaneM(base), cellM, depthM, openShare: open },
+      { kind: 'grid', name: 'grid', zM: frontPlaneM(base), cellM: widestM, depthM, openShare: open },
     ],
     view: viewOf(parts),
   };
 }
 
-function viewOf({ cellM, widthM, heightM, across, along }: Parts): Attachment['view'] {
+function viewOf({ widthM, heightM, round, across, along, cell }: Parts): Attachment['view'] {
   return view(
     'grid',
     'Grid, from the front',
     [
-      rectangle(-widthM / 2, -heightM / 2, widthM / 2, heightM / 2, 'part', 'grid'),
-      ...Array.from({ length: Math.min(across, MOST_STRIPS) }, (_, k) => {
-        const x = -widthM / 2 + (k + 1) * cellM;
-        return segment([x, -heightM / 2], [x, heightM / 2], 'part', 'grid');
-      }),
-      ...Array.from({ length: Math.min(along, MOST_STRIPS) }, (_, k) => {
-        const y = -heightM / 2 + (k + 1) * cellM;
-        return segment([-widthM / 2, y], [widthM / 2, y], 'part', 'grid');
-      }),
+      round
+        ? circle(0, 0, widthM / 2, 'part', 'grid')
+        : rectangle(-widthM / 2, -heightM / 2, widthM / 2, heightM / 2, 'part', 'grid'),
+      ...across.placesM.map((x, k) =>
+        segment([x, -across.longM[k]! / 2], [x, across.longM[k]! / 2], 'part', 'grid'),
+      ),
+      ...along.placesM.map((y, k) =>
+        segment([-along.longM[k]! / 2, y], [along.longM[k]! / 2, y], 'part', 'grid'),
+      ),
     ],
     [
       measure(
         [-widthM / 2, -heightM / 2],
-        [-widthM / 2 + cellM, -heightM / 2],
+        [-widthM / 2 + cell[0], -heightM / 2],
         -0.06 * heightM,
         'Cell',
       ),
+      measure(
+        [-widthM / 2, -heightM / 2],
+        [widthM / 2, -heightM / 2],
+        -0.14 * heightM,
+        'Across',
+      ),
     ],
-    [knob('cellM', 'Cell width', [-widthM / 2 + cellM, 0], [1, 0])],
+    [knob('cellM', 'Cell width', [-widthM / 2 + cell[0], 0], [1, 0])],
   );
 }
 
-function stepsOf({ across, along }: Parts): Attachment['steps'] {
+function stepsOf({ strips }: Parts): Attachment['steps'] {
   return [
     step(
       'cut',
@@ -131,7 +210,7 @@ function stepsOf({ across, along }: Parts): Attachment['steps'] {
       'Cut the grid and slot it together',
       'Crossed half-slots hold without glue',
       'knife, rule',
-      15 + (across + along) * 2,
+      15 + strips * 2,
       'cells square, strips flush',
       { hazards: ['Cut away from your fingers.'], works: 'sheet' },
     ),
@@ -147,7 +226,7 @@ function stepsOf({ across, along }: Parts): Attachment['steps'] {
   ];
 }
 
-function findingsOf({ boardPartId, across, along, tooMany }: Parts): Attachment['findings'] {
+function findingsOf({ boardPartId, strips, tooMany }: Parts): Attachment['findings'] {
   return [
     ...(tooMany
       ? [
@@ -155,7 +234,7 @@ function findingsOf({ boardPartId, across, along, tooMany }: Parts): Attachment[
             'geometry',
             'grid.many',
             'Too many strips',
-            `${across + along} strips are more than anybody slots together: make the cells wider.`,
+            `${strips} strips and more are more than anybody slots together: make the cells wider.`,
             { field: 'cellM', drawing: 'grid' },
             'This version',
             `${MOST_STRIPS} strips`,

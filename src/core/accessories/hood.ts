@@ -1,37 +1,46 @@
+import type { Piece } from '../build/pieces';
 import type { ResolvedBuild } from '../build/resolvedBuild';
-import { piecesMassKg } from '../forms/kit/mass';
+import { knob, measure, segment, view } from '../drawing/shapes';
+import type { FormContext } from '../forms/form';
 import { fact } from '../forms/kit/build';
-import { notChosen, stop } from '../forms/kit/findingWriters';
-import { sheetBurns } from '../forms/kit/things';
-import { coneBlank, type ConeBlank } from '../forms/kit/development';
+import { coneBlank, frustum } from '../forms/kit/development';
+import { look, notChosen, stop } from '../forms/kit/findingWriters';
+import { partOf } from '../forms/kit/lookup';
+import { piecesMassKg } from '../forms/kit/mass';
 import { hardware } from '../forms/kit/needs';
 import { choice, defineParameters, length, part } from '../forms/kit/parameters';
-import { rectanglePiece, sheetPiece } from '../forms/kit/pieces';
-import { knob, line, measure, view, type XY, segment } from '../drawing/shapes';
-import { step } from '../forms/kit/steps';
-import type { Shape } from '../drawing/drawing';
-import type { FormContext } from '../forms/form';
-import type { SheetPiece } from '../build/pieces';
-import { hoodLight } from './hoodLight';
-import type { AccessoryDefinition, Attachment } from './accessory';
+import { cutBoard, step } from '../forms/kit/steps';
+import { plateThings, sheetBurns } from '../forms/kit/things';
 import { FOIL_WIDTH_M } from '../forms/kit/typical';
+import type { Thing } from '../build/things';
+import { exactMm } from '../quantity';
+import type { AccessoryDefinition, Attachment } from './accessory';
+import { hoodPieces, type HoodShape } from './hoodBlank';
+import { hoodLight, hoodPlates } from './hoodLight';
 
 /** Foil lost on a curved blank. */
 const WASTE = 1.1;
+/** Round the front; a hood is bent to no tighter a curve than so many times its board. */
+const CLIPS = 4;
+const TIGHTEST = 5;
 
 const { schema, fields, defaults } = defineParameters({
   shape: choice('Shape', 'Hood', [
-    ['cylinder', 'Cylinder'],
-    ['cone', 'Cone'],
+    ['cylinder', 'straight'],
+    ['cone', 'flared or tapered'],
   ]),
   lengthM: length('Length', 'Hood', { start: 0.2, min: 0.02, max: 2 }),
-  mouthDiameterM: length('Mouth Ø', 'Hood', {
+  mouthDiameterM: length('Mouth across', 'Hood', {
     start: 0.5,
     min: 0.05,
     max: 4,
     when: { parameter: 'shape', is: 'cone' },
   }),
   overlapM: length('Overlap', 'Hood', { start: 0.02, min: 0, max: 0.2, step: 0.005 }),
+  halves: choice('Made of', 'Hood', [
+    [1, 'one blank'],
+    [2, 'two halves'],
+  ]),
   boardPartId: part('Sheet', 'Hood', 'sheet'),
   lining: choice('Inside', 'Hood', [
     ['foil', 'Foil, throws more forward'],
@@ -43,90 +52,150 @@ type Hood = ReturnType<typeof defaults>;
 
 /** What is worked out once and told in several places. */
 function partsOf(given: Hood, base: ResolvedBuild, context: FormContext) {
-  const across = Math.max(base.apparent.widthM, base.apparent.heightM);
+  const { widthM, heightM, round = false } = base.apparent;
+  const across = Math.max(widthM, heightM);
   const mouth = given.shape === 'cylinder' ? across : given.mouthDiameterM;
-  const cone = coneBlank(across, mouth, given.lengthM);
-  const blank = cone ? conePiece(cone, given, context) : cylinderPiece(across, given, context);
+  const thicknessM = partOf(context, given.boardPartId, 'sheet')?.thicknessM ?? 0;
+  const shape: HoodShape = {
+    ...given,
+    round,
+    widthM,
+    heightM,
+    mouthWidthM: (widthM * mouth) / across,
+    mouthHeightM: (heightM * mouth) / across,
+    thicknessM,
+  };
+  const cone = round ? coneBlank(across, mouth, given.lengthM) : null;
+  const pieces = hoodPieces(shape, context);
   const cutOff = Math.atan2((mouth + across) / 2, given.lengthM);
-  return { given, base, across, mouth, cone, blank, cutOff };
+  return { given, base, context, across, mouth, shape, thicknessM, cone, pieces, cutOff };
 }
 type Parts = ReturnType<typeof partsOf>;
 
+const areaOf = (pieces: readonly Piece[]): number =>
+  pieces.reduce((sum, piece) => sum + (piece.kind === 'sheet' ? piece.areaM2 * piece.count : 0), 0);
+
 function attach(given: Hood, base: ResolvedBuild, context: FormContext): Attachment {
   const parts = partsOf(given, base, context);
-  const { mouth, blank } = parts;
+  const { pieces, shape, mouth, across } = parts;
+  const massKg = piecesMassKg(pieces, context);
   return {
-    pieces: [blank],
-    needs:
-      given.lining === 'foil'
-        ? hardware('foil', (blank.areaM2 / FOIL_WIDTH_M) * WASTE, 'lining of the hood')
-        : [],
-    steps: stepsOf(),
+    pieces,
+    needs: needsOf(parts),
+    steps: stepsOf(parts),
     facts: factsOf(parts),
     findings: findingsOf(parts),
-    massKg: piecesMassKg([blank], context),
+    massKg,
     massAtM: base.frontM + given.lengthM / 2,
-    things: [
-      {
-        id: 'wall',
-        name: 'hood',
-        burns: sheetBurns(given.boardPartId, context),
-        limitC: null,
-        place: {
-          kind: 'cone',
-          fromM: base.frontM,
-          toM: base.frontM + given.lengthM,
-          fromRadiusM: parts.across / 2,
-          toRadiusM: mouth / 2,
-        },
-        ref: 'hood',
-        field: 'boardPartId',
-      },
-    ],
-    ...hoodLight(given, base, mouth),
+    // Rolled or taped up it stays as it is: it travels beside the light.
+    parcel: {
+      name: 'hood',
+      massKg,
+      widthM: Math.max(across, mouth),
+      heightM: shape.round ? Math.max(across, mouth) : Math.max(shape.heightM, shape.mouthHeightM),
+      depthM: given.lengthM,
+    },
+    things: thingsOf(parts),
+    ...hoodLight(shape, base, mouth),
     view: viewOf(parts),
   };
 }
 
-function viewOf({ given, across, mouth }: Parts): Attachment['view'] {
+function thingsOf({ given, base, context, shape, across, mouth }: Parts): Thing[] {
+  const told = {
+    name: 'hood',
+    burns: sheetBurns(given.boardPartId, context),
+    ref: 'hood',
+    field: 'boardPartId',
+  };
+  if (!shape.round)
+    return plateThings(hoodPlates(shape, base.frontM), 'wall', told);
+  return [
+    {
+      ...told,
+      id: 'wall',
+      limitC: null,
+      place: {
+        kind: 'cone',
+        fromM: base.frontM,
+        toM: base.frontM + given.lengthM,
+        fromRadiusM: across / 2,
+        toRadiusM: mouth / 2,
+      },
+    },
+  ];
+}
+
+function needsOf({ given, pieces }: Parts): Attachment['needs'] {
+  const seams = given.lengthM * 2 * pieces.reduce((sum, { count }) => sum + count, 0);
+  return [
+    ...hardware('hinge-tape', seams, 'every seam, inside and out', 'roll-hood'),
+    ...hardware('clip', CLIPS, 'hold it on the front', 'fit-hood'),
+    ...(given.lining === 'foil'
+      ? [
+          ...hardware(
+            'foil',
+            (areaOf(pieces) / FOIL_WIDTH_M) * WASTE,
+            'lining of the hood',
+            'roll-hood',
+          ),
+          ...hardware('spray-glue', 1, 'under the foil', 'roll-hood'),
+        ]
+      : []),
+  ];
+}
+
+function viewOf({ given, across, mouth, shape }: Parts): Attachment['view'] {
+  const [high, mouthHigh] = shape.round ? [across, mouth] : [shape.heightM, shape.mouthHeightM];
   return view(
     'hood',
     'Hood, from the side',
     [
-      segment([0, -across / 2], [0, across / 2], 'part', 'hood'),
-      segment([0, across / 2], [given.lengthM, mouth / 2], 'cut', 'hood'),
-      segment([0, -across / 2], [given.lengthM, -mouth / 2], 'cut', 'hood'),
-      segment([given.lengthM, -mouth / 2], [given.lengthM, mouth / 2], 'hidden', 'hood'),
+      segment([0, -high / 2], [0, high / 2], 'part', 'hood'),
+      segment([0, high / 2], [given.lengthM, mouthHigh / 2], 'cut', 'hood'),
+      segment([0, -high / 2], [given.lengthM, -mouthHigh / 2], 'cut', 'hood'),
+      segment([given.lengthM, -mouthHigh / 2], [given.lengthM, mouthHigh / 2], 'hidden', 'hood'),
     ],
     [
       measure(
-        [0, -Math.max(across, mouth) / 2],
-        [given.lengthM, -Math.max(across, mouth) / 2],
+        [0, -Math.max(high, mouthHigh) / 2],
+        [given.lengthM, -Math.max(high, mouthHigh) / 2],
         -0.06 * across,
         'Length',
       ),
-      measure([given.lengthM, -mouth / 2], [given.lengthM, mouth / 2], -0.12 * across, 'Mouth'),
+      measure(
+        [given.lengthM, -mouthHigh / 2],
+        [given.lengthM, mouthHigh / 2],
+        -0.12 * across,
+        'Mouth',
+      ),
     ],
     [
       knob('lengthM', 'Hood length', [given.lengthM, 0], [1, 0]),
       ...(given.shape === 'cone'
-        ? [knob('mouthDiameterM', 'Hood mouth', [given.lengthM, mouth / 2], [0, 1], 2)]
+        ? [knob('mouthDiameterM', 'Hood mouth', [given.lengthM, mouthHigh / 2], [0, 1], 2)]
         : []),
     ],
   );
 }
 
-function stepsOf(): Attachment['steps'] {
+function stepsOf({ given, context, shape, pieces }: Parts): Attachment['steps'] {
   return [
+    cutBoard(
+      pieces.length > 1 || pieces[0]!.count > 1 ? 'the blanks of the hood' : 'the blank of the hood',
+      15,
+      partOf(context, given.boardPartId, 'sheet'),
+      shape.round && given.shape === 'cone',
+    ),
     step(
-      'cut',
+      'mount',
       'roll-hood',
-      'Cut and roll the hood',
-      'It keeps light where you want it',
-      'knife or snips, tape or rivets',
+      shape.round ? 'Line the hood and roll it' : 'Line the hood and fold it',
+      'Flat it is lined in minutes, round it never is; foil in wait, glue dry',
+      'tape, a helper’s hands',
       20,
-      'a clean circle, the overlap closed inside and out',
-      'Cut away from your fingers. Sheet metal: gloves and glasses on, edges deburred.',
+      shape.round ? 'a clean circle, the overlap closed inside and out' : 'square, seams closed inside and out',
+      'Sheet metal: gloves on, edges deburred. Spray glue: air the room, no flame near it.',
     ),
     step(
       'dress',
@@ -135,12 +204,24 @@ function stepsOf(): Attachment['steps'] {
       'Unplugged and cool; the warm checks come after it',
       'clips',
       5,
-      'it sits round and comes off again',
+      'it sits all round and comes off again',
     ),
   ];
 }
 
-function factsOf({ given, across, cone, cutOff }: Parts): Attachment['facts'] {
+function factsOf({ given, across, cone, cutOff, shape, thicknessM }: Parts): Attachment['facts'] {
+  const { widthM, heightM } = shape;
+  const blank = shape.round
+    ? [fact('blank', 'Blank length', Math.PI * (across + thicknessM) + given.overlapM, 'π · (Ø + thickness) + overlap')]
+    : [
+        fact(
+          'blank',
+          'Blank length',
+          2 * (widthM + heightM) + 4 * thicknessM + given.overlapM,
+          'girth of the front + 4 × thickness + overlap',
+        ),
+      ];
+  const panels = frustum(shape.mouthWidthM, shape.mouthHeightM, widthM, heightM, given.lengthM);
   return [
     fact('length', 'Hood length', given.lengthM, 'as set'),
     ...(cone
@@ -149,7 +230,12 @@ function factsOf({ given, across, cone, cutOff }: Parts): Attachment['facts'] {
           fact('outer', 'Blank, outer radius', cone.outerRadiusM, 's·r₂/(r₂ − r₁)'),
           fact('angle', 'Blank, angle', cone.angleRad, '2π·(r₂ − r₁)/s', 'angle'),
         ]
-      : [fact('blank', 'Blank length', Math.PI * across + given.overlapM, 'π · Ø + overlap')]),
+      : shape.round || given.shape === 'cylinder'
+        ? blank
+        : [
+            fact('slant-top', 'Slant of top and bottom', panels.topSlantM, '√(length² + ((mouth − front)/2)²)'),
+            fact('slant-side', 'Slant of the sides', panels.sideSlantM, '√(length² + ((mouth − front)/2)²)'),
+          ]),
     fact(
       'cut-off',
       'No light beyond',
@@ -160,18 +246,53 @@ function factsOf({ given, across, cone, cutOff }: Parts): Attachment['facts'] {
   ];
 }
 
-function findingsOf({ given, mouth, cone }: Parts): Attachment['findings'] {
+function findingsOf({ given, context, across, mouth, cone, shape, thicknessM, pieces }: Parts): Attachment['findings'] {
+  const sheet = partOf(context, given.boardPartId, 'sheet');
+  const [first] = pieces;
+  const tooLong =
+    sheet &&
+    first?.kind === 'sheet' &&
+    Math.max(first.widthM, first.heightM) > Math.max(sheet.widthM, sheet.heightM);
+  const tightM = Math.min(across, mouth) / 2;
   return [
-    ...(given.shape === 'cone' && !cone
+    ...(given.shape === 'cone' && shape.round && !cone
       ? [
           stop(
             'geometry',
             'hood.cylinder',
             'This cone is a cylinder',
-            `Its mouth is as wide as its base (${(mouth * 100).toFixed(1)} cm): choose the cylinder, or another mouth.`,
+            `Its mouth is as wide as its base (${(mouth * 100).toFixed(1)} cm): choose straight, or another mouth.`,
             { field: 'mouthDiameterM', drawing: 'hood' },
             'Geometry',
           ),
+        ]
+      : []),
+    ...(shape.round && thicknessM * TIGHTEST > tightM
+      ? [
+          stop(
+            'geometry',
+            'hood.thick',
+            'The board is too thick to roll',
+            `${exactMm(thicknessM)} of board do not go round a radius of ${exactMm(tightM)}: take thinner sheet, at most ${exactMm(tightM / TIGHTEST)}.`,
+            { field: 'boardPartId', drawing: 'hood' },
+            'Common practice: a bend of five times the thickness, scored',
+            exactMm(tightM / TIGHTEST),
+          ),
+        ]
+      : []),
+    ...(tooLong && given.halves === 1
+      ? [
+          {
+            ...look(
+              'cut',
+              'hood.halves',
+              'One blank is longer than the sheet',
+              `${exactMm(Math.max(first.widthM, first.heightM))} in one piece; “${sheet.name}” is ${exactMm(Math.max(sheet.widthM, sheet.heightM))} long. Make it of two halves, each with its own overlap.`,
+              { field: 'halves', drawing: 'hood' },
+              'Geometry',
+            ),
+            remedies: [{ label: 'Two halves', parameters: { halves: 2 } }],
+          },
         ]
       : []),
     ...notChosen('hood', [
@@ -180,59 +301,14 @@ function findingsOf({ given, mouth, cone }: Parts): Attachment['findings'] {
   ];
 }
 
-/** A cylinder or cone before the front, cut from one flat blank. */
+/** A tube before the front, of the front's own shape, cut from flat sheet. */
 export const hood: AccessoryDefinition<Hood> = {
   id: 'hood',
   name: 'Hood',
-  summary: 'Cylinder or cone round the front; keeps light off the walls.',
+  summary: 'A tube round the front, straight or flared; keeps light off the walls.',
   parameters: schema,
   fields,
   optical: true,
   defaults,
   attach,
 };
-
-const cylinderPiece = (across: number, given: Hood, context: FormContext): SheetPiece =>
-  rectanglePiece(
-    'hood-blank',
-    'Hood blank',
-    given.boardPartId,
-    Math.PI * across + given.overlapM,
-    given.lengthM,
-    context,
-    {
-      markOut: ['Score it every 2 cm on the inside of the bend if the board is stiff.'],
-    },
-  );
-
-/** An annular sector with a straight tab for the overlap. */
-function conePiece(cone: ConeBlank, given: Hood, context: FormContext): SheetPiece {
-  const { innerRadiusM: r, outerRadiusM: R, angleRad } = cone;
-  const half = angleRad / 2;
-  const on = (radius: number, angle: number): XY => [
-    radius * Math.cos(angle),
-    radius * Math.sin(angle),
-  ];
-  const [a, b] = [Math.PI / 2 - half, Math.PI / 2 + half];
-  const tab = given.overlapM;
-  const tabDirection: XY = [Math.cos(b + Math.PI / 2), Math.sin(b + Math.PI / 2)];
-  const off = ([x, y]: XY): XY => [x + tab * tabDirection[0], y + tab * tabDirection[1]];
-  const shapes: Shape[] = [
-    { kind: 'arc', x: 0, y: 0, r: R, from: a, to: b, layer: 'cut', label: 'outer arc' },
-    { kind: 'arc', x: 0, y: 0, r, from: a, to: b, layer: 'cut', label: 'inner arc' },
-    segment(on(r, a), on(R, a), 'cut'),
-    line([on(r, b), off(on(r, b)), off(on(R, b)), on(R, b)], 'cut'),
-    segment(on(r, b), on(R, b), 'score'),
-  ];
-  return sheetPiece(
-    {
-      id: 'hood-blank',
-      name: 'Hood blank, annular sector',
-      partId: given.boardPartId,
-      shapes,
-      areaM2: half * (R * R - r * r) + tab * (R - r),
-      markOut: ['Swing both arcs from one nail; the straight tab goes inside the joint.'],
-    },
-    context,
-  );
-}

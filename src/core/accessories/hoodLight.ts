@@ -1,9 +1,12 @@
 import type { ResolvedBuild } from '../build/resolvedBuild';
+import type { Plate } from '../light/controls';
 import type { Mouth } from '../light/mouth';
+import type { Vector } from '../light/vector';
 import { discShape, OPEN, type CavitySurface } from '../light/transport/arrangement';
 import { FINISHES } from '../materials/finish';
 import { wallOf } from '../forms/kit/cavities';
 import type { Attachment } from './accessory';
+import type { HoodShape } from './hoodBlank';
 
 const LININGS = {
   foil: FINISHES.foil,
@@ -11,10 +14,19 @@ const LININGS = {
   black: FINISHES['black-paint'],
 } as const;
 
-/** What of a hood the light meets. */
-interface HoodInside {
-  lengthM: number;
-  lining: keyof typeof LININGS;
+
+/** Four sides round a box, straight or flared. */
+export function hoodPlates(hood: HoodShape, fromM: number): Plate[] {
+  const { widthM, heightM, mouthWidthM, mouthHeightM, lengthM } = hood;
+  const at = (sx: number, sy: number): readonly [Vector, Vector] => [
+    [(sx * widthM) / 2, (sy * heightM) / 2, fromM],
+    [(sx * mouthWidthM) / 2, (sy * mouthHeightM) / 2, fromM + lengthM],
+  ];
+  const corners = [at(-1, -1), at(1, -1), at(1, 1), at(-1, 1)];
+  return corners.map(([near, far], k): Plate => {
+    const [nextNear, nextFar] = corners[(k + 1) % corners.length]!;
+    return { kind: 'plate', name: 'hood', points: [near, nextNear, nextFar, far] };
+  });
 }
 
 /** Form factor of a disc of radius a to a coaxial disc of radius b at a distance [std: Howell, C-41]. */
@@ -29,13 +41,14 @@ export function discToDisc(a: number, b: number, distance: number): number {
  * it only stands in the way.
  */
 export function hoodLight(
-  given: HoodInside,
+  given: HoodShape,
   base: ResolvedBuild,
   mouthDiameterM: number,
 ): Pick<Attachment, 'controls' | 'mouth'> {
   const { mouth, frontM } = base;
   const radiusM = mouthDiameterM / 2;
   if (mouth?.shape === 'disc' && mouth.room) return { mouth: hooded(given, mouth, radiusM) };
+  if (!given.round) return { controls: hoodPlates(given, frontM) };
   const fromRadiusM = Math.max(base.apparent.widthM, base.apparent.heightM) / 2;
   return {
     controls: [
@@ -51,7 +64,7 @@ export function hoodLight(
   };
 }
 
-function hooded({ lengthM, lining }: HoodInside, mouth: Mouth, toRadiusM: number): Mouth {
+function hooded({ lengthM, lining }: HoodShape, mouth: Mouth, toRadiusM: number): Mouth {
   const [front, ...rest] = mouth.room!.surfaces as [CavitySurface, ...CavitySurface[]];
   const fromM = mouth.heightOverBackM;
   const fromRadiusM = mouth.widthM / 2;

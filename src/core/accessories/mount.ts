@@ -1,11 +1,24 @@
 import type { ResolvedBuild } from '../build/resolvedBuild';
 import { fact } from '../forms/kit/build';
-import { hardware } from '../forms/kit/needs';
-import { choice, count, defineParameters, length } from '../forms/kit/parameters';
-import { box, circle, knob, measure, view } from '../drawing/shapes';
+import { bolts, hardware } from '../forms/kit/needs';
+import { choice, count, defineParameters, length, part } from '../forms/kit/parameters';
+import { box, circle, knob, labelled, measure, view, type XY } from '../drawing/shapes';
+import type { FormContext } from '../forms/form';
+import { piecesMassKg } from '../forms/kit/mass';
+import { rectanglePiece } from '../forms/kit/pieces';
+import { BOARD_M } from '../forms/kit/typical';
+import { THREADS } from '../materials/fasteners';
+import { exactMm } from '../quantity';
 import { step } from '../forms/kit/steps';
-import type { AccessoryDefinition, Attachment } from './accessory';
+import { boardThicknessM, type AccessoryDefinition, type Attachment } from './accessory';
 
+/** Bolts of the mount, where they sit on the plate, and the mount's own flange [typ]. */
+const BOLT = 'M6';
+const HOLES_AT = 0.35;
+const FLANGE_M = 0.004;
+const SPIGOT_RADIUS_M = 0.008;
+/** A mount stands so far out of the back. */
+const STANDS_OUT_M = 0.05;
 /** A spigot plate with its bolts [typ; from memory]. */
 const PLATE_KG = 0.3;
 
@@ -26,6 +39,7 @@ const { schema, fields, defaults } = defineParameters({
   ),
   points: count('Points', 'Mount', { start: 1, min: 1, max: 8 }),
   plateM: length('Plate', 'Mount', { start: 0.1, min: 0.03, max: 0.6 }),
+  platePartId: part('Backing plate from', 'Mount', 'sheet', false),
   overhead: choice('Hangs', 'Mount', [
     ['no', 'on a stand'],
     ['yes', 'over people'],
@@ -34,19 +48,35 @@ const { schema, fields, defaults } = defineParameters({
 type Mount = ReturnType<typeof defaults>;
 
 /** What is worked out once and told in several places. */
-function partsOf(mount: Mount, base: ResolvedBuild) {
-  const { kind, points, plateM, overhead } = mount;
+function partsOf(mount: Mount, base: ResolvedBuild, context: FormContext) {
+  const { kind, points, plateM, overhead, platePartId } = mount;
   const { name, limitKg, hardware: id } = KINDS[kind];
-  return { base, points, plateM, overhead, name, limitKg, id };
+  const holes = [
+    [-1, -1],
+    [1, -1],
+    [1, 1],
+    [-1, 1],
+  ].map(([x, y]): XY => [plateM * (0.5 + HOLES_AT * x!), plateM * (0.5 + HOLES_AT * y!)]);
+  const { clearanceM } = THREADS[BOLT];
+  const plate = rectanglePiece('backing-plate', 'Backing plate', platePartId, plateM, plateM, context, {
+    count: points,
+    shapes: holes.map(([x, y]) =>
+      labelled(circle(x, y, clearanceM / 2, 'drill'), `mount bolt ${BOLT}, ${exactMm(clearanceM)}`),
+    ),
+    markOut: ['Lay it on the back and drill through it: the light’s board takes the same four holes.'],
+  });
+  const clampedM = boardThicknessM(base) + (plate.thicknessM || BOARD_M) + FLANGE_M;
+  return { base, points, plateM, overhead, name, limitKg, id, plate, holes, clampedM };
 }
 type Parts = ReturnType<typeof partsOf>;
 
-function attach(mount: Mount, base: ResolvedBuild): Attachment {
-  const parts = partsOf(mount, base);
-  const { points, name, limitKg, overhead } = parts;
-  const ownKg = PLATE_KG * points;
+function attach(mount: Mount, base: ResolvedBuild, context: FormContext): Attachment {
+  const parts = partsOf(mount, base, context);
+  const { points, name, limitKg, overhead, plate } = parts;
+  const ownKg = PLATE_KG * points + piecesMassKg([plate], context);
   return {
-    pieces: [],
+    pieces: [plate],
+    folds: (folded) => ({ ...folded, depthM: folded.depthM + STANDS_OUT_M }),
     needs: needsOf(parts),
     steps: stepsOf(parts),
     facts: [fact('bolts', 'Bolts', 4 * points, 'four a plate', 'count')],
@@ -67,7 +97,7 @@ function attach(mount: Mount, base: ResolvedBuild): Attachment {
   };
 }
 
-function viewOf({ base, plateM }: Parts): Attachment['view'] {
+function viewOf({ base, plateM, holes }: Parts): Attachment['view'] {
   return view(
     'mount',
     'Mount, from behind',
@@ -75,29 +105,38 @@ function viewOf({ base, plateM }: Parts): Attachment['view'] {
       box(
         0,
         0,
-        Math.max(base.folded.widthM, plateM),
-        Math.max(base.folded.heightM, plateM),
+        Math.max(base.built.widthM, plateM),
+        Math.max(base.built.heightM, plateM),
         'hidden',
       ),
       box(0, 0, plateM, plateM, 'part', 'mount'),
-      circle(0, 0, 0.008, 'drill', 'mount'),
+      circle(0, 0, SPIGOT_RADIUS_M, 'part', 'mount'),
+      ...holes.map(([x, y]) =>
+        circle(
+          x - plateM / 2,
+          y - plateM / 2,
+          THREADS[BOLT].clearanceM / 2,
+          'drill',
+          'mount',
+        ),
+      ),
     ],
     [measure([-plateM / 2, -plateM / 2], [plateM / 2, -plateM / 2], -0.1 * plateM, 'Plate')],
     [knob('plateM', 'Plate', [plateM / 2, 0], [1, 0], 2)],
   );
 }
 
-function needsOf({ points, overhead, id }: Parts): Attachment['needs'] {
+function needsOf({ points, overhead, id, clampedM }: Parts): Attachment['needs'] {
   return [
-    ...hardware(id, points, 'to hold the light'),
-    ...hardware('bolt', 4 * points, 'through a backing plate'),
+    ...hardware(id, points, 'to hold the light', 'bolt-on'),
+    ...bolts(BOLT, 4 * points, clampedM, 'through board and backing plate', 'bolt-on'),
     ...(overhead === 'yes'
-      ? hardware('safety-bond', Math.max(1, points), 'second fixing, five times the load')
+      ? hardware('safety-bond', Math.max(1, points), 'second fixing, five times the load', 'bolt-on')
       : []),
   ];
 }
 
-function stepsOf({ points }: Parts): Attachment['steps'] {
+function stepsOf({ points, plate }: Parts): Attachment['steps'] {
   return [
     step(
       'mount',
@@ -107,7 +146,12 @@ function stepsOf({ points }: Parts): Attachment['steps'] {
       'drill, spanner',
       15 * points,
       'holds twice the light’s weight for a minute',
-      'Drilled before anything is wired: a bit that comes through later finds the wire.',
+      {
+        hazards: [
+          'Drilled before anything is wired: a bit that comes through later finds the wire.',
+        ],
+        pieces: [plate.id],
+      },
     ),
   ];
 }

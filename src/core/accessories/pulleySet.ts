@@ -33,9 +33,10 @@ function attach(pulleys: PulleySet, base: ResolvedBuild): Attachment {
   return {
     pieces: [],
     needs: [
-      ...hardware('pulley', points, 'one a point'),
-      ...hardware('rope', ropeM, 'up, down and to spare'),
-      ...hardware('safety-bond', points, 'tied before anybody goes underneath'),
+      ...hardware('pulley', points, 'one a point', 'hoist'),
+      ...hardware('rope', ropeM, 'up, down and to spare', 'hoist'),
+      ...hardware('safety-bond', points, 'closed before anybody goes underneath', 'hoist'),
+      ...hardware('eye-bolt', points, 'a hang point each, with washers on both sides', 'hang-points'),
     ],
     steps: [
       step(

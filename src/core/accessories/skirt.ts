@@ -8,8 +8,10 @@ import { choice, defineParameters, length, part } from '../forms/kit/parameters'
 import { clothPiece } from '../forms/kit/pieces';
 import { knob, measure, view, segment } from '../drawing/shapes';
 import { step } from '../forms/kit/steps';
-import { rectangularSkirt, type Plate } from '../light/controls';
-import { frontPlaneM, type AccessoryDefinition, type Attachment } from './accessory';
+import type { Parcel } from '../build/resolvedBuild';
+import type { Thing } from '../build/things';
+import { rectangularSkirt, type Plate, type RoundWall } from '../light/controls';
+import { frontPlaneM, frontSize, type AccessoryDefinition, type Attachment } from './accessory';
 
 /** Clips along a skirt. */
 const CLIPS_APART_M = 0.3;
@@ -30,16 +32,16 @@ const HEM_M = 0.03;
 /** What is worked out once and told in several places. */
 function partsOf(cloth: Skirt, base: ResolvedBuild) {
   const { depthM, sides, clothPartId } = cloth;
-  const { widthM, heightM } = base.apparent;
-  const round = 2 * (widthM + heightM);
-  const long = sides === 'all' ? round : sides === 'top' ? widthM : heightM;
+  const { widthM, heightM, round = false } = frontSize(base);
+  const about = round ? Math.PI * widthM : 2 * (widthM + heightM);
+  const long = sides === 'all' ? about : sides === 'top' ? widthM : heightM;
   const reachM = sides === 'top' ? heightM : widthM;
   const pieces = [
     clothPiece('skirt', 'Skirt', clothPartId, long + 2 * HEM_M, depthM + 2 * HEM_M, {
       markOut: ['Hem all edges; eyelets or clips every 30 cm.'],
     }),
   ];
-  return { base, depthM, sides, widthM, heightM, long, reachM, pieces };
+  return { base, depthM, sides, widthM, heightM, round, long, reachM, pieces };
 }
 type Parts = ReturnType<typeof partsOf>;
 
@@ -48,19 +50,18 @@ function attach(cloth: Skirt, base: ResolvedBuild, context: FormContext): Attach
   const { long, pieces } = parts;
   return {
     pieces,
-    needs: hardware('clip', Math.ceil(long / CLIPS_APART_M) + 1, 'along the skirt'),
+    needs: [
+      ...hardware('clip', Math.ceil(long / CLIPS_APART_M) + 1, 'along the skirt', 'hang'),
+      ...hardware('hinge-tape', 2 * long, 'hems, where they are not sewn', 'hem'),
+    ],
+    parcel: clothParcel(piecesMassKg(pieces, context)),
     steps: stepsOf(parts),
     facts: factsOf(parts),
     findings: [],
     massKg: piecesMassKg(pieces, context),
     massAtM: frontPlaneM(base) + cloth.depthM / 2,
     controls: controlsOf(parts),
-    things: plateThings(controlsOf(parts), 'side', {
-      name: parts.sides === 'all' ? 'skirt' : 'flag of cloth',
-      burns: 'cloth',
-      ref: 'skirt',
-      field: 'depthM',
-    }),
+    things: thingsOf(parts),
     view: viewOf(parts),
   };
 }
@@ -79,15 +80,52 @@ function viewOf({ depthM, heightM }: Parts): Attachment['view'] {
   );
 }
 
-function controlsOf({ base, depthM, sides, widthM, heightM }: Parts): Plate[] {
+/** Round a round front it is one wall of cloth; a flag hangs straight all the same. */
+function controlsOf(parts: Parts): (Plate | RoundWall)[] {
+  const { base, depthM, sides, widthM, heightM, round } = parts;
+  const fromM = frontPlaneM(base);
+  if (round && sides === 'all') {
+    const radius = widthM / 2;
+    return [
+      {
+        kind: 'round',
+        name: 'skirt',
+        fromM,
+        toM: fromM + depthM,
+        fromRadiusM: radius,
+        toRadiusM: radius,
+      },
+    ];
+  }
   return rectangularSkirt(
     'skirt',
     widthM,
     heightM,
-    frontPlaneM(base),
+    fromM,
     depthM,
     sides === 'all' ? undefined : [sides],
   );
+}
+
+function thingsOf(parts: Parts): Thing[] {
+  const told = {
+    name: parts.sides === 'all' ? 'skirt' : 'flag of cloth',
+    burns: 'cloth',
+    ref: 'skirt',
+    field: 'depthM',
+  } as const;
+  return controlsOf(parts).flatMap((control): Thing[] =>
+    control.kind === 'round'
+      ? [{ ...told, id: 'side-1', limitC: null, place: { ...control, kind: 'cone' } }]
+      : plateThings([control], 'side', told),
+  ).map((thing, k) => ({ ...thing, id: `side-${k + 1}` }));
+}
+
+/** Cloth folds to a litre for each 150 g [typ]. */
+const SACK_KG_PER_M3 = 150;
+function clothParcel(massKg: number): Parcel {
+  const side = Math.cbrt(massKg / SACK_KG_PER_M3);
+  return { name: 'skirt', massKg, widthM: side, heightM: side, depthM: side };
 }
 
 function stepsOf({ long }: Parts): Attachment['steps'] {
@@ -100,6 +138,7 @@ function stepsOf({ long }: Parts): Attachment['steps'] {
       'needle or tape',
       15 + long * 5,
       'hems straight, corners doubled',
+      { works: 'cloth' },
     ),
     step(
       'dress',
@@ -116,7 +155,7 @@ function stepsOf({ long }: Parts): Attachment['steps'] {
 
 function factsOf({ depthM, sides, long, reachM }: Parts): Attachment['facts'] {
   return [
-    fact('skirt-length', 'Cloth along the edge', long, sides === 'all' ? 'all round' : 'one side'),
+    fact('skirt-length', 'Cloth along the edge', long, sides === 'all' ? 'all round the front' : 'one side'),
     fact(
       'skirt-cut',
       'No light beyond',

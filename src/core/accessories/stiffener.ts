@@ -3,13 +3,16 @@ import type { ResolvedBuild } from '../build/resolvedBuild';
 import { piecesMassKg } from '../forms/kit/mass';
 import { fact } from '../forms/kit/build';
 import { notChosen } from '../forms/kit/findingWriters';
-import { hardware } from '../forms/kit/needs';
+import { partOf } from '../forms/kit/lookup';
+import { screws } from '../forms/kit/needs';
 import { choice, count, defineParameters, length, part } from '../forms/kit/parameters';
 import { stickPiece } from '../forms/kit/pieces';
 import { box, knob, measure, view } from '../drawing/shapes';
-import { step } from '../forms/kit/steps';
-import type { AccessoryDefinition, Attachment } from './accessory';
+import { step, sticks } from '../forms/kit/steps';
+import { boardThicknessM, type AccessoryDefinition, type Attachment } from './accessory';
 
+/** Across a batten nobody has chosen yet [typ]. */
+const BATTEN_M = 0.025;
 /** A batten shorter than this stiffens nothing. */
 const LEAST_M = 0.05;
 /** Battens stand over this share of the width; screws so far apart [common practice]. */
@@ -30,7 +33,7 @@ type Stiffener = ReturnType<typeof defaults>;
 /** What is worked out once and told in several places. */
 function partsOf(given: Stiffener, base: ResolvedBuild) {
   const { stickPartId, bars, direction, inM } = given;
-  const { widthM, heightM } = base.folded;
+  const { widthM, heightM } = base.built;
   const long = Math.max(LEAST_M, (direction === 'up' ? heightM : widthM) - 2 * inM);
   const pieces = [stickPiece('stiffener', 'Stiffener', stickPartId, long, bars)];
   const spread = (direction === 'up' ? widthM : heightM) * SPREAD;
@@ -42,9 +45,16 @@ type Parts = ReturnType<typeof partsOf>;
 function attach(given: Stiffener, base: ResolvedBuild, context: FormContext): Attachment {
   const parts = partsOf(given, base);
   const { stickPartId, bars, long, pieces } = parts;
+  const acrossM = partOf(context, stickPartId, 'stick')?.diameterM ?? BATTEN_M;
   return {
     pieces,
-    needs: hardware('screw', bars * Math.ceil(long / SCREWS_APART_M + 1), 'every 15 cm'),
+    needs: screws(
+      bars * Math.ceil(long / SCREWS_APART_M + 1),
+      boardThicknessM(base) + acrossM,
+      'every 15 cm, through the board into the batten',
+      'screw-on',
+    ),
+    folds: (folded) => ({ ...folded, depthM: folded.depthM + acrossM }),
     steps: stepsOf(parts),
     facts: [fact('stiffener', 'Stiffener length', long, 'size less both ends')],
     findings: notChosen('stiffener', [
@@ -63,8 +73,8 @@ function viewOf({ bars, direction, widthM, heightM, long, at }: Parts): Attachme
       box(0, 0, widthM, heightM, 'hidden', 'board'),
       ...Array.from({ length: bars }, (_, k) =>
         direction === 'up'
-          ? box(at(k), 0, 0.025, long, 'part', 'stiffener')
-          : box(0, at(k), long, 0.025, 'part', 'stiffener'),
+          ? box(at(k), 0, BATTEN_M, long, 'part', 'stiffener')
+          : box(0, at(k), long, BATTEN_M, 'part', 'stiffener'),
       ),
     ],
     [measure([-widthM / 2, -heightM / 2], [widthM / 2, -heightM / 2], -0.06 * widthM, 'Width')],
@@ -78,6 +88,7 @@ function viewOf({ bars, direction, widthM, heightM, long, at }: Parts): Attachme
 
 function stepsOf({ bars }: Parts): Attachment['steps'] {
   return [
+    sticks('the battens', bars),
     step(
       'mount',
       'screw-on',
@@ -85,7 +96,7 @@ function stepsOf({ bars }: Parts): Attachment['steps'] {
       'A flat board stays flat',
       'screwdriver, glue',
       8 * bars,
-      'screws shorter than both together',
+      'no point comes through',
       'A screw that comes through the front can reach a wire.',
     ),
   ];

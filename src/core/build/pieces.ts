@@ -20,8 +20,16 @@ export interface SheetPiece extends PieceBase {
   shapes: readonly Shape[];
   mayTurn: boolean;
   areaM2: number;
-  /** what falls out of its middle and can serve for smaller pieces */
-  hole?: { x: number; y: number; w: number; h: number };
+  /** the disc that falls out of its middle and can serve for smaller pieces */
+  hole?: Disc;
+  /** diameter of the circle its outline lies in, about its middle: it can be cut from a disc */
+  discM?: number;
+}
+/** A disc, its middle from the piece's lower left corner. */
+export interface Disc {
+  x: number;
+  y: number;
+  r: number;
 }
 
 export interface StickPiece extends PieceBase {
@@ -34,8 +42,15 @@ export interface ClothPiece extends PieceBase {
   kind: 'cloth';
   widthM: number;
   heightM: number;
+  /** allowance on each edge of a seam, where one is made */
   seamM: number;
   hemM: number;
+  /** light passes it: a seam shows */
+  lit: boolean;
+  /** cut round, of this diameter */
+  discM?: number;
+  /** the parameter that is only there to hold it: less of it makes the piece narrower, twice over */
+  tab?: { field: string; nowM: number };
 }
 
 export type Piece = SheetPiece | StickPiece | ClothPiece;

@@ -6,6 +6,8 @@ import type { ReflectingSurface } from '../light/surfaces';
 import type { Emitter } from '../light/emitter';
 import type { EffectiveUnit } from '../units/effective';
 import type { LayoutFact } from './facts';
+import type { BoughtSize } from './bought';
+import type { Framework } from './framework';
 import type { Enclosure, Thing } from './things';
 import type { Need } from './needs';
 import type { Piece } from './pieces';
@@ -26,6 +28,18 @@ export interface LampGroup {
   bodyRadiusM: number;
   /** traps in the unit's own label */
   labelFindings: readonly Finding[];
+}
+
+export interface Size {
+  widthM: number;
+  heightM: number;
+  depthM: number;
+}
+
+/** Something that travels by itself. */
+export interface Parcel extends Size {
+  name: string;
+  massKg: number;
 }
 
 /**
@@ -52,7 +66,7 @@ export interface ResolvedBuild {
   facts: LayoutFact[];
   findings: Finding[];
   /** what the subject sees as the source */
-  apparent: { widthM: number; heightM: number };
+  apparent: { widthM: number; heightM: number; round?: true };
   /** neighbouring emitters: centre spacing and one emitter's width */
   array: { spacingM: number; emitterWidthM: number };
   /** bare diodes behind layers; null where none could show through */
@@ -67,6 +81,13 @@ export interface ResolvedBuild {
   /** what holds it up; their own mass is in `massKg` */
   supports: Support[];
   /** outer size as it stands lit; `folded` as it lies in the car */
-  built: { widthM: number; heightM: number; depthM: number };
-  folded: { widthM: number; heightM: number; depthM: number };
+  built: Size;
+  /** as the light itself lies in the car; what comes off it lies beside, in `parcels` */
+  folded: Size;
+  /** what travels beside it: hoods, stands, cloths */
+  parcels: Parcel[];
+  /** pipes and the fittings they meet in */
+  frameworks: Framework[];
+  /** sizes of bought things as the drawing has them, beside what the shelf says */
+  bought: BoughtSize[];
 }

@@ -4,6 +4,7 @@ import type { ParameterMigrations } from '../forms/form';
 import { assert } from '../result';
 import { DOCUMENT_VERSION } from './production';
 import { toVersion6 } from './version6/document';
+import { toVersion7 } from './version7/document';
 
 /** Lifts a document from one version to the next; index 0 lifts version 1 to 2. */
 type Migration = (document: Record<string, unknown>) => Record<string, unknown>;
@@ -15,6 +16,7 @@ export const MIGRATIONS: readonly Migration[] = [
   toVersion4,
   toVersion5,
   toVersion6,
+  toVersion7,
 ];
 
 type Json = Record<string, unknown>;

@@ -4,6 +4,9 @@ import type { Insulation } from '../electrics/insulation';
 export type PenLayer =
   'cut' | 'score' | 'drill' | 'mark' | 'part' | 'cord' | 'tape' | 'glass' | 'hidden' | 'centre';
 
+/** How a cut face is hatched: by what it is made of. */
+export type Hatch = 'wood' | 'foam' | 'metal' | 'plastic';
+
 interface Inked {
   /** of a hole, so that it can be ticked off and spoken of */
   id?: string;
@@ -19,7 +22,15 @@ interface Inked {
 /** Shapes in metres, x right, y up; arcs anticlockwise in radians. */
 export type Shape =
   | (Inked & { kind: 'circle'; x: number; y: number; r: number })
-  | (Inked & { kind: 'polyline'; points: readonly (readonly [number, number])[]; closed?: boolean })
+  | (Inked & {
+      kind: 'polyline';
+      points: readonly (readonly [number, number])[];
+      /** edges that are arcs, see `path.ts` */
+      bulges?: readonly number[];
+      closed?: boolean;
+      /** what is cut through here: hatched by its kind */
+      hatch?: Hatch;
+    })
   | (Inked & { kind: 'arc'; x: number; y: number; r: number; from: number; to: number })
   | (Inked & { kind: 'text'; x: number; y: number; text: string; anchor?: 'start' | 'middle' });
 

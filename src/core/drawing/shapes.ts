@@ -1,4 +1,5 @@
-import type { DimensionLine, Handle, PenLayer, Shape, View } from './drawing';
+import type { DimensionLine, Handle, Hatch, PenLayer, Shape, View } from './drawing';
+import { straightened } from './path';
 
 export type XY = readonly [x: number, y: number];
 
@@ -29,6 +30,18 @@ export const polygon = (points: readonly XY[], layer: PenLayer, ref?: string): S
   layer,
   ref,
 });
+
+/** One closed outline of straight edges and arcs. */
+export const outline = (
+  points: readonly XY[],
+  bulges: readonly number[],
+  layer: PenLayer,
+  ref?: string,
+): Shape => ({ kind: 'polyline', points, bulges, closed: true, layer, ref });
+
+/** A face that is cut through, hatched by what it is made of. */
+export const hatched = (shape: Shape, hatch: Hatch | undefined): Shape =>
+  shape.kind === 'polyline' && hatch ? { ...shape, hatch } : shape;
 
 /** Rectangle between two opposite corners. */
 export const rectangle = (
@@ -101,7 +114,7 @@ const reach = (shape: Shape): XY[] => {
     case 'arc':
       return arcReach(shape);
     case 'polyline':
-      return [...shape.points];
+      return straightened(shape);
     case 'text':
       return [[shape.x, shape.y]];
   }

@@ -15,6 +15,7 @@ import type { PowerPlan } from '../power/plan';
 import { tapePowerFindings } from '../power/tapePowerFindings';
 import type { TapePlan } from '../power/tapePlan';
 import { loadOnSupports } from '../statics/load';
+import { boughtFindings } from '../shop/boughtFindings';
 import { cutFindings } from '../shop/cutFindings';
 import type { CutPlan } from '../shop/cutPlan';
 import { colourFindings, flickerFindings } from './colourRungs';
@@ -49,6 +50,7 @@ export function findingsOf(
     build.shotId === null ? [NO_SHOT] : [],
     resolved.findings,
     cutFindings(cuts),
+    boughtFindings(resolved.bought),
     loadFindings(plan, resolved, parts),
     earthFindings(plan, resolved, parts, build.site),
     siteFindings(plan, resolved, build.site),

@@ -9,6 +9,7 @@ import type { View } from '../drawing/drawing';
 import type { ResolvedBuild } from '../build/resolvedBuild';
 import { attachAll } from '../accessories/attach';
 import { finished } from '../making/finishing';
+import { mentions, nameFits } from '../materials/fasteners';
 import type { ShelfLookup } from '../shop/purchase';
 import { lightMargin } from './light';
 import { assert } from '../result';
@@ -33,7 +34,15 @@ type Finders = Pick<FormContext, 'part' | 'unit'>;
 export const shelfOf = ({ shelf: { parts, units } }: Production): ShelfLookup & Finders => ({
   part: (id) => parts.find((each) => each.id === id) ?? null,
   unit: (id) => units.find((each) => each.id === id) ?? null,
-  hardware: (id) => parts.find((each) => each.role === 'hardware' && each.kind === id) ?? null,
+  hardware: (id, size) => {
+    const kind = parts.filter((each) => each.role === 'hardware' && each.kind === id);
+    if (size === undefined) return kind[0] ?? null;
+    return (
+      kind.find(({ name }) => mentions(name, size)) ??
+      kind.find(({ name }) => nameFits(name, size)) ??
+      null
+    );
+  },
 });
 
 /** References are checked at the document's door, so a missing circuit is a programming mistake. */

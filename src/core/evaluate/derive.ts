@@ -5,6 +5,7 @@ import type { Shot } from '../location/shot';
 import type { Finding } from '../findings/finding';
 import type { Drawing } from '../drawing/drawing';
 import type { FormContext, FormDrawing } from '../forms/form';
+import { frameworkView } from '../forms/kit/pipework';
 import type { ResolvedBuild } from '../build/resolvedBuild';
 import type { Part } from '../materials/part';
 import type { Unit } from '../units/unit';
@@ -327,7 +328,8 @@ export class Derivations {
     const { trips } = power.plan.region;
     return this.kept(document, build, 'drawing', [found, drawn, graph, fuse, trips], () => {
       const wires = wiringView({ graph, board: drawn.board, fuse, trips });
-      return { views: [...drawn.views, wires, ...found.views] };
+      const maps = found.resolved.frameworks.map(frameworkView);
+      return { views: [...drawn.views, wires, ...found.views, ...maps] };
     });
   }
 

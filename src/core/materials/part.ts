@@ -53,8 +53,15 @@ const sheet = defineRecord({
   burns: choice('In heat it', { wood: 'chars', foam: 'melts', no: 'does neither: metal' }, 'wood'),
   /** grain or flutes: pieces keep their direction */
   grain: yesNo('Grain or flutes', { no: 'none, pieces may turn', yes: 'pieces keep their way' }),
+  kerfM: maybe(
+    length('A cut takes', { min: 0, max: 0.02, start: 0.003 }),
+    'typical: knife and snips 0, saw 3 mm',
+  ),
   offCuts: offCuts(
-    z.object({ widthM: range(0.02, 4), heightM: range(0.02, 4), count: wholeRange(1, 100) }),
+    z.union([
+      z.object({ widthM: range(0.02, 4), heightM: range(0.02, 4), count: wholeRange(1, 100) }),
+      z.object({ diameterM: range(0.02, 4), count: wholeRange(1, 100) }),
+    ]),
   ),
   ...piece,
   ...stock,
@@ -68,6 +75,7 @@ const stick = defineRecord({
   massKgPerM: number('Mass a metre, kg', { min: 0.01, max: 20, start: 0.15 }),
   /** Young's modulus, for its sag */
   stiffnessGPa: number('Stiffness E, GPa', { min: 0.5, max: 250, start: 3 }),
+  kerfM: maybe(length('A cut takes', { min: 0, max: 0.02, start: 0.002 }), 'typical: 2 mm'),
   offCuts: offCuts(z.object({ lengthM: range(0.02, 12), count: wholeRange(1, 100) })),
   ...piece,
   ...stock,
@@ -166,6 +174,12 @@ const cloth = defineRecord({
   ...measured('m'),
   ...stock,
 });
+/** A lid, a bowl, a bucket: something round to draw along. */
+const round = defineRecord({
+  diameterM: length('Across its rim', { min: 0.01, max: 2, start: 0.2 }),
+  ...piece,
+  ...stock,
+});
 const hardware = defineRecord({
   kind: choice<HardwareId>('Kind', namesOf(HARDWARE), 'other'),
   measure: kept(z.enum(['piece', 'm']), 'piece', 'kind'),
@@ -188,6 +202,7 @@ export const PART_RECORDS = {
   ballast,
   'clamp-lamp': clampLamp,
   softbox,
+  round,
 };
 export type Role = keyof typeof PART_RECORDS;
 export const ROLES = Object.keys(PART_RECORDS) as Role[];
@@ -214,6 +229,7 @@ export const partSchema = z.discriminatedUnion('role', [
   z.object({ ...common, role: z.literal('ballast'), ...ballast.shape }),
   z.object({ ...common, role: z.literal('clamp-lamp'), ...clampLamp.shape }),
   z.object({ ...common, role: z.literal('softbox'), ...softbox.shape }),
+  z.object({ ...common, role: z.literal('round'), ...round.shape }),
 ]);
 export type Part = z.infer<typeof partSchema>;
 export type PartOf<R extends Role> = Extract<Part, { role: R }>;

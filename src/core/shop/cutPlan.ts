@@ -2,6 +2,7 @@ import type { ClothPiece, Piece, SheetPiece, StickPiece } from '../build/pieces'
 import type { PartId } from '../ids';
 import type { Part, PartOf } from '../materials/part';
 import { cutCloth, type ClothCut } from '../materials/cloth';
+import { kerfOf } from '../materials/cutting';
 import { nest, type Nesting, type NestOptions, type NestPiece, type Stock } from './nest';
 import { cutSticks, type StickCut } from './sticks';
 
@@ -14,6 +15,8 @@ export interface SheetPlan {
   nesting: Nesting;
   /** whole sheets used, on hand or bought; off-cuts are not among them */
   sheets: number;
+  /** the same with nothing on hand */
+  sheetsFull: number;
   /** real area of the pieces over the area of the sheets */
   yield: number;
 }
@@ -24,6 +27,7 @@ export interface StickPlan {
   pieces: StickPiece[];
   cut: StickCut;
   bars: number;
+  barsFull: number;
   yield: number;
 }
 
@@ -41,10 +45,6 @@ export interface CutPlan {
   /** pieces whose material nobody has chosen yet */
   unchosen: Piece[];
 }
-
-/** Saw's cut in board and bar, metres [common practice]. */
-const SHEET_KERF_M = 0.003;
-const STICK_KERF_M = 0.002;
 
 type FindPart = (id: PartId | null) => Part | null;
 
@@ -91,35 +91,51 @@ function planMaterial(
   return planCloth(part as PartOf<'cloth'>, pieces as ClothPiece[]);
 }
 
-export const nestPiece = ({ widthM, heightM, mayTurn, hole }: SheetPiece): NestPiece => ({
+export const nestPiece = ({ widthM, heightM, mayTurn, hole, discM }: SheetPiece): NestPiece => ({
   widthM,
   heightM,
   mayTurn,
   ...(hole ? { hole } : {}),
+  ...(discM ? { discM } : {}),
 });
+
+/** What lies in the shed: off-cuts of any shape, and whole sheets. */
+const shedOf = ({ offCuts, widthM, heightM, onHand }: PartOf<'sheet'>): Stock[] => [
+  ...offCuts.map((offCut): Stock =>
+    'diameterM' in offCut
+      ? {
+          widthM: offCut.diameterM,
+          heightM: offCut.diameterM,
+          disc: true,
+          count: offCut.count,
+          onHand: true,
+        }
+      : { ...offCut, onHand: true },
+  ),
+  { widthM, heightM, count: Math.floor(onHand), onHand: true },
+];
 
 /** Batch after batch, each on what the ones before it left in the shed. */
 function nestInBatches(
   part: PartOf<'sheet'>,
   pieces: readonly SheetPiece[],
+  shed: readonly Stock[],
   { batch = BATCH, ...options }: Partial<CutOptions>,
 ): Nesting {
   const { widthM, heightM } = part;
-  const shed: Stock[] = [
-    ...part.offCuts.map((offCut) => ({ ...offCut, onHand: true })),
-    { widthM, heightM, count: Math.floor(part.onHand), onHand: true },
-  ];
+  const left = shed.map((each) => ({ ...each }));
   const all: Nesting = { sheets: [], unplaced: [] };
   for (let from = 0; from < pieces.length; from += batch) {
     const some = pieces.slice(from, from + batch).map(nestPiece);
-    const stock = [...shed, { widthM, heightM, count: Infinity, onHand: false }];
-    const plan = nest(some, stock, { kerfM: SHEET_KERF_M, ...options });
+    const stock = [...left, { widthM, heightM, count: Infinity, onHand: false }];
+    const plan = nest(some, stock, { kerfM: kerfOf(part), ...options });
     for (const sheet of plan.sheets) {
-      const used = shed.find(
+      const used = left.find(
         (each) =>
           sheet.onHand &&
           each.widthM === sheet.widthM &&
           each.heightM === sheet.heightM &&
+          each.disc === sheet.disc &&
           each.count > 0,
       );
       if (used) used.count -= 1;
@@ -137,30 +153,39 @@ function planSheets(
   options: Partial<CutOptions>,
 ): SheetPlan {
   const { widthM, heightM } = part;
-  const nesting = nestInBatches(part, pieces, options);
+  const shed = shedOf(part);
+  const nesting = nestInBatches(part, pieces, shed, options);
   const whole = nesting.sheets.filter(
-    (sheet) => sheet.widthM === widthM && sheet.heightM === heightM,
+    (sheet) => !sheet.disc && sheet.widthM === widthM && sheet.heightM === heightM,
   );
   const placed = nesting.sheets.flatMap(({ placements }) => placements);
   const used = placed.reduce((sum, { piece }) => sum + pieces[piece]!.areaM2, 0);
   const all = nesting.sheets.reduce((sum, sheet) => sum + sheet.widthM * sheet.heightM, 0);
+  // Without anything taken from the shed the plan is the one for an empty one.
+  const full = nesting.sheets.some(({ onHand }) => onHand)
+    ? nestInBatches(part, pieces, [], options).sheets.length
+    : nesting.sheets.length;
   return {
     kind: 'sheet',
     part,
     pieces,
     nesting,
     sheets: whole.length,
+    sheetsFull: full,
     yield: all > 0 ? used / all : 0,
   };
 }
 
 function planSticks(part: PartOf<'stick'>, pieces: StickPiece[]): StickPlan {
-  const cut = cutSticks(
-    pieces.map(({ lengthM }) => lengthM),
-    part.stockLengthM,
-    STICK_KERF_M,
-    part.offCuts.flatMap(({ lengthM, count }) => Array<number>(count).fill(lengthM)),
-  );
+  const cutFrom = (offCuts: PartOf<'stick'>['offCuts']) =>
+    cutSticks(
+      pieces.map(({ lengthM }) => lengthM),
+      part.stockLengthM,
+      kerfOf(part),
+      offCuts.flatMap(({ lengthM, count }) => Array<number>(count).fill(lengthM)),
+    );
+  const cut = cutFrom(part.offCuts);
+  const bought = (plan: StickCut) => plan.bars.filter(({ onHand }) => !onHand).length;
   const all = cut.bars.reduce((sum, bar) => sum + bar.lengthM, 0);
   const used = cut.bars
     .flatMap((bar) => bar.pieces)
@@ -170,7 +195,8 @@ function planSticks(part: PartOf<'stick'>, pieces: StickPiece[]): StickPlan {
     part,
     pieces,
     cut,
-    bars: cut.bars.filter(({ onHand }) => !onHand).length,
+    bars: bought(cut),
+    barsFull: cut.bars.some(({ onHand }) => onHand) ? bought(cutFrom([])) : bought(cut),
     yield: all > 0 ? used / all : 0,
   };
 }
@@ -178,7 +204,14 @@ function planSticks(part: PartOf<'stick'>, pieces: StickPiece[]): StickPlan {
 function planCloth(part: ClothPlan['part'], pieces: ClothPiece[]): ClothPlan {
   const cuts = pieces.map((piece) => ({
     piece,
-    cut: cutCloth(piece.widthM, piece.heightM, part.widthM, piece.seamM, piece.hemM),
+    cut: cutCloth(
+      piece.widthM,
+      piece.heightM,
+      part.widthM,
+      piece.seamM,
+      piece.hemM,
+      piece.lit,
+    ),
   }));
   return { kind: 'cloth', part, pieces: cuts, totalM: lengthOnBolt(cuts, part.widthM) };
 }
@@ -187,8 +220,8 @@ function planCloth(part: ClothPlan['part'], pieces: ClothPiece[]): ClothPlan {
 function lengthOnBolt(cuts: ClothPlan['pieces'], boltM: number): number {
   let total = 0;
   const beside = new Map<string, { lengthM: number; across: number; count: number }>();
-  for (const { piece, cut } of cuts) {
-    const across = cut.alongWidth ? piece.heightM : piece.widthM;
+  for (const { cut } of cuts) {
+    const across = cut.panelWidthM;
     if (cut.panels > 1 || across > boltM / 2) {
       total += cut.totalM;
       continue;
@@ -213,7 +246,7 @@ export function lightsPerSheet(pieces: readonly Piece[], part: PartOf<'sheet'>, 
     const copies = Array.from({ length: lights }, () =>
       own.flatMap((piece) => Array.from({ length: piece.count }, () => nestPiece(piece))),
     ).flat();
-    if (nest(copies, [one], { kerfM: SHEET_KERF_M }).unplaced.length) return lights - 1;
+    if (nest(copies, [one], { kerfM: kerfOf(part) }).unplaced.length) return lights - 1;
   }
   return most;
 }

@@ -6,13 +6,24 @@ export interface NestPiece {
   heightM: number;
   /** may be laid with its sides exchanged; false where grain or flutes must run one way */
   mayTurn: boolean;
-  /** free rectangle inside it, from its lower left corner: the middle of a ring */
-  hole?: Box;
+  /** the disc that falls out of it, from its lower left corner: the middle of a ring */
+  hole?: Disc;
+  /** it is round, of this diameter about its middle, and may be cut from a disc */
+  discM?: number;
+}
+
+/** A round left-over, its middle on the sheet. */
+export interface Disc {
+  x: number;
+  y: number;
+  r: number;
 }
 
 export interface Stock {
   widthM: number;
   heightM: number;
+  /** a round off-cut, as wide as it is high */
+  disc?: boolean;
   /** how many there are; Infinity for what the shop sells */
   count: number;
   onHand: boolean;
@@ -27,10 +38,13 @@ export interface Placement extends Box {
 interface NestedSheet {
   widthM: number;
   heightM: number;
+  disc: boolean;
   onHand: boolean;
   placements: Placement[];
   /** largest rectangle that is left in one piece */
   offCut: Box | null;
+  /** middles of rings that nothing was cut from */
+  discs: Disc[];
 }
 
 export interface Nesting {
@@ -50,10 +64,15 @@ export interface NestOptions {
 
 const NEST_DEFAULTS: NestOptions = { kerfM: 0.003, marginM: 0, starts: 30 };
 
+interface OpenDisc extends Disc {
+  /** piece it falls out of; none for a round off-cut */
+  owner: number | null;
+}
 interface Open {
   stock: Stock;
   free: Box[];
   placements: Placement[];
+  discs: OpenDisc[];
 }
 
 /** Lower is better; the first figure decides, the second breaks ties. */
@@ -149,6 +168,13 @@ function layOut(
     w: sheet.widthM - 2 * marginM + kerfM,
     h: sheet.heightM - 2 * marginM + kerfM,
   });
+  const opened = (each: Stock): Open => {
+    if (!each.disc) return { stock: each, free: [whole(each)], placements: [], discs: [] };
+    const r = each.widthM / 2;
+    // Its rim is cut already: the kerf that a ring's own cut would take is given back.
+    const disc = { x: r, y: r, r: r + kerfM, owner: null };
+    return { stock: each, free: [squareIn(disc, kerfM)], placements: [], discs: [disc] };
+  };
   for (const at of order) {
     const piece = pieces[at]!;
     const spot = bestSpot(open, piece, rule, kerfM) ?? openFor(piece);
@@ -160,7 +186,7 @@ function layOut(
   function openFor(piece: NestPiece): Spot | null {
     for (const [at, each] of stock.entries()) {
       if (used[at]! >= each.count) continue;
-      const sheet: Open = { stock: each, free: [whole(each)], placements: [] };
+      const sheet = opened(each);
       const spot = bestSpot([sheet], piece, rule, kerfM);
       if (!spot) continue;
       used[at]!++;
@@ -175,6 +201,8 @@ interface Spot {
   sheet: Open;
   box: Box;
   turned: boolean;
+  /** the middle of a ring it lies in */
+  disc?: OpenDisc;
 }
 
 function bestSpot(
@@ -183,6 +211,8 @@ function bestSpot(
   rule: Rule,
   kerfM: number,
 ): Spot | null {
+  const round = piece.discM === undefined ? null : inDisc(sheets, piece, piece.discM, kerfM);
+  if (round) return round;
   let best: Spot | null = null;
   let bestScore: [number, number] = [Infinity, Infinity];
   for (const sheet of sheets) {
@@ -200,11 +230,51 @@ function bestSpot(
     // Fill what is open before looking at the next sheet.
     if (best) return best;
   }
+  // A long bar may lie across a disc that no square of it would hold.
+  return inDisc(sheets, piece, Math.hypot(piece.widthM, piece.heightM), kerfM);
+}
+
+/** The largest square of a ring's middle, a kerf off the cut round it, a kerf added as to every free box. */
+function squareIn({ x, y, r }: Disc, kerfM: number): Box {
+  const half = Math.max(0, r - kerfM) / Math.SQRT2;
+  return { x: x - half, y: y - half, w: 2 * half + kerfM, h: 2 * half + kerfM };
+}
+
+/** Nothing but the ring itself lies there yet. */
+const untouched = (sheet: Open, { x, y, r, owner }: OpenDisc): boolean =>
+  !sheet.placements.some(
+    (placed) =>
+      placed.piece !== owner &&
+      Math.abs(placed.x + placed.w / 2 - x) < r &&
+      Math.abs(placed.y + placed.h / 2 - y) < r,
+  );
+
+/** The smallest disc that still holds something of a size across, in the middle of it. */
+function inDisc(
+  sheets: readonly Open[],
+  piece: NestPiece,
+  acrossM: number,
+  kerfM: number,
+): Spot | null {
+  let best: Spot | null = null;
+  for (const sheet of sheets)
+    for (const disc of sheet.discs) {
+      if (acrossM / 2 > disc.r - kerfM + 1e-9) continue;
+      if (best?.disc && best.disc.r <= disc.r) continue;
+      if (!untouched(sheet, disc)) continue;
+      const [w, h] = [piece.widthM + kerfM, piece.heightM + kerfM];
+      const box = { x: disc.x - piece.widthM / 2, y: disc.y - piece.heightM / 2, w, h };
+      best = { sheet, turned: false, box, disc };
+    }
   return best;
 }
 
-function place({ sheet, box, turned }: Spot, at: number, piece: NestPiece, kerfM: number): void {
-  sheet.free = without(sheet.free, box);
+function place(spot: Spot, at: number, piece: NestPiece, kerfM: number): void {
+  const { sheet, box, turned, disc } = spot;
+  sheet.free = without(
+    sheet.free,
+    disc ? { x: disc.x - disc.r, y: disc.y - disc.r, w: 2 * disc.r, h: 2 * disc.r } : box,
+  );
   sheet.placements.push({
     piece: at,
     turned,
@@ -215,12 +285,15 @@ function place({ sheet, box, turned }: Spot, at: number, piece: NestPiece, kerfM
   });
   const { hole } = piece;
   if (!hole) return;
-  // The rectangle in the ring's middle keeps a kerf to the cut round it; turned, x and y change places.
-  const [x, y, w, h] = turned ? [hole.y, hole.x, hole.h, hole.w] : [hole.x, hole.y, hole.w, hole.h];
-  sheet.free.push({ x: box.x + x + kerfM, y: box.y + y + kerfM, w: w - kerfM, h: h - kerfM });
+  // Turned, a piece's x and y change places.
+  const [x, y] = turned ? [hole.y, hole.x] : [hole.x, hole.y];
+  const open = { x: box.x + x, y: box.y + y, r: hole.r, owner: at };
+  sheet.discs.push(open);
+  sheet.free.push(squareIn(open, kerfM));
 }
 
-function closed({ stock, free, placements }: Open, kerfM: number): NestedSheet {
+function closed(sheet: Open, kerfM: number): NestedSheet {
+  const { stock, free, placements, discs } = sheet;
   const largest = free.reduce<Box | null>(
     (best, box) => (best === null || box.w * box.h > best.w * best.h ? box : best),
     null,
@@ -228,9 +301,13 @@ function closed({ stock, free, placements }: Open, kerfM: number): NestedSheet {
   return {
     widthM: stock.widthM,
     heightM: stock.heightM,
+    disc: stock.disc ?? false,
     onHand: stock.onHand,
     placements,
     offCut: largest && { ...largest, w: largest.w - kerfM, h: largest.h - kerfM },
+    discs: discs
+      .filter((disc) => untouched(sheet, disc))
+      .map(({ x, y, r }) => ({ x, y, r: r - kerfM })),
   };
 }
 

@@ -1,5 +1,6 @@
 import type { Need } from '../build/needs';
 import type { PartId, UnitId } from '../ids';
+import { mentions } from '../materials/fasteners';
 import { HARDWARE, type HardwareId } from '../materials/hardware';
 import type { Measure, Part } from '../materials/part';
 import { threeFigures } from '../quantity';
@@ -14,6 +15,8 @@ interface PurchaseLine {
   why: string;
   measure: Measure;
   needed: number;
+  /** with nothing on hand: what comes from off-cuts would have to be bought whole */
+  neededFull: number;
   onHand: number;
   packSize: number;
   packPriceMinor: number;
@@ -43,7 +46,8 @@ export interface Purchase {
 export interface ShelfLookup {
   unit: (id: UnitId) => Unit | null;
   part: (id: PartId) => Part | null;
-  hardware: (id: HardwareId) => Part | null;
+  /** of a kind, and of a size where the kind has some */
+  hardware: (id: HardwareId, size?: string) => Part | null;
 }
 
 interface Good {
@@ -71,8 +75,8 @@ const ofPart = (part: Part): Good => ({
   packPriceMinor: part.priceMinor,
   priced: true,
 });
-const ofHardware = (id: HardwareId): Good => ({
-  name: HARDWARE[id].name,
+const ofHardware = (id: HardwareId, size?: string): Good => ({
+  name: size ? `${size} ${HARDWARE[id].name}` : HARDWARE[id].name,
   onHand: 0,
   onHandCounts: false,
   packSize: 1,
@@ -80,7 +84,7 @@ const ofHardware = (id: HardwareId): Good => ({
   priced: false,
 });
 
-function goodOf({ item }: Need, shelf: ShelfLookup): Good | null {
+function goodOf({ item }: Pick<Need, 'item'>, shelf: ShelfLookup): Good | null {
   switch (item.kind) {
     case 'unit': {
       const unit = shelf.unit(item.id);
@@ -91,8 +95,13 @@ function goodOf({ item }: Need, shelf: ShelfLookup): Good | null {
       return part && ofPart(part);
     }
     case 'hardware': {
-      const part = shelf.hardware(item.id);
-      return part ? ofPart(part) : ofHardware(item.id);
+      const part = shelf.hardware(item.id, item.size);
+      if (!part) return ofHardware(item.id, item.size);
+      const good = ofPart(part);
+      // Which size it must be, where the shelf's own name does not say.
+      return item.size && !mentions(part.name, item.size)
+        ? { ...good, name: `${good.name}: ${item.size}` }
+        : good;
     }
   }
 }
@@ -103,23 +112,41 @@ export const amountText = (value: number, measure: Measure): string => {
   return measure === 'piece' ? figure : `${figure} ${measure}`;
 };
 
-/** What the cutting plan takes from the shop, as needs of all copies together. */
-const cutNeeds = ({ plans }: CutPlan): Need[] => plans.map(materialNeed);
+/** A need of all copies together, and what it would be with nothing on hand. */
+interface Wanted extends Omit<Need, 'step'> {
+  full: number;
+}
 
-function materialNeed(plan: MaterialPlan): Need {
+/** What the cutting plan takes from the shop. */
+const cutNeeds = ({ plans }: CutPlan): Wanted[] => plans.map(materialNeed);
+
+function materialNeed(plan: MaterialPlan): Wanted {
   const item = { kind: 'part' as const, id: plan.part.id };
   switch (plan.kind) {
     case 'sheet':
       return {
         item,
         quantity: plan.sheets,
+        full: plan.sheetsFull,
         measure: 'piece',
         why: `${plan.pieces.length} pieces, see the cutting plan`,
       };
     case 'stick':
-      return { item, quantity: plan.bars, measure: 'piece', why: `${plan.pieces.length} lengths` };
+      return {
+        item,
+        quantity: plan.bars,
+        full: plan.barsFull,
+        measure: 'piece',
+        why: `${plan.pieces.length} lengths`,
+      };
     case 'cloth':
-      return { item, quantity: plan.totalM, measure: 'm', why: 'see the cutting plan' };
+      return {
+        item,
+        quantity: plan.totalM,
+        full: plan.totalM,
+        measure: 'm',
+        why: 'see the cutting plan',
+      };
   }
 }
 
@@ -138,17 +165,22 @@ export function planPurchase(
   shelf: ShelfLookup,
 ): Purchase {
   const all = [
-    ...needs.map((need) => ({ ...need, quantity: need.quantity * copies })),
+    ...needs.map(({ quantity, ...need }): Wanted => {
+      const all = quantity * copies;
+      return { ...need, quantity: all, full: all };
+    }),
     ...cutNeeds(cuts),
   ];
   const lines = new Map<string, PurchaseLine>();
   for (const need of all) {
     const good = goodOf(need, shelf);
     if (!good) continue;
-    const key = `${need.item.kind}:${need.item.id}`;
+    const key = keyOf(need.item);
     const known = lines.get(key);
-    const why = known && known.why !== need.why ? `${known.why}; ${need.why}` : need.why;
-    lines.set(key, line(key, good, need.quantity + (known?.needed ?? 0), need.measure, why));
+    const why = known && !known.why.includes(need.why) ? `${known.why}; ${need.why}` : need.why;
+    const needed = need.quantity + (known?.needed ?? 0);
+    const full = need.full + (known?.neededFull ?? 0);
+    lines.set(key, line({ key, why: known?.why.includes(need.why) ? known.why : why, needed, neededFull: full, measure: need.measure }, good));
   }
   return totals([...lines.values()], copies);
 }
@@ -167,23 +199,23 @@ function totals(lines: PurchaseLine[], copies: number): Purchase {
   };
 }
 
-function line(
-  key: string,
-  good: Good,
-  needed: number,
-  measure: Measure,
-  why: string,
-): PurchaseLine {
+/** Bolts of two lengths are two things to buy. */
+const keyOf = (item: Need['item']): string =>
+  item.kind === 'hardware' && item.size
+    ? `hardware:${item.id}:${item.size}`
+    : `${item.kind}:${item.id}`;
+
+type Told = Pick<PurchaseLine, 'key' | 'why' | 'needed' | 'neededFull' | 'measure'>;
+
+function line(told: Told, good: Good): PurchaseLine {
   const { onHandCounts, ...rest } = good;
-  const packsFull = packsFor(needed, good.packSize);
+  const { needed } = told;
+  const packsFull = packsFor(told.neededFull, good.packSize);
   const packsNow = packsFor(needed - good.onHand, good.packSize);
   const fromStock = Math.min(needed, good.onHand);
   return {
     ...rest,
-    key,
-    why,
-    measure,
-    needed,
+    ...told,
     packsNow,
     packsFull,
     leftOver: good.onHand + packsNow * good.packSize - needed,

@@ -18,6 +18,8 @@ const SIZES: Record<
   ],
   stick: [['lengthM', 'length', 12]],
 };
+const DISC = [['diameterM', 'Ø', 4]] as const;
+const FRESH_DISC: Row = { diameterM: 0.4, count: 1 };
 const FRESH: Record<Stock['role'], Row> = {
   sheet: { widthM: 0.5, heightM: 0.3, count: 1 },
   stick: { lengthM: 1, count: 1 },
@@ -29,6 +31,7 @@ export const hasOffCuts = (part: Part): part is Stock => 'offCuts' in part;
 export function OffCuts({ part, onChange }: { part: Stock; onChange: (rows: Row[]) => void }) {
   const { units } = useDevice();
   const rows = part.offCuts as Row[];
+  const sizes = (row: Row) => ('diameterM' in row ? DISC : SIZES[part.role]);
   const put = (at: number, field: string, value: number | null) =>
     onChange(rows.map((row, k) => (k === at && value !== null ? { ...row, [field]: value } : row)));
   return (
@@ -36,7 +39,7 @@ export function OffCuts({ part, onChange }: { part: Stock; onChange: (rows: Row[
       <legend className="text-[15px] font-semibold">Off-cuts in the shed</legend>
       {rows.map((row, at) => (
         <div key={at} className="mt-2 flex items-end gap-2">
-          {SIZES[part.role].map(([field, label, max]) => (
+          {sizes(row).map(([field, label, max]) => (
             <QuantityField
               key={field}
               label={`Off-cut ${at + 1}, ${label}`}
@@ -75,6 +78,15 @@ export function OffCuts({ part, onChange }: { part: Stock; onChange: (rows: Row[
       >
         <Plus size={15} aria-hidden /> Add an off-cut
       </button>
+      {part.role === 'sheet' && (
+        <button
+          type="button"
+          className="press mt-2 ml-2 inline-flex items-center gap-1"
+          onClick={() => onChange([...rows, FRESH_DISC])}
+        >
+          <Plus size={15} aria-hidden /> Add a round one
+        </button>
+      )}
     </fieldset>
   );
 }

@@ -29,6 +29,7 @@ const ROLE_NAMES: Record<Part['role'], string> = {
   ballast: 'Ballasts',
   'clamp-lamp': 'Clamp lamps',
   softbox: 'Softboxes',
+  round: 'Round things to draw along',
 };
 
 /** The figure that decides whether a part will do. */
@@ -61,6 +62,7 @@ function keyFigure(part: Part, system: UnitSystem): string {
       return `${part.kind}, ${part.tubes} ${part.tubes === 1 ? 'tube' : 'tubes'}`;
     case 'clamp-lamp':
       return `${part.base}, ${part.ratedW} W, Ø ${length(part.reflectorDiameterM)}`;
+    case 'round':
     case 'softbox':
       return `Ø ${length(part.diameterM)}`;
   }

@@ -13,6 +13,10 @@ export interface BoardLayout {
   footprintM: number;
   globeM: number;
   spacingM: number;
+  /** from each socket to the next */
+  gapsM: number[];
+  /** where it parts in two: between sockets, as near the middle as can be; 0 is the middle */
+  jointM: number;
   centreM: number;
   /** height of each group's own glow */
   glowM: number[];
@@ -37,6 +41,15 @@ export function placesAlong(
   });
 }
 
+/** A joint never falls on a socket: the middle of the gap that is nearest the board's middle. */
+export function jointAlong(places: readonly number[]): number {
+  const middles = places.slice(1).map((place, k) => (place + places[k]!) / 2);
+  return middles.reduce(
+    (best, middle) => (Math.abs(middle) < Math.abs(best) - 1e-9 ? middle : best),
+    middles[0] ?? 0,
+  );
+}
+
 export const smallestGap = (places: readonly number[]): number =>
   places.slice(1).reduce((least, place, k) => Math.min(least, place - places[k]!), Infinity);
 
@@ -54,6 +67,8 @@ export function layoutBoard(board: BulbBoard, context: FormContext): BoardLayout
     footprintM,
     globeM,
     spacingM: smallestGap(positionsM),
+    gapsM: positionsM.slice(1).map((place, k) => place - positionsM[k]!),
+    jointM: jointAlong(positionsM),
     centreM: frontM - globeM / 2,
     glowM: bulbs.map((bulb) => bulbGlowM(bulb, rimM)),
     frontM,
@@ -92,5 +107,21 @@ export function boardProblems(board: BulbBoard, context: FormContext): Problem[]
       path: 'boardWidthM',
       message: `A socket of Ø ${mm(footprintM)} hangs over a board ${mm(board.boardWidthM)} wide.`,
     });
+  if (board.split === 2 && board.socketCount > 1 && railWidthM(board) < LEAST_RAIL_M)
+    problems.push({
+      code: 'no_rail',
+      path: 'boardWidthM',
+      message: `Beside the cord holes of a board ${mm(board.boardWidthM)} wide there is no room for the rails that join two halves: make it at least ${mm(2 * LEAST_RAIL_M + HOLE_M + 2 * CLEAR_M)} wide.`,
+    });
   return problems;
 }
+
+/** Cord hole, what stays clear beside it, and the narrowest rail that holds two halves [common practice]. */
+const HOLE_M = 0.025;
+const CLEAR_M = 0.01;
+const LEAST_RAIL_M = 0.015;
+const WIDEST_RAIL_M = 0.04;
+
+/** Rails over a joint run along both edges, clear of the row of holes. */
+export const railWidthM = ({ boardWidthM }: BulbBoard): number =>
+  Math.min(WIDEST_RAIL_M, (boardWidthM - HOLE_M) / 2 - CLEAR_M);

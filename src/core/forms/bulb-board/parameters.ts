@@ -20,8 +20,9 @@ export const bulbBoardParameters = defineParameters({
   ]),
   split: choice('Made as', 'Board', [
     [1, 'one board'],
-    [2, 'two halves with a joining plate'],
+    [2, 'two halves with joining rails'],
   ]),
+  coverPartId: part('Back cover', 'Board', 'sheet', false),
   fillMode: fillMode('Sockets'),
   socketCount: count('Sockets', 'Sockets', {
     start: 6,

@@ -9,6 +9,7 @@ import { look, notChosen, stopsFor } from '../kit/findingWriters';
 import { exactMm, mm } from '../../quantity';
 import { socketFindings, socketHolder } from '../kit/sockets';
 import { bulbLamps, bulbLoads, bulbMassKg, bulbNeeds, bulbsOf } from '../kit/lamps';
+import { COVER_OFF_M, coverNeeds, coverStep, standOffs } from '../kit/covers';
 import {
   CORD_ALLOWANCE,
   cordMassKg,
@@ -16,6 +17,7 @@ import {
   hardware,
   mainsNeeds,
   mainsOpen,
+  screws,
   wiringSlots,
 } from '../kit/needs';
 import { rectanglePiece } from '../kit/pieces';
@@ -24,15 +26,16 @@ import { plateThings, sheetBurns } from '../kit/things';
 import { checkLamps, cutBoard, markOut, step } from '../kit/steps';
 import type { SheetPiece } from '../../build/pieces';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
-import { boardProblems, layoutBoard, type BoardLayout } from './layout';
+import { boardProblems, layoutBoard, railWidthM, type BoardLayout } from './layout';
 import { type BulbBoard } from './parameters';
 import { DRILL_M, standing } from './place';
 import { BOARD_M } from '../kit/typical';
 
-/** The plate over the joint of two halves, its screws and its share of the width [common practice]. */
-const PLATE_M = 0.2;
-const PLATE_SCREWS = 12;
-const PLATE_SHARE = 0.8;
+/** The rails over the joint of two halves, and their screws [common practice]. */
+const RAIL_M = 0.2;
+const RAIL_SCREWS = 12;
+/** A socket's flange, that its screws go through [typ]. */
+const FLANGE_M = 0.004;
 /** A board longer than this bends and fits no car [common practice]. */
 const BENDS_M = 1.6;
 
@@ -60,22 +63,35 @@ function partsOf(board: BulbBoard, context: FormContext) {
     };
   });
   const thickness = partOf(context, board.boardPartId, 'sheet')?.thicknessM ?? BOARD_M;
-  const link =
-    (Number.isFinite(layout.spacingM) ? layout.spacingM : 0) +
-    2 * thickness +
-    2 * board.stripAllowanceM;
-  const cordM = board.tailLengthM + (seats.length - 1) * link;
+  // Each link is as long as its own gap: sockets gathered to the ends stand far apart in the middle.
+  const linksM = layout.gapsM.map((gap) => gap + 2 * thickness + 2 * board.stripAllowanceM);
+  const cordM = board.tailLengthM + linksM.reduce((sum, link) => sum + link, 0);
   const upright = board.orientation === 'upright';
   const [w, h] = upright ? [board.boardWidthM, board.lengthM] : [board.lengthM, board.boardWidthM];
   const pieces = boardPieces(board, layout, context);
   const flagged = board.flags !== 'none';
-  return { board, context, layout, seats, thickness, link, cordM, upright, w, h, pieces, flagged };
+  const cover = pieces.find(({ id }) => id === 'back-cover')!;
+  return {
+    board,
+    context,
+    layout,
+    seats,
+    thickness,
+    linksM,
+    cordM,
+    upright,
+    w,
+    h,
+    pieces,
+    flagged,
+    cover,
+  };
 }
 type Parts = ReturnType<typeof partsOf>;
 
 export function resolve(board: BulbBoard, context: FormContext): ResolvedBuild {
   const parts = partsOf(board, context);
-  const { layout, seats, thickness, link, cordM, upright, w, h, pieces } = parts;
+  const { layout, seats, thickness, linksM, cordM, upright, w, h, pieces } = parts;
   return completeBuild(
     {
       ...bulbLamps(board.groups, seats, context),
@@ -93,12 +109,12 @@ export function resolve(board: BulbBoard, context: FormContext): ResolvedBuild {
       wiring: {
         ...wiringSlots(board),
         ...socketHolder(board, context),
-        loads: bulbLoads(board.groups, seats, (k) => (k ? link : board.tailLengthM), context),
+        loads: bulbLoads(board.groups, seats, (k) => linksM[k - 1] ?? board.tailLengthM, context),
       },
       pieces,
       needs: needsOf(parts),
       steps: stepsOf(parts),
-      facts: facts(board, layout, link, cordM),
+      facts: facts(board, layout, linksM, cordM),
       findings: findings(board, context),
       apparent: upright
         ? { widthM: layout.globeM, heightM: board.lengthM - 2 * board.insetM + layout.globeM }
@@ -122,11 +138,12 @@ export function resolve(board: BulbBoard, context: FormContext): ResolvedBuild {
           field: 'flagPartId',
         }),
       ],
-      built: { widthM: w, heightM: h, depthM: layout.frontM + thickness },
+      built: { widthM: w, heightM: h, depthM: layout.frontM + thickness + COVER_OFF_M },
       folded: {
-        widthM: board.lengthM / board.split,
+        widthM: board.split === 2 ? board.lengthM / 2 + Math.abs(layout.jointM) : board.lengthM,
         heightM: board.boardWidthM,
-        depthM: layout.frontM + thickness,
+        // Two halves lie face to face, globes in.
+        depthM: board.split * (layout.frontM + thickness + COVER_OFF_M),
       },
     },
     fittingsKg(parts),
@@ -134,27 +151,41 @@ export function resolve(board: BulbBoard, context: FormContext): ResolvedBuild {
   );
 }
 
-function needsOf({ board, context, seats, cordM, flagged }: Parts): ResolvedBuild['needs'] {
+function needsOf({
+  board,
+  context,
+  seats,
+  cordM,
+  flagged,
+  cover,
+  thickness,
+}: Parts): ResolvedBuild['needs'] {
   return [
     ...bulbNeeds(board.groups, seats, context),
-    ...fromPart(board.socketPartId, seats.length, 'piece', 'one for each bulb'),
-    ...hardware(
-      'screw',
-      2 * seats.length + (board.split === 2 ? PLATE_SCREWS : 0),
-      'sockets and joining plate',
-    ),
-    ...hardware('strain-relief', 1, 'where the tail enters'),
-    ...hardware('back-panel', 1, 'covers the terminals'),
-    ...(flagged ? hardware('hinge-tape', 2 * board.lengthM, 'hinges of the flags') : []),
+    ...fromPart(board.socketPartId, seats.length, 'piece', 'one for each bulb', 'screw-sockets'),
+    ...screws(2 * seats.length, FLANGE_M + thickness, 'two a socket', 'screw-sockets'),
+    ...(board.split === 2
+      ? screws(RAIL_SCREWS, 2 * thickness, 'three a rail in each half', 'join-halves')
+      : []),
+    ...coverNeeds(cover, standOffs(2 * (board.lengthM + board.boardWidthM))),
+    ...(flagged
+      ? hardware('hinge-tape', flagEdgeM(board), 'hinges of the flags', 'hinge-flags')
+      : []),
     ...mainsNeeds(board, cordM),
   ];
 }
 
-function stepsOf({ seats, flagged }: Parts): ResolvedBuild['steps'] {
+/** Tape along every edge that a flag hangs on. */
+const flagEdgeM = ({ flags, lengthM, boardWidthM }: BulbBoard): number =>
+  (flags === 'sides' || flags === 'all' ? 2 * lengthM : 0) +
+  (flags === 'ends' || flags === 'all' ? 2 * boardWidthM : 0);
+
+function stepsOf({ board, context, seats, flagged }: Parts): ResolvedBuild['steps'] {
+  const sheet = partOf(context, board.boardPartId, 'sheet');
   return [
     checkLamps(seats.length),
     markOut('the board'),
-    cutBoard('the board and its flags'),
+    cutBoard(flagged ? 'the board and its flags' : 'the board', 20, sheet),
     step(
       'mount',
       'screw-sockets',
@@ -164,6 +195,24 @@ function stepsOf({ seats, flagged }: Parts): ResolvedBuild['steps'] {
       10 + 4 * seats.length,
       'sockets tight, holes rounded',
       'Drill into scrap, not into your hand or the table.',
+    ),
+    ...(board.split === 2
+      ? [
+          step(
+            'mount',
+            'join-halves',
+            'Screw the rails over the joint',
+            'They carry the bend; one half stays fixed, the other comes off for the car',
+            'screwdriver, clamps, straight edge',
+            20,
+            'both halves in one line, no rail over a cord hole',
+            { pieces: ['joining-rail'] },
+          ),
+        ]
+      : []),
+    coverStep(
+      standOffs(2 * (board.lengthM + board.boardWidthM)),
+      board.split === 2 ? ['back-cover', 'back-cover-second'] : undefined,
     ),
     ...(flagged
       ? [
@@ -190,51 +239,78 @@ function fittingsKg({ board, context, seats, cordM }: Parts): number {
   );
 }
 
-/** One board, or two halves with the plate that joins them. */
+/** One board, or two halves with the rails that join them. */
 function bareBoards(board: BulbBoard, layout: BoardLayout, context: FormContext): SheetPiece[] {
   const { lengthM, boardWidthM, boardPartId } = board;
-  const piece = (id: string, name: string, longM: number, widthM: number, more: object = {}) =>
-    rectanglePiece(id, name, boardPartId, longM, widthM, context, more);
-  const holes = layout.positionsM.map((along, k) =>
-    labelled(
-      circle(along + lengthM / 2, boardWidthM / 2, DRILL_M, 'drill'),
-      `socket ${k + 1}, 25 mm`,
-    ),
-  );
-  if (board.split === 1) {
-    const places = layout.positionsM.map((along) => exactMm(along + lengthM / 2)).join(', ');
-    const markOut = [`Sockets at ${places} from one end.`];
-    return [piece('board', 'Board', lengthM, boardWidthM, { shapes: holes, markOut })];
-  }
-  const half = lengthM / board.split;
-  const on = (from: number) =>
-    holes.flatMap((hole): Shape[] =>
-      'x' in hole && hole.x >= from && hole.x < from + half + 1e-9
-        ? [{ ...hole, x: hole.x - from }]
-        : [],
-    );
+  const part = (id: string, name: string, fromM: number, toM: number) => {
+    const own = layout.positionsM.flatMap((along, k) => {
+      const at = along + lengthM / 2;
+      return at > fromM && at < toM ? [{ at: at - fromM, socket: k + 1 }] : [];
+    });
+    const places = own.map(({ at }) => exactMm(at)).join(', ');
+    return rectanglePiece(id, name, boardPartId, toM - fromM, boardWidthM, context, {
+      shapes: own.map(({ at, socket }) =>
+        labelled(circle(at, boardWidthM / 2, DRILL_M, 'drill'), `socket ${socket}, 25 mm`),
+      ),
+      markOut: [`Sockets at ${places} from ${fromM > 0 ? 'the joint' : 'one end'}.`],
+    });
+  };
+  if (board.split === 1) return [part('board', 'Board', 0, lengthM)];
+  const joint = lengthM / 2 + layout.jointM;
   return [
-    piece('board-first-half', 'Board, first half', half, boardWidthM, { shapes: on(0) }),
-    piece('board-second-half', 'Board, second half', half, boardWidthM, { shapes: on(half) }),
-    piece('joining-plate', 'Joining plate', PLATE_M, boardWidthM * PLATE_SHARE),
+    part('board-first-half', 'Board, first half', 0, joint),
+    part('board-second-half', 'Board, second half', joint, lengthM),
+    rectanglePiece(
+      'joining-rail',
+      'Joining rail',
+      boardPartId,
+      RAIL_M,
+      Math.max(DRILL_M, railWidthM(board)),
+      context,
+      { count: 2, markOut: ['One along each edge behind the joint, clear of the cord holes.'] },
+    ),
   ];
 }
 
 function boardPieces(board: BulbBoard, layout: BoardLayout, context: FormContext): SheetPiece[] {
-  const { lengthM, boardWidthM, flagDepthM, flags } = board;
+  const { lengthM, boardWidthM, flagDepthM, flags, split, coverPartId } = board;
+  const joint = lengthM / 2 + layout.jointM;
   const flag = (id: string, name: string, longM: number) =>
     rectanglePiece(id, name, board.flagPartId, longM, flagDepthM, context, {
       count: 2,
       markOut: ['Hinge along one long edge with tape.'],
     });
+  // A board in two halves folds with its flags: each half carries its own.
+  const sides =
+    split === 1
+      ? [flag('side-flag', 'Side flag', lengthM)]
+      : [
+          flag('side-flag-first', 'Side flag, first half', joint),
+          flag('side-flag-second', 'Side flag, second half', lengthM - joint),
+        ];
+  const cover = (id: string, name: string, longM: number) =>
+    rectanglePiece(id, name, coverPartId, longM, boardWidthM, context, {
+      markOut: ['A notch of 10 mm in one short edge lets the tail out.'],
+    });
   return [
     ...bareBoards(board, layout, context),
-    ...(flags === 'sides' || flags === 'all' ? [flag('side-flag', 'Side flag', lengthM)] : []),
+    ...(flags === 'sides' || flags === 'all' ? sides : []),
     ...(flags === 'ends' || flags === 'all' ? [flag('end-flag', 'End flag', boardWidthM)] : []),
+    ...(split === 1
+      ? [cover('back-cover', 'Back cover', lengthM)]
+      : [
+          cover('back-cover', 'Back cover, first half', joint),
+          cover('back-cover-second', 'Back cover, second half', lengthM - joint),
+        ]),
   ];
 }
 
-export const facts = (board: BulbBoard, layout: BoardLayout, link: number, cordM: number) => [
+export const facts = (
+  board: BulbBoard,
+  layout: BoardLayout,
+  linksM: readonly number[],
+  cordM: number,
+) => [
   fact('sockets', 'Sockets', layout.positionsM.length, 'as laid out', 'count'),
   ...(layout.positionsM.length > 1
     ? [
@@ -252,7 +328,32 @@ export const facts = (board: BulbBoard, layout: BoardLayout, link: number, cordM
           layout.spacingM - layout.globeM,
           'centre to centre less the globe Ø',
         ),
-        fact('link', 'Cord per link', link, 'spacing + 2 × thickness + 2 × strip allowance'),
+        fact(
+          'link',
+          'Longest link of cord',
+          Math.max(...linksM),
+          'gap + 2 × thickness + 2 × strip allowance',
+        ),
+        ...(board.spacing === 'ends'
+          ? [
+              fact(
+                'link-least',
+                'Shortest link of cord',
+                Math.min(...linksM),
+                'each as long as its own gap',
+              ),
+            ]
+          : []),
+      ]
+    : []),
+  ...(board.split === 2
+    ? [
+        fact(
+          'joint',
+          'Joint from the first end',
+          board.lengthM / 2 + layout.jointM,
+          'half-way between two sockets, nearest the middle',
+        ),
       ]
     : []),
   fact('first', 'First socket from the end', layout.positionsM[0]! + board.lengthM / 2, 'inset'),
@@ -294,7 +395,7 @@ export function findings(board: BulbBoard, context: FormContext) {
       ...mainsOpen(board),
     ]),
     ...socketFindings('bulb-board', board, context),
-    ...(board.lengthM / board.split > BENDS_M
+    ...(board.lengthM / board.split + Math.abs(board.split === 2 ? layoutBoard(board, context).jointM : 0) > BENDS_M
       ? [
           look(
             'geometry',

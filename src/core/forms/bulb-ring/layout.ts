@@ -33,6 +33,8 @@ export interface RingLayout {
   globeM: number;
   /** smallest centre distance of two seats; Infinity for one seat */
   spacingM: number;
+  /** from each seat to the next as they are wired */
+  nextM: number;
   /** height of the glowing centre, of the glass front, and of the back of the globe, over the board */
   centreM: number;
   /** height of each group's own glow */
@@ -48,13 +50,18 @@ export function rowRadii({ outerDiameterM, ringWidthM, rows }: BulbRing): number
 
 /** Distance of neighbouring seats when `count` seats are dealt round the rows in turn. */
 export function seatSpacing(radii: readonly number[], count: number): number {
-  if (count < 2) return Infinity;
-  const step = (2 * Math.PI) / count;
-  const [outer, inner] = [radii[0]!, radii.at(-1)!];
-  // Law of cosines; for one row this is the chord 2·r·sin(π/n).
-  const next = Math.sqrt(outer ** 2 + inner ** 2 - 2 * outer * inner * Math.cos(step));
+  const next = nextSeat(radii, count);
   if (radii.length === 1 || count < 4) return next;
-  return Math.min(next, 2 * inner * Math.sin(step));
+  return Math.min(next, 2 * radii.at(-1)! * Math.sin((2 * Math.PI) / count));
+}
+
+/** From one seat to the next, dealt round the rows in turn: law of cosines; for one row the chord 2·r·sin(π/n). */
+function nextSeat(radii: readonly number[], count: number): number {
+  if (count < 2) return Infinity;
+  const [outer, inner] = [radii[0]!, radii.at(-1)!];
+  return Math.sqrt(
+    outer ** 2 + inner ** 2 - 2 * outer * inner * Math.cos((2 * Math.PI) / count),
+  );
 }
 
 /** Most seats whose centres keep a distance: exact for one row, by search for two. */
@@ -98,6 +105,7 @@ export function layoutRing(ring: BulbRing, context: FormContext): RingLayout {
     footprintM,
     globeM,
     spacingM: seatSpacing(radii, count),
+    nextM: nextSeat(radii, count),
     centreM: frontM - globeM / 2,
     glowM: bulbs.map((bulb) => bulbGlowM(bulb, rimM)),
     frontM,

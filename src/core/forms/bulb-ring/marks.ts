@@ -19,7 +19,6 @@ const BAR_OVERLAP_M = 0.04;
 export function ringPieces(ring: BulbRing, context: FormContext, layout: RingLayout): Piece[] {
   const side = stockSideM(ring);
   const inner = layout.innerRadiusM;
-  const square = inner * Math.SQRT2;
   const board = sheetPiece(
     {
       id: 'ring-board',
@@ -36,17 +35,19 @@ export function ringPieces(ring: BulbRing, context: FormContext, layout: RingLay
         ),
         ...holeMarks(ring, layout),
       ],
-      hole: { x: -square / 2, y: -square / 2, w: square, h: square },
+      hole: { x: 0, y: 0, r: Math.max(0, inner) },
+      discM: ring.outerDiameterM,
       markOut: [
         `Mark the centre of the square, ${exactMm(side / 2)} from each edge; it is the trammel's pivot.`,
         `Trammel: ${exactMm(layout.outerRadiusM)} for the outer cut, ${exactMm(inner)} for the inner, ${layout.rowRadiiM.map(exactMm).join(' and ')} for the socket circle.`,
-        `Step off ${layout.count} sockets, ${exactMm(layout.count > 1 ? layout.spacingM : 0)} from centre to centre in a straight line.`,
+        stepOff(layout),
       ],
     },
     context,
   );
   return [
     board,
+    coverPiece(ring, context, layout),
     ...(ring.centreBarWidthM > 0 ? [centreBar(ring, layout, context)] : []),
     ...(ring.skirtDepthM > 0
       ? [
@@ -67,6 +68,33 @@ export function ringPieces(ring: BulbRing, context: FormContext, layout: RingLay
 
 const SEAM_M = 0.05;
 
+/** A flat ring over the terminals, as wide as the board, on stand-offs. */
+const coverPiece = (ring: BulbRing, context: FormContext, layout: RingLayout): Piece =>
+  sheetPiece(
+    {
+      id: 'back-cover',
+      name: 'Back cover',
+      partId: ring.coverPartId,
+      areaM2: boardAreaM2(layout),
+      mayTurn: true,
+      shapes: [
+        labelled(circle(0, 0, layout.outerRadiusM, 'cut'), 'outer cut'),
+        labelled(circle(0, 0, layout.innerRadiusM, 'cut'), 'inner cut'),
+      ],
+      hole: { x: 0, y: 0, r: Math.max(0, layout.innerRadiusM) },
+      discM: ring.outerDiameterM,
+      markOut: ['As the ring, without its holes; a notch of 10 mm in the rim lets the tail out.'],
+    },
+    context,
+  );
+
+function stepOff({ count, rowRadiiM, nextM }: RingLayout): string {
+  if (count < 2) return 'One socket, at the top.';
+  return rowRadiiM.length === 1
+    ? `Step off ${count} sockets, ${exactMm(nextM)} from centre to centre in a straight line.`
+    : `Step off ${count} sockets, outer and inner circle by turns, ${exactMm(nextM)} from each to the next in a straight line.`;
+}
+
 function centreBar(ring: BulbRing, layout: RingLayout, context: FormContext) {
   const long = 2 * layout.innerRadiusM + 2 * BAR_OVERLAP_M;
   return rectanglePiece(
@@ -80,7 +108,9 @@ function centreBar(ring: BulbRing, layout: RingLayout, context: FormContext) {
       shapes: [
         labelled(circle(long / 2, ring.centreBarWidthM / 2, 0.005, 'drill'), 'stand bolt, 10 mm'),
       ],
-      markOut: ['Cut it from a corner of the square; glue and screw it across the back.'],
+      markOut: [
+        `It is longer than the hole is wide by ${exactMm(BAR_OVERLAP_M)} at each end: not from the disc that falls out. Screwed across the back.`,
+      ],
     },
   );
 }
@@ -129,7 +159,14 @@ export function ringFacts(ring: BulbRing, context: FormContext, layout: RingLayo
     ),
     ...(several
       ? [
-          length('chord', 'Centre to centre', layout.spacingM, '2 · r · sin(π/n), straight line'),
+          length(
+            'chord',
+            'Centre to centre',
+            layout.spacingM,
+            layout.rowRadiiM.length === 1
+              ? '2 · r · sin(π/n), straight line'
+              : 'the nearer of √(R² + r² − 2·R·r·cos(2π/n)) to the next and 2 · r · sin(2π/n) along the inner row',
+          ),
           length(
             'gap',
             'Clear gap',
@@ -140,7 +177,7 @@ export function ringFacts(ring: BulbRing, context: FormContext, layout: RingLayo
             'link',
             'Cord per link',
             linkLengthM(ring, context, layout),
-            'chord + 2 × depth + 2 × strip allowance',
+            'to the next + 2 × depth + 2 × strip allowance',
           ),
         ]
       : []),

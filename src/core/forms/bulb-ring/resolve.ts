@@ -1,3 +1,6 @@
+import type { SheetPiece } from '../../build/pieces';
+import { COVER_OFF_M } from '../kit/covers';
+import { partOf } from '../kit/lookup';
 import { socketHolder } from '../kit/sockets';
 import { completeBuild } from '../kit/build';
 import type { FormContext } from '../form';
@@ -41,6 +44,8 @@ export function resolveRing(ring: BulbRing, context: FormContext): ResolvedBuild
     group,
   }));
   const link = linkLengthM(ring, context, layout);
+  const pieces = ringPieces(ring, context, layout);
+  const cover = pieces.find((piece) => piece.id === 'back-cover') as SheetPiece;
   return completeBuild(
     {
       ...bulbLamps(ring.groups, seats, context),
@@ -52,22 +57,23 @@ export function resolveRing(ring: BulbRing, context: FormContext): ResolvedBuild
         ...socketHolder(ring, context),
         loads: bulbLoads(ring.groups, seats, (k) => (k === 0 ? ring.tailLengthM : link), context),
       },
-      pieces: ringPieces(ring, context, layout),
-      needs: ringNeeds(ring, context, layout),
-      steps: ringSteps(ring, layout),
+      pieces,
+      needs: ringNeeds(ring, context, layout, cover),
+      steps: ringSteps(ring, layout, partOf(context, ring.boardPartId, 'sheet')),
       facts: ringFacts(ring, context, layout),
       findings: ringFindings(ring, context, layout),
       apparent: {
         widthM: 2 * layout.rowRadiiM[0]! + layout.globeM,
         heightM: 2 * layout.rowRadiiM[0]! + layout.globeM,
+        round: true,
       },
       array: { spacingM: layout.spacingM, emitterWidthM: layout.globeM },
       frontM: layout.frontM,
       things: thingsOf(ring, context, layout),
-      folded: {
+      built: {
         widthM: ring.outerDiameterM,
         heightM: ring.outerDiameterM,
-        depthM: layout.frontM + boardThickness(ring, context),
+        depthM: layout.frontM + boardThickness(ring, context) + COVER_OFF_M,
       },
     },
     fittingsMassKg(ring, context, layout),

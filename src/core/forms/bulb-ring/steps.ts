@@ -1,14 +1,47 @@
-import { checkLamps, step } from '../kit/steps';
+import type { PartOf } from '../../materials/part';
+import { coverStep, standOffs } from '../kit/covers';
+import { checkLamps, cutBoard, step } from '../kit/steps';
 import type { Step } from '../../build/step';
 import type { RingLayout } from './layout';
 import type { BulbRing } from './parameters';
 
 /** The order of work, with what to check before going on. */
-export function ringSteps(ring: BulbRing, layout: RingLayout): Step[] {
-  return [...boardSteps(ring, layout), ...wiringSteps(layout), ...skirtSteps(ring)];
+export function ringSteps(
+  ring: BulbRing,
+  layout: RingLayout,
+  sheet: PartOf<'sheet'> | null,
+): Step[] {
+  return [
+    ...boardSteps(ring, layout, sheet),
+    ...barSteps(ring),
+    coverStep(standOffs(Math.PI * ring.outerDiameterM)),
+    ...wiringSteps(layout),
+    ...skirtSteps(ring),
+  ];
 }
 
-function boardSteps(ring: BulbRing, { count, outerRadiusM }: RingLayout): Step[] {
+/** A bar across the hole carries the stand bolt. */
+const barSteps = ({ centreBarWidthM }: BulbRing): Step[] =>
+  centreBarWidthM > 0
+    ? [
+        step(
+          'mount',
+          'fit-bar',
+          'Screw the centre bar across the back',
+          'It carries the stand bolt, so that the ring hangs from its middle',
+          'screwdriver, square',
+          15,
+          'the bolt’s hole in the middle, clear of every cord hole',
+          { pieces: ['centre-bar'] },
+        ),
+      ]
+    : [];
+
+function boardSteps(
+  ring: BulbRing,
+  { count, outerRadiusM }: RingLayout,
+  sheet: PartOf<'sheet'> | null,
+): Step[] {
   const hole = ring.holes === 'single' ? '25 mm spade bit' : '8 mm bit, held at a slant';
   return [
     checkLamps(count),
@@ -21,16 +54,7 @@ function boardSteps(ring: BulbRing, { count, outerRadiusM }: RingLayout): Step[]
       15,
       `${count} marks, the last as far from the first as from its neighbour`,
     ),
-    step(
-      'cut',
-      'cut-board',
-      'Cut the ring, the inner circle last',
-      'The disc keeps the trammel’s pivot until the end',
-      'jigsaw or router',
-      15 + outerRadiusM * 30,
-      'no splinters, edges broken',
-      'Clamp the board. Wear glasses and a dust mask: cutting throws chips and MDF dust.',
-    ),
+    cutBoard('the ring, the inner circle last', 15 + outerRadiusM * 30, sheet, true),
     step(
       'cut',
       'drill',

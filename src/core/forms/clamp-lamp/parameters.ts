@@ -1,6 +1,5 @@
 import {
   bulbGroups,
-  choice,
   defineParameters,
   layerParameters,
   length,
@@ -17,9 +16,5 @@ export const parameters = defineParameters({
   standoffM: length('Layer before the rim', 'Layer', { start: 0, min: 0, max: 0.5, step: 0.005 }),
   plugPartId: part('Plug', 'Cord', 'plug', false),
   dimmerPartId: part('Dimmer', 'Cord', 'dimmer', false),
-  hold: choice('Held by', 'Lamp', [
-    ['clamp', 'its own clamp'],
-    ['stand', 'a pipe stand, see accessories'],
-  ]),
 });
 export type ClampLamp = ReturnType<typeof parameters.defaults>;

@@ -6,10 +6,10 @@ import { exactMm, mm } from '../../quantity';
 import { bulbLamps, bulbLoads, bulbMassKg, bulbNeeds, bulbsOf } from '../kit/lamps';
 import { holderFindings, holderOf, sharedHolderWatts } from '../kit/sockets';
 import type { PartOf } from '../../materials/part';
-import { fromPart, hardware } from '../kit/needs';
-import { clothPiece } from '../kit/pieces';
+import { fromPart, hardware, ownCordNeeds, ownCordSteps } from '../kit/needs';
+import { discPiece } from '../kit/pieces';
 import { roundCavity } from '../kit/cavities';
-import { checkLamps, addLayers, step } from '../kit/steps';
+import { addLayers, checkLamps, cutDiscs, step } from '../kit/steps';
 import { mouthMatter } from '../../light/mouth';
 import type { Finding } from '../../findings/finding';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
@@ -19,6 +19,8 @@ import { CORD_M, GLOW_SHARE, NECK, REFLECTOR, REFLECTOR_MIRROR, layerC, seats } 
 /** Clamp and arm behind the shade; a shade of 22 cm with both [typ; from memory]. */
 const CLAMP_M = 0.12;
 const SHADE_KG = 0.4;
+/** Round the rim. */
+const PEGS = 6;
 /** A gap like this round the rim lets warm air out [common practice]. */
 const LETS_AIR_OUT_M = 0.03;
 const KELVIN_AT_0_C = 273.15;
@@ -38,7 +40,6 @@ function partsOf(lamp: ClampLamp, context: FormContext) {
     ? [
         ...holderFindings('clamp-lamp', lamp.groups, { ...shade, ratedV: null }, where, context),
         ...sharedHolderWatts('clamp-lamp', lamp.groups, shade, where, context),
-        ...otherReflector(lamp, shade),
       ]
     : [];
   const lamps = bulbLamps(lamp.groups, places, context);
@@ -64,17 +65,36 @@ export function resolve(lamp: ClampLamp, context: FormContext): ResolvedBuild {
         loads: bulbLoads(lamp.groups, places, (k) => (k ? 0 : CORD_M), context),
       },
       pieces: layers.map((layer, k) =>
-        clothPiece(`layer-${k + 1}`, `Layer ${k + 1}`, layer.id, disc, disc, {
-          markOut: [`Circle of Ø ${exactMm(disc)}; the tab goes over the rim.`],
-        }),
+        discPiece(
+          `layer-${k + 1}`,
+          `Layer ${k + 1}`,
+          layer.id,
+          disc,
+          { field: 'tabM', nowM: lamp.tabM },
+          [`Circle of Ø ${exactMm(disc)}; the tab goes over the rim.`],
+        ),
       ),
       needs: needsOf(parts),
       steps: stepsOf(parts),
       facts: factsOf(parts),
       findings: findingsOf(parts),
-      apparent: { widthM: lamp.reflectorM, heightM: lamp.reflectorM },
+      apparent: { widthM: lamp.reflectorM, heightM: lamp.reflectorM, round: true },
       frontM: lamp.depthM + lamp.standoffM,
-      folded: { widthM: lamp.reflectorM, heightM: lamp.reflectorM, depthM: lamp.depthM + CLAMP_M },
+      built: { widthM: lamp.reflectorM, heightM: lamp.reflectorM, depthM: lamp.depthM + CLAMP_M },
+      bought: shade
+        ? [
+            {
+              id: 'clamp-lamp.reflector',
+              name: shade.name,
+              what: 'reflector',
+              drawnM: lamp.reflectorM,
+              boughtM: shade.reflectorDiameterM,
+              sameM: SAME_REFLECTOR_M,
+              field: 'reflectorM',
+              ref: 'shade',
+            },
+          ]
+        : [],
     },
     bulbMassKg(lamp.groups, places, context) + (shade?.massKg ?? SHADE_KG),
     context,
@@ -129,26 +149,18 @@ function enclosureOf({ lamp, layers, mouthM2, wallM2 }: Parts): ResolvedBuild['e
 function needsOf({ lamp, context, layers, places }: Parts): ResolvedBuild['needs'] {
   return [
     ...bulbNeeds(lamp.groups, places, context),
-    ...fromPart(lamp.lampPartId, 1, 'piece', 'reflector, socket and cord'),
-    ...fromPart(lamp.plugPartId, 1, 'piece', 'if its own does not fit'),
-    ...fromPart(lamp.dimmerPartId, 1, 'piece', 'in the cord'),
-    ...hardware('clip', layers.length ? 6 : 0, 'wooden pegs hold the layer'),
+    ...fromPart(lamp.lampPartId, 1, 'piece', 'reflector, socket and cord', 'check-lamps'),
+    ...ownCordNeeds(lamp),
+    ...hardware('clip', layers.length ? PEGS : 0, 'wooden pegs hold the layer', 'fit-layers'),
+    ...hardware('safety-bond', 1, 'holds what the clamp lets go', 'clamp'),
   ];
 }
 
-function stepsOf({ layers }: Parts): ResolvedBuild['steps'] {
+function stepsOf({ lamp, layers }: Parts): ResolvedBuild['steps'] {
   return [
     checkLamps(1),
-    step(
-      'cut',
-      'cut-layer',
-      'Cut the layer',
-      'A circle with a tab',
-      'scissors',
-      10,
-      'no overlap near the bulb',
-      'Cut away from your fingers.',
-    ),
+    ...cutDiscs(layers.length),
+    ...ownCordSteps(lamp),
     step(
       'rig',
       'clamp',
@@ -195,33 +207,6 @@ function findingsOf({ lamp, context, shade, layers, misfit }: Parts): ResolvedBu
     ]),
     ...misfit,
     ...typicalLayers('clamp-lamp', layers),
-  ];
-}
-
-/** The reflector as it is drawn against the one that was bought. */
-function otherReflector(
-  { reflectorM }: ClampLamp,
-  { name, reflectorDiameterM }: PartOf<'clamp-lamp'>,
-): Finding[] {
-  if (Math.abs(reflectorM - reflectorDiameterM) <= SAME_REFLECTOR_M) return [];
-  return [
-    {
-      ...look(
-        'geometry',
-        'clamp-lamp.reflector',
-        'Not the reflector that was bought',
-        `“${name}” is ${mm(reflectorDiameterM)} across, the drawing ${mm(reflectorM)}: layers would be cut to the wrong size.`,
-        { field: 'reflectorM', drawing: 'shade' },
-        'The label of the lamp',
-        mm(reflectorDiameterM),
-      ),
-      remedies: [
-        {
-          label: `Draw it ${mm(reflectorDiameterM)} across`,
-          parameters: { reflectorM: reflectorDiameterM },
-        },
-      ],
-    },
   ];
 }
 

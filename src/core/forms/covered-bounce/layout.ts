@@ -29,11 +29,12 @@ export function problems(bounce: Bounce, context: FormContext): Problem[] {
       path: 'offsetM',
       message: `Tubes ${mm(bounce.offsetM)} in from both edges meet in the middle of a board ${mm(bounce.heightM)} high.`,
     });
-  if (bounce.clipInM * 2 >= longM)
+  const tubeM = longM / bounce.linkRun;
+  if (bounce.clipInM * 2 >= tubeM)
     found.push({
       code: 'clips',
       path: 'clipInM',
-      message: `Clips ${mm(bounce.clipInM)} from both ends pass each other on a tube ${mm(longM)} long.`,
+      message: `Clips ${mm(bounce.clipInM)} from both ends pass each other on a tube ${mm(tubeM)} long.`,
     });
   return found;
 }

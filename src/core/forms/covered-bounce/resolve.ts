@@ -7,21 +7,26 @@ import { look, notChosen, stopsFor, typicalLayers } from '../kit/findingWriters'
 import { exactMm } from '../../quantity';
 import { unitLamps } from '../kit/lamps';
 import {
+  bolts,
   cordMassKg,
   fromPart,
   fromUnit,
   hardware,
   mainsNeeds,
   mainsOpen,
+  screws,
   wiringSlots,
 } from '../kit/needs';
 import { clothPiece, rectanglePiece, stickPiece } from '../kit/pieces';
 import { boxCavity, wallOf } from '../kit/cavities';
 import { circle, labelled } from '../../drawing/shapes';
-import { checkLamps, cutBoard, addLayers, markOut, step } from '../kit/steps';
+import { THREADS } from '../../materials/fasteners';
+import { addLayers, checkLamps, cutBoard, markOut, step, sticks } from '../kit/steps';
 import {
   ballastCount,
   ballastOf,
+  holderNeeds,
+  tubeWires,
   tubeFindings,
   tubePoints,
   tubeSpread,
@@ -42,6 +47,16 @@ const SEWN_M = 0.02;
 const STRAIGHT_SHARE = 0.35;
 /** Three a side. */
 const CLIPS = 12;
+/** One at each corner. */
+const RODS = 4;
+const INTO_ROD_M = 0.02;
+const SCREWS_A_BAR = 4;
+/** Bolts of the tube clips; the base of a tube holder [typ]. */
+const CLIP_BOLT = 'M4';
+const HOLDER_M = 0.004;
+/** What the two ends of a link of cord take; gear stands side by side [common practice]. */
+const STRIP_M = 0.03;
+const GEAR_APART_M = 0.3;
 /** Foam core wider than this bends under its tubes [common practice]. */
 const BENDS_M = 0.9;
 
@@ -50,10 +65,16 @@ const SHADED = { class: 'lambert' } as const;
 
 /** The white board with the holes of the clips that hold its tubes. */
 function boardOf(bounce: Bounce, longM: number, y: number, context: FormContext) {
-  const clipsAt = Array.from(
-    { length: bounce.clips },
-    (_, k) => -longM / 2 + bounce.clipInM + ((longM - 2 * bounce.clipInM) * k) / (bounce.clips - 1),
-  );
+  // Every tube of a run by itself: a clip that spans a joint holds neither.
+  const tubeM = longM / bounce.linkRun;
+  const clipsAt = Array.from({ length: bounce.linkRun }, (_, tube) => -longM / 2 + tube * tubeM)
+    .flatMap((from) =>
+      Array.from(
+        { length: bounce.clips },
+        (_, k) =>
+          from + bounce.clipInM + ((tubeM - 2 * bounce.clipInM) * k) / (bounce.clips - 1),
+      ),
+    );
   return rectanglePiece(
     'white-board',
     'White board',
@@ -66,8 +87,13 @@ function boardOf(bounce: Bounce, longM: number, y: number, context: FormContext)
       shapes: [-1, 1].flatMap((side) =>
         clipsAt.map((x) =>
           labelled(
-            circle(x + bounce.widthM / 2, bounce.heightM / 2 + side * y, 0.003, 'drill'),
-            'clip, 6 mm',
+            circle(
+              x + bounce.widthM / 2,
+              bounce.heightM / 2 + side * y,
+              THREADS[CLIP_BOLT].clearanceM / 2,
+              'drill',
+            ),
+            `clip bolt ${CLIP_BOLT}, ${exactMm(THREADS[CLIP_BOLT].clearanceM)}`,
           ),
         ),
       ),
@@ -98,7 +124,14 @@ function partsOf(bounce: Bounce, context: FormContext) {
     w: bounce.widthM + 2 * bounce.drapeOutM + 2 * HEM_M,
     h: bounce.heightM + 2 * bounce.drapeOutM + 2 * HEM_M,
   };
-  const cordM = bounce.tailLengthM + bounce.heightM;
+  // Along one end of the board from tube to tube; along both where they are fed so.
+  const linkM = bounce.heightM + 2 * STRIP_M;
+  const cordM =
+    bounce.tailLengthM +
+    (bounce.ballastPartId !== null ? 0 : tube?.fedAt === 'both' ? 2 : 1) * linkM +
+    Math.max(0, ballasts - 1) * GEAR_APART_M;
+  const thickness =
+    bounce.sheets * (partOf(context, bounce.boardPartId, 'sheet')?.thicknessM ?? FOAM_CORE_M);
   const lamps = unitLamps(
     tubeUnit(tube, partOf(context, bounce.ballastPartId, 'ballast')),
     tube,
@@ -122,6 +155,8 @@ function partsOf(bounce: Bounce, context: FormContext) {
     board,
     drape,
     cordM,
+    linkM,
+    thickness,
     lamps,
   };
 }
@@ -129,7 +164,7 @@ type Parts = ReturnType<typeof partsOf>;
 
 export function resolve(bounce: Bounce, context: FormContext): ResolvedBuild {
   const parts = partsOf(bounce, context);
-  const { tube, diameterM, tubes, cordM, lamps } = parts;
+  const { tube, diameterM, tubes, cordM, linkM, thickness, lamps } = parts;
   return completeBuild(
     {
       ...lamps,
@@ -143,7 +178,7 @@ export function resolve(bounce: Bounce, context: FormContext): ResolvedBuild {
           ref: `seat-${k}`,
           apparentVa:
             tubeVa(tube, partOf(context, bounce.ballastPartId, 'ballast')) * bounce.linkRun,
-          cordM: k ? bounce.heightM : bounce.tailLengthM,
+          cordM: k ? linkM : bounce.tailLengthM,
         })),
       },
       pieces: piecesOf(parts),
@@ -154,14 +189,16 @@ export function resolve(bounce: Bounce, context: FormContext): ResolvedBuild {
       apparent: { widthM: bounce.widthM, heightM: bounce.heightM },
       array: { spacingM: Infinity, emitterWidthM: diameterM },
       frontM: bounce.drapeOutM,
-      built: { widthM: bounce.widthM, heightM: bounce.heightM, depthM: bounce.drapeOutM },
+      built: {
+        widthM: bounce.widthM,
+        heightM: bounce.heightM,
+        depthM: bounce.drapeOutM + thickness,
+      },
       folded: {
         widthM: bounce.widthM,
         heightM: bounce.heightM,
-        depthM:
-          bounce.standoffM +
-          diameterM +
-          bounce.sheets * (partOf(context, bounce.boardPartId, 'sheet')?.thicknessM ?? FOAM_CORE_M),
+        // Tubes and rods come off and lie on the board.
+        depthM: Math.max(bounce.standoffM + diameterM / 2, diameterM) + thickness,
       },
     },
     tubes * (tube?.massKg ?? TUBE_KG) + cordMassKg(bounce, cordM, context),
@@ -220,41 +257,100 @@ function piecesOf({ bounce, layers, board, drape }: Parts): ResolvedBuild['piece
   return [
     board,
     ...(bounce.stiffenerPartId
-      ? [stickPiece('stiffener', 'Stiffener', bounce.stiffenerPartId, bounce.widthM, 2)]
+      ? [
+          stickPiece('stiffener', 'Stiffener', bounce.stiffenerPartId, bounce.widthM, 2, [
+            'Across the back, a quarter of the height from either edge.',
+          ]),
+        ]
       : []),
     ...layers.map((layer, k) =>
       clothPiece(`drape-${k + 1}`, `Drape ${k + 1}`, layer.id, drape.w, drape.h, {
         hemM: SEWN_M,
+        lit: true,
         markOut: ['Corners darted, clipped to the back.'],
       }),
     ),
+    ...(layers.length
+      ? [
+          stickPiece('drape-rod', 'Drape rod', bounce.rodPartId, bounce.drapeOutM, RODS, [
+            'One at each corner of the board, upright on its face: the drape lies over their capped ends.',
+          ]),
+        ]
+      : []),
   ];
 }
 
 function needsOf({
   context,
   bounce,
+  tube,
+  longM,
   tubes,
   ballasts,
   layers,
   cordM,
+  thickness,
 }: Parts): ResolvedBuild['needs'] {
+  const stick = partOf(context, bounce.stiffenerPartId, 'stick');
   return [
-    ...fromUnit(bounce.unitId, tubes, 'piece', 'the lamps'),
-    ...fromPart(bounce.ballastPartId, ballasts, 'piece', 'for the tubes'),
+    ...fromUnit(bounce.unitId, tubes, 'piece', 'the lamps', 'lamps-in'),
+    ...fromPart(bounce.ballastPartId, ballasts, 'piece', 'for the tubes', 'wire-mains'),
+    ...tubeWires(bounce, longM, context, 2),
+    ...holderNeeds(tube, tubes, { stackM: HOLDER_M + thickness, step: 'glue-and-clips' }),
     ...starterNeeds(bounce, tubes, context),
-    ...hardware('pipe-clip', 2 * bounce.clips, 'hold the tubes'),
-    ...hardware('clip', layers.length ? CLIPS : 0, 'hold the drape'),
-    ...hardware('glue', bounce.sheets > 1 ? bounce.sheets - 1 : 0, 'between the sheets'),
+    ...hardware(
+      'pipe-clip',
+      bounce.clips * tubes,
+      `${bounce.clips} a tube`,
+      'glue-and-clips',
+    ),
+    ...bolts(
+      CLIP_BOLT,
+      bounce.clips * tubes,
+      bounce.standoffM + thickness,
+      'clips through the board, over a stand-off',
+      'glue-and-clips',
+    ),
+    ...hardware(
+      'stand-off',
+      bounce.clips * tubes,
+      'holds a clip off the board',
+      'glue-and-clips',
+      exactMm(bounce.standoffM),
+    ),
+    ...(stick
+      ? screws(
+          2 * SCREWS_A_BAR,
+          thickness + stick.diameterM,
+          'board to stiffeners',
+          'glue-and-clips',
+        )
+      : []),
+    ...(layers.length
+      ? [
+          ...hardware('clip', CLIPS, 'hold the drape', 'fit-layers'),
+          ...hardware('cap', RODS, 'over the rods’ ends', 'drape-rods'),
+          ...screws(RODS, thickness + INTO_ROD_M, 'through the board into each rod', 'drape-rods'),
+        ]
+      : []),
+    ...hardware(
+      'spray-glue',
+      bounce.sheets > 1 ? 1 : 0,
+      'between the sheets',
+      'glue-and-clips',
+    ),
     ...mainsNeeds(bounce, cordM),
   ];
 }
 
-function stepsOf({ tubes, layers }: Parts): ResolvedBuild['steps'] {
+function stepsOf({ bounce, context, tubes, layers }: Parts): ResolvedBuild['steps'] {
   return [
     checkLamps(tubes),
     markOut('the clips'),
-    cutBoard('the board', 20),
+    cutBoard('the board', 20, partOf(context, bounce.boardPartId, 'sheet')),
+    ...(bounce.stiffenerPartId || layers.length
+      ? [sticks('rods and stiffeners', (bounce.stiffenerPartId ? 2 : 0) + (layers.length ? RODS : 0))]
+      : []),
     step(
       'mount',
       'glue-and-clips',
@@ -264,6 +360,20 @@ function stepsOf({ tubes, layers }: Parts): ResolvedBuild['steps'] {
       30,
       'no bow; clips clear of the control ends',
     ),
+    ...(layers.length
+      ? [
+          step(
+            'mount',
+            'drape-rods',
+            'Stand the rods on the board’s corners',
+            'They hold the drape off the tubes',
+            'screwdriver, square',
+            15,
+            'upright, capped, none nearer to a tube than a hand',
+            { pieces: ['drape-rod'] },
+          ),
+        ]
+      : []),
     ...addLayers(layers.length),
   ];
 }

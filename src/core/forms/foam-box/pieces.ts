@@ -16,7 +16,8 @@ export const trapezoid = (backM: number, frontM: number, slantM: number): XY[] =
 ];
 
 export function boxPieces(box: FoamBox, layout: BoxLayout, context: FormContext): Piece[] {
-  const bevel = `Bevel the slanted edges ${toDegrees(layout.mitreRad).toFixed(1)}° from the face; butt them if you tape inside and out.`;
+  const sizes = 'Sizes are those of the outer face.';
+  const bevel = `${sizes} Bevel the slanted edges ${toDegrees(layout.mitreRad).toFixed(1)}° from the face; butt them if you tape inside and out.`;
   const back = rectanglePiece(
     'back-plate',
     'Back plate',
@@ -60,6 +61,8 @@ export function boxPieces(box: FoamBox, layout: BoxLayout, context: FormContext)
         box.frontWidthM + 2 * box.lipM,
         box.frontHeightM + 2 * box.lipM,
         {
+          lit: true,
+          tab: { field: 'lipM', nowM: box.lipM },
           markOut: ['Clipped to the lip, so that the lamp can be changed.'],
         },
       ),

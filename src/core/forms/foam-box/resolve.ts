@@ -98,7 +98,11 @@ export function resolve(box: FoamBox, context: FormContext): ResolvedBuild {
           field: 'boardPartId',
         },
       ),
-      built: { widthM: box.frontWidthM, heightM: box.frontHeightM, depthM: layout.depthM },
+      built: {
+        widthM: box.frontWidthM,
+        heightM: box.frontHeightM,
+        depthM: layout.depthM + (sheet?.thicknessM ?? FOAM_CORE_M),
+      },
       folded: {
         widthM: Math.max(box.frontWidthM, layout.topSlantM),
         heightM: Math.max(box.frontHeightM, layout.sideSlantM),
@@ -174,21 +178,24 @@ function needsOf({
 }: Parts): ResolvedBuild['needs'] {
   return [
     ...bulbNeeds(box.groups, seats, context),
-    ...fromPart(box.socketPartId, seats.length, 'piece', 'one for each bulb'),
-    ...hardware('hinge-tape', seams * 2, 'seams, inside and out'),
+    ...fromPart(box.socketPartId, seats.length, 'piece', 'one for each bulb', 'fit-holder'),
+    ...hardware('hinge-tape', seams * 2, 'seams, inside and out', 'tape-box'),
     ...(box.finish === 'foil' || box.finish === 'foil-crumpled'
-      ? hardware('foil', (walls + backM2) / FOIL_WIDTH_M, 'lining')
+      ? [
+          ...hardware('foil', (walls + backM2) / FOIL_WIDTH_M, 'lining', 'line'),
+          ...hardware('spray-glue', 1, 'under the foil', 'line'),
+        ]
       : []),
-    ...hardware('clip', layers.length ? CLIPS : 0, 'hold the layers'),
-    ...mainsNeeds(box, box.tailLengthM),
+    ...hardware('clip', layers.length ? CLIPS : 0, 'hold the layers', 'fit-layers'),
+    ...mainsNeeds(box, box.tailLengthM + (seats.length - 1) * CLUSTER_LINK_M),
   ];
 }
 
-function stepsOf({ seats, layers }: Parts): ResolvedBuild['steps'] {
+function stepsOf({ box, context, seats, layers }: Parts): ResolvedBuild['steps'] {
   return [
     checkLamps(seats.length),
     markOut('five panels', 25),
-    cutBoard('the panels and the hole', 30),
+    cutBoard('the panels and the hole', 30, partOf(context, box.boardPartId, 'sheet')),
     step(
       'finish',
       'line',
@@ -211,6 +218,15 @@ function stepsOf({ seats, layers }: Parts): ResolvedBuild['steps'] {
       25,
       'square at the front, no light from the seams',
     ),
+    step(
+      'mount',
+      'fit-holder',
+      'Press the lamp holder into the hole',
+      'Its rim grips the edge of the board',
+      'hands, knife',
+      5 * seats.length,
+      'it does not turn when a bulb is screwed in; no bare terminal on either side',
+    ),
     ...addLayers(layers.length),
   ];
 }
@@ -229,9 +245,16 @@ function factsOf({ box, layout }: Parts): ResolvedBuild['facts'] {
     fact('mitre', 'Mitre of the edges', layout.mitreRad, 'half of it', 'angle'),
     fact(
       'fold',
-      'Fold at the back plate',
+      'Fold of top and bottom at the back plate',
       layout.topFoldRad,
-      '90° + atan((front − back)/2/depth)',
+      '90° + atan((front − back)/2/depth), heights',
+      'angle',
+    ),
+    fact(
+      'fold-side',
+      'Fold of the sides at the back plate',
+      layout.sideFoldRad,
+      '90° + atan((front − back)/2/depth), widths',
       'angle',
     ),
   ];

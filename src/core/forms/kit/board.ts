@@ -12,6 +12,10 @@ export const serpentine = (ends: readonly (readonly [XY, XY])[]): Board['rows'] 
     return row % 2 ? path.reverse() : path;
   });
 
+/** A row as it is seen from behind. */
+export const mirrored = (ends: readonly [XY, XY]): Board['rows'][number] =>
+  ends.map(([x, y]): XY => [-x, y]);
+
 /** Points along a turn of tape: it looks round, and a feed lies on it to a hair. */
 const POINTS_A_TURN = 72;
 

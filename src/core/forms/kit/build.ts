@@ -15,7 +15,7 @@ type Required =
   | 'findings'
   | 'apparent'
   | 'frontM'
-  | 'folded';
+  | 'built';
 
 /** A resolved build with what most forms leave empty; `extraKg` is everything that is not cut. */
 export function completeBuild(
@@ -24,7 +24,6 @@ export function completeBuild(
   context: FormContext,
 ): ResolvedBuild {
   const massKg = given.massKg ?? piecesMassKg(given.pieces, context) + extraKg;
-  const built = given.built ?? given.folded;
   return {
     surfaces: [],
     mouth: null,
@@ -35,11 +34,14 @@ export function completeBuild(
     array: { spacingM: Infinity, emitterWidthM: TAPE_WIDTH_M },
     things: [],
     supports: [],
-    built: given.folded,
+    parcels: [],
+    frameworks: [],
+    bought: [],
+    folded: given.built,
     ...given,
     massKg,
     // Its weight lies about half-way between its back and its front.
-    momentKgM: massKg * (built.depthM / 2),
+    momentKgM: massKg * (given.built.depthM / 2),
   };
 }
 

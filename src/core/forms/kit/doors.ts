@@ -1,8 +1,14 @@
-import { toRadians } from '../../angle';
+import { toDegrees, toRadians } from '../../angle';
+import type { Need } from '../../build/needs';
+import type { Finding } from '../../findings/finding';
+import { THREADS } from '../../materials/fasteners';
+import { exactMm } from '../../quantity';
 import { fact } from './build';
 import { look, stop } from './findingWriters';
 import { doorLeaf } from './development';
-import { hardware } from './needs';
+import { closingCollision } from './leafSweep';
+import { partOf } from './lookup';
+import { bolts, hardware } from './needs';
 import { choice, degrees, length, part } from './parameters';
 import { polygonPiece } from './pieces';
 import { circle, labelled, polygon, rectangle, type XY } from '../../drawing/shapes';
@@ -13,6 +19,7 @@ import type { Plate } from '../../light/controls';
 import type { PartId } from '../../ids';
 import type { FormContext } from '../form';
 import type { SheetPiece } from '../../build/pieces';
+import type { Size } from '../../build/resolvedBuild';
 
 /** Sizes of the four leaves; also what the work-light form draws. */
 export const doorParameters = (group: string) => ({
@@ -64,15 +71,23 @@ export interface Doors {
   boardPartId: PartId | null;
 }
 
-const PILOT_RADIUS_M = 0.00165;
+/** Of the hinges; what a hinge's own leaf is thick [typ]. */
+const HINGE_BOLT = 'M4';
+const HINGE_M = 0.001;
+/** A small hinge's two holes lie so far apart [typ]. */
+const HINGE_HOLES_M = 0.02;
 
-/** Two hinge holes, a fifth of the edge from each end. */
+/** Two hinges, a fifth of the edge from each end, with two holes each. */
 const hingeHoles = (hingeM: number, overlayM: number) =>
-  [-0.3, 0.3].map((at) =>
-    labelled(
-      circle(at * hingeM, Math.max(overlayM / 2, 0.004), PILOT_RADIUS_M, 'drill'),
-      'hinge bolt, pilot 3.3 mm',
-    ),
+  [-0.3, 0.3].flatMap((at) =>
+    [-0.5, 0.5].map((side) => {
+      const apart = Math.min(HINGE_HOLES_M, 0.2 * hingeM);
+      const { clearanceM, pilotM } = THREADS[HINGE_BOLT];
+      return labelled(
+        circle(at * hingeM + side * apart, Math.max(overlayM / 2, 0.004), clearanceM / 2, 'drill'),
+        `hinge bolt ${HINGE_BOLT}: pilot ${exactMm(pilotM)}, then ${exactMm(clearanceM)}`,
+      );
+    }),
   );
 
 /** Top and bottom leaves, side leaves, as pieces of sheet metal. */
@@ -108,10 +123,26 @@ export function doorPieces(doors: Doors, topHingeM: number, context: FormContext
   ];
 }
 
-export const doorNeeds = [
-  ...hardware('hinge', 8, 'two a leaf'),
-  ...hardware('bolt', 32, 'four a hinge'),
-];
+export function doorNeeds({ boardPartId }: Doors, context: FormContext): Need[] {
+  const sheet = partOf(context, boardPartId, 'sheet')?.thicknessM ?? HINGE_M;
+  return [
+    ...hardware('hinge', 8, 'two a leaf', 'hinge'),
+    ...bolts(
+      HINGE_BOLT,
+      32,
+      HINGE_M + sheet,
+      'four a hinge: two in its leaf, two in what it hangs on',
+      'hinge',
+    ),
+  ];
+}
+
+/** Shut, the leaves lie over the face, four thick with their hinges. */
+export const foldedDoors = (folded: Size, { topFreeM }: Doors, thicknessM: number): Size => ({
+  ...folded,
+  widthM: Math.max(folded.widthM, topFreeM),
+  depthM: folded.depthM + 4 * (thicknessM + HINGE_M),
+});
 
 export const doorSteps = () => [
   cutMetal('four leaves'),
@@ -120,7 +151,7 @@ export const doorSteps = () => [
     'hinge',
     'Drill and hinge the leaves',
     'Heads outside, so that the leaves close flat',
-    'drill, 3.3 mm bit, spanner',
+    'drill, 3.3 and 4.5 mm bits, spanner',
     35,
     'each leaf swings and holds where it is left',
     'Clamp sheet metal before drilling: it spins. Gloves off at the drill, on for the edges.',
@@ -137,23 +168,40 @@ export const doorSteps = () => [
   ),
 ];
 
-/** Closing check: the leaves of a pair must not collide and the first pair must lie inside. */
-export function doorFindings(doors: Doors, faceWidthM: number, faceHeightM: number) {
+const inDegrees = (angleRad: number): string => `${Math.round(toDegrees(angleRad))}°`;
+
+/** Closing check: each leaf in its order, past the others. */
+export function doorFindings(doors: Doors, faceWidthM: number, faceHeightM: number): Finding[] {
   const where = { field: 'leafLengthM', drawing: 'doors' };
-  const source = 'Geometry of the folded leaves';
-  const first = doors.foldFirst === 'sides' ? faceWidthM : faceHeightM;
-  const pair = 2 * (doors.leafLengthM - doors.cornerM * (doors.foldFirst === 'top' ? 1 : 0));
+  const source = 'Geometry of the leaves swung from open to shut';
+  const collision = closingCollision(doors, faceWidthM, faceHeightM);
+  const other = doors.foldFirst === 'sides' ? 'top' : 'sides';
+  const otherWay =
+    collision && !closingCollision({ ...doors, foldFirst: other }, faceWidthM, faceHeightM);
+  const opposite = collision && collision.moving !== collision.meets && across(collision);
   return [
-    ...(2 * doors.leafLengthM > 2 * first && pair > 2 * first
+    ...(collision
       ? [
-          stop(
-            'geometry',
-            'doors.collide',
-            'The leaves run into each other',
-            `Two leaves of ${(doors.leafLengthM * 1000).toFixed(0)} mm fold over an opening of ${(first * 1000).toFixed(0)} mm and pass its far edge: shorten them or let the other pair fold first.`,
-            where,
-            source,
-          ),
+          {
+            ...stop(
+              'geometry',
+              'doors.collide',
+              'The leaves run into each other',
+              opposite
+                ? `Folding ${doors.foldFirst === 'sides' ? 'sides' : 'top and bottom'} first, the ${collision.moving} leaf of ${exactMm(doors.leafLengthM)} passes the ${collision.meets} leaf’s hinge, ${exactMm(opposite === 'up' ? faceHeightM : faceWidthM)} away: shorten the leaves.`
+                : `Folding ${doors.foldFirst === 'sides' ? 'sides' : 'top and bottom'} first, the ${collision.moving} leaf meets the ${collision.meets} leaf ${inDegrees(collision.atRad)} from shut: make it narrower at its free edge${otherWay ? ', or let the other pair fold first' : ''}.`,
+              otherWay ? { field: 'foldFirst', drawing: 'doors' } : where,
+              source,
+            ),
+            remedies: otherWay
+              ? [
+                  {
+                    label: other === 'top' ? 'Fold top and bottom first' : 'Fold the sides first',
+                    parameters: { foldFirst: other },
+                  },
+                ]
+              : [],
+          },
         ]
       : []),
     ...(doors.sideHingeM > faceHeightM + 1e-9
@@ -177,6 +225,12 @@ export function doorFindings(doors: Doors, faceWidthM: number, faceHeightM: numb
     ),
   ];
 }
+
+/** Opposite leaves: they fold towards one another. */
+const across = ({ moving, meets }: { moving: string; meets: string }): 'up' | 'level' | null => {
+  const pair = [moving, meets].toSorted().join(' ');
+  return pair === 'bottom top' ? 'up' : pair === 'left right' ? 'level' : null;
+};
 
 /**
  * The leaves as they stand in the light, hinged on the face's edges in the plane z and swung outwards

@@ -106,7 +106,7 @@ export const bulbNeeds = (
   groups.flatMap(({ bulbId }, index): Need[] => {
     const bulb = bulbOf(context, bulbId);
     const quantity = seats.filter(({ group }) => group === index).length;
-    return bulb ? fromUnit(bulb.id, quantity, 'piece', 'in the sockets') : [];
+    return bulb ? fromUnit(bulb.id, quantity, 'piece', 'in the sockets', 'lamps-in') : [];
   });
 
 export const bulbMassKg = (

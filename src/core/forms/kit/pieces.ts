@@ -5,6 +5,9 @@ import type { ClothPiece, SheetPiece, StickPiece } from '../../build/pieces';
 import { partOf } from './lookup';
 import { polygon, rectangle, shapesExtent, type XY } from '../../drawing/shapes';
 
+/** Sewn, lapped or taped: what each edge of a seam takes [common practice]. */
+const SEAM_M = 0.015;
+
 interface SheetGiven {
   id: string;
   name: string;
@@ -17,6 +20,7 @@ interface SheetGiven {
   borderM?: number;
   mayTurn?: boolean;
   hole?: SheetPiece['hole'];
+  discM?: number;
   markOut?: readonly string[];
 }
 
@@ -45,6 +49,7 @@ export function sheetPiece(given: SheetGiven, context: FormContext): SheetPiece 
     mayTurn: given.mayTurn ?? !(sheet?.grain ?? false),
     areaM2: given.areaM2,
     ...(given.hole ? { hole: { ...given.hole, x: given.hole.x + dx, y: given.hole.y + dy } } : {}),
+    ...(given.discM ? { discM: given.discM } : {}),
     markOut: given.markOut ?? [],
   };
 }
@@ -117,7 +122,9 @@ export const clothPiece = (
   partId: PartId | null,
   widthM: number,
   heightM: number,
-  more: { count?: number; seamM?: number; hemM?: number; markOut?: readonly string[] } = {},
+  more: Partial<
+    Pick<ClothPiece, 'count' | 'seamM' | 'hemM' | 'lit' | 'discM' | 'tab' | 'markOut'>
+  > = {},
 ): ClothPiece => ({
   kind: 'cloth',
   id,
@@ -126,7 +133,21 @@ export const clothPiece = (
   widthM,
   heightM,
   count: more.count ?? 1,
-  seamM: more.seamM ?? 0,
+  seamM: more.seamM ?? SEAM_M,
   hemM: more.hemM ?? 0,
+  lit: more.lit ?? false,
+  ...(more.discM ? { discM: more.discM } : {}),
+  ...(more.tab ? { tab: more.tab } : {}),
   markOut: more.markOut ?? [],
 });
+
+/** A round layer in front of a light, with the tab that holds it. */
+export const discPiece = (
+  id: string,
+  name: string,
+  partId: PartId | null,
+  acrossM: number,
+  tab: ClothPiece['tab'],
+  markOut: readonly string[],
+): ClothPiece =>
+  clothPiece(id, name, partId, acrossM, acrossM, { lit: true, discM: acrossM, tab, markOut });

@@ -1,4 +1,6 @@
 import type { Piece } from '../../build/pieces';
+import { cutterOf, type Cutter } from '../../materials/cutting';
+import type { PartOf } from '../../materials/part';
 import type { Stage, Step } from '../../build/step';
 
 interface More {
@@ -86,20 +88,47 @@ export const markOut = (what: string, minutes = 15): Step =>
     { works: 'sheet' },
   );
 
-export const cutBoard = (what: string, minutes = 20): Step =>
-  step(
+/** What a board is cut with, as its material wants it. */
+const CUTTERS: Record<Cutter, { tools: string; check: string; hazard: string }> = {
+  knife: {
+    tools: 'sharp knife, steel rule',
+    check: 'edges square and clean, the face not torn',
+    hazard: 'Cut away from your fingers, in several light strokes; a dull blade slips.',
+  },
+  snips: {
+    tools: 'snips, file',
+    check: 'every edge deburred: run a rag along it, it must not catch',
+    hazard: 'Sheet-metal edges slice: gloves and glasses on, deburr before you handle the piece again.',
+  },
+  saw: {
+    tools: 'saw along a straight edge',
+    check: 'edges square, no splinters',
+    hazard: 'Clamp the work. Wear glasses and a dust mask; cut away from your fingers.',
+  },
+};
+/** Circles follow no straight edge. */
+const ROUND = { knife: 'sharp knife, card template', snips: 'snips, file', saw: 'jigsaw or router on a trammel' };
+
+/** @param sheet what is cut, or nobody's choice yet; @param round  follows a circle */
+export function cutBoard(
+  what: string,
+  minutes = 20,
+  sheet: PartOf<'sheet'> | null = null,
+  round = false,
+): Step {
+  const cutter = sheet ? cutterOf(sheet) : 'saw';
+  const { tools, check, hazard } = CUTTERS[cutter];
+  return step(
     'cut',
     'cut-board',
     `Cut ${what}`,
     'Everything else is measured from these edges',
-    'saw or knife along a straight edge',
+    round ? ROUND[cutter] : tools,
     minutes,
-    'edges square, no splinters',
-    {
-      hazards: ['Clamp the work. Wear glasses and a dust mask; cut away from your fingers.'],
-      works: 'sheet',
-    },
+    round ? check.replace('square', 'on the line') : check,
+    { hazards: [hazard], works: 'sheet' },
   );
+}
 
 export const cutMetal = (what: string, minutes = 25): Step =>
   step(
@@ -130,7 +159,8 @@ export const sticks = (what: string, count: number): Step =>
     { hazards: ['Cut ends are sharp: deburr inside and out.'], works: 'stick' },
   );
 
-export const layTape = (metres: number, rows: number): Step =>
+/** @param curve how tape goes round where its rows bend */
+export const layTape = (metres: number, rows: number, curve?: 'flat' | 'edge'): Step =>
   step(
     'mount',
     'lay-tape',
@@ -138,7 +168,9 @@ export const layTape = (metres: number, rows: number): Step =>
     'Between the marks a cut kills the section',
     'scissors, alcohol for the surface',
     10 + metres * 4 + rows,
-    'no kinks, no edgewise bends; every row pressed down',
+    curve === 'flat'
+      ? 'it lies flat in short straight sections: folded a little at its cut marks on the inner edge, never across a diode; every section lights'
+      : 'no kinks, no edgewise bends; every row pressed down',
   );
 
 export const joinTape = (joints: number): Step =>
@@ -151,6 +183,41 @@ export const joinTape = (joints: number): Step =>
     5 + joints * 4,
     'tug every joint; + and − checked with a meter before power',
     'A soldering iron is 350 °C: stand it down, air the room.',
+  );
+
+/** Round layers, with the tab that holds them. */
+export const cutDiscs = (count: number): Step[] =>
+  count === 0
+    ? []
+    : [
+        step(
+          'cut',
+          'cut-discs',
+          count === 1 ? 'Cut the layer' : `Cut the ${count} layers`,
+          'A circle with a tab; flutes and folds keep out of the middle',
+          'scissors, the template or a lid to draw along',
+          5 + 5 * count,
+          'round, the tab as wide all round; no seam where light passes',
+          { hazards: ['Cut away from your fingers.'], works: 'cloth' },
+        ),
+      ];
+
+/** Before anything is closed that will not be opened again. */
+export const tryTape = (rows: number): Step =>
+  step(
+    'wire',
+    'try-tape',
+    'Light it once before it is closed',
+    'A cold joint found now is one joint; found later it is the whole light',
+    'a closed plug-in supply of the tape’s volts',
+    3 + rows,
+    'every row lights from end to end, none flickers when its joints are touched with a stick',
+    {
+      hazards: [
+        'Only from a supply whose mains side is closed, of the tape’s own volts; unplug it before anything is soldered.',
+      ],
+      needs: ['join-tape'],
+    },
   );
 
 export const addLayers = (count: number): Step[] =>

@@ -210,6 +210,16 @@ export function supplyCount(tape: TapeChoice, usedM: number, context: FormContex
   );
 }
 
+/** Joints of a tape that runs on from row to row: one at each feed. */
+export const feedJoints = (feed: TapeRun['feed'], rows: number): number =>
+  feed === 'one' ? 1 : feed === 'both' ? 2 : rows;
+
+/** Rows cut apart are fed one by one, or run on through a jumper with a joint at both its ends. */
+export function rowJoints(feed: TapeRun['feed'], rows: number): { jumpers: number; joints: number } {
+  const jumpers = feed === 'rows' ? 0 : Math.max(0, rows - 1);
+  return { jumpers, joints: 2 * jumpers + feedJoints(feed, rows) };
+}
+
 /** Leads from the supply come later: how many it takes, the wiring works out. */
 export const tapeNeeds = (
   tape: TapeChoice,
@@ -218,15 +228,16 @@ export const tapeNeeds = (
   jumpersM: number,
   context: FormContext,
 ): Need[] => [
-  ...fromUnit(tape.stripId, rows.usedM, 'm', 'tape, cut at its marks'),
+  ...fromUnit(tape.stripId, rows.usedM, 'm', 'tape, cut at its marks', 'lay-tape'),
   ...fromPart(
     tape.supplyPartId,
     supplyCount(tape, rows.usedM, context),
     'piece',
     'each at no more than four fifths of its rating',
+    'wire-mains',
   ),
-  ...hardware('tape-joint', joints, 'where rows and leads join'),
-  ...hardware('tape-lead', jumpersM, 'jumpers and tails'),
+  ...hardware('tape-joint', joints, 'where rows and leads join', 'join-tape'),
+  ...hardware('tape-lead', jumpersM, 'jumpers and tails', 'join-tape'),
 ];
 
 /** Where it ends, what is left of the reel, and which reel on the shelf would fill it. */

@@ -1,4 +1,5 @@
 import { uprightAt, type Burns, type Thing } from '../../build/things';
+import type { Hatch } from '../../drawing/drawing';
 import type { Plate } from '../../light/controls';
 import type { Vector } from '../../light/vector';
 import type { FinishId } from '../../materials/finish';
@@ -9,6 +10,17 @@ import { partOf } from './lookup';
 /** What a sheet does in heat; a slot nobody has filled is an open question. */
 export const sheetBurns = (partId: PartId | null, context: FormContext): Burns =>
   partOf(context, partId, 'sheet')?.burns ?? 'unknown';
+
+/** How a board's cut face is hatched; none while nobody has chosen it. */
+export function hatchOf(partId: PartId | null, context: FormContext): Hatch | undefined {
+  const sheet = partOf(context, partId, 'sheet');
+  if (!sheet) return undefined;
+  if (sheet.burns === 'wood') return 'wood';
+  if (sheet.burns === 'no') return 'metal';
+  return sheet.densityKgPerM3 < SOLID_KG_PER_M3 ? 'foam' : 'plastic';
+}
+/** Foamed and fluted plastics are lighter than solid ones. */
+const SOLID_KG_PER_M3 = 900;
 
 /** Behind a finish: metal and plaster bear heat; what paint covers may be board. */
 const FINISH_BURNS: Record<FinishId, Burns> = {

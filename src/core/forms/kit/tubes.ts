@@ -13,7 +13,7 @@ import { look, stop } from './findingWriters';
 import { mm } from '../../quantity';
 import { pointsAlong } from './lamps';
 import type { Need } from '../../build/needs';
-import { apparentVa, hardware } from './needs';
+import { apparentVa, hardware, screws } from './needs';
 
 /** A choke's power factor without its capacitor, and what it takes beside its tubes [typ: docs/model/power.md]. */
 const MAGNETIC_POWER_FACTOR = 0.5;
@@ -89,8 +89,38 @@ export const starterNeeds = (
   context: FormContext,
 ): Need[] =>
   partOf(context, ballastPartId, 'ballast')?.kind === 'magnetic'
-    ? hardware('starter', tubes, 'one across each tube')
+    ? hardware('starter', tubes, 'one across each tube', 'wire-mains')
     : [];
+
+/** What a wire from gear to a tube takes beyond its way, at both its ends together [typ]. */
+const WIRE_ENDS_M = 0.3;
+
+/** Single wires from the gear to both ends of every tube: two to each end, one where a choke sits in the live. */
+export const tubeWires = (
+  given: { unitId: UnitId | null; ballastPartId: PartId | null; tubeCount?: number },
+  longM: number,
+  context: FormContext,
+  rows = given.tubeCount ?? 1,
+): Need[] => {
+  const gear = partOf(context, given.ballastPartId, 'ballast');
+  if (!gear || !hasBallast(given, context)) return [];
+  const eachM =
+    gear.kind === 'magnetic' ? 2 * longM + 2 * WIRE_ENDS_M : 2 * (longM + 2 * WIRE_ENDS_M);
+  return hardware('wire', rows * eachM, 'gear to both ends of the tubes', 'wire-mains');
+};
+
+/** Tubes with pins hang in holders, a pair each; bars and wands come with their own ends. */
+export const holderNeeds = (
+  tube: UnitOf<'tube'> | null,
+  tubes: number,
+  fixed: { stackM: number; step: string },
+): Need[] => {
+  if (tube && tube.technology !== 'fluorescent' && tube.technology !== 'led-tube') return [];
+  return [
+    ...hardware('tube-holder', tubes, 'one pair a tube, for its pins', fixed.step),
+    ...screws(4 * tubes, fixed.stackM, 'two a tube holder', fixed.step),
+  ];
+};
 
 /** Whether a ballast belongs in the wiring: the tubes want one, or one was chosen all the same. */
 export const hasBallast = (

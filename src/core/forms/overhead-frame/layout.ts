@@ -1,6 +1,9 @@
 import type { FormContext } from '../form';
 import { partOf } from '../kit/lookup';
 import { cutMarkOf, cutRows, stripOf } from '../kit/tape';
+import type { Framework } from '../../build/framework';
+import type { StickPiece } from '../../build/pieces';
+import { Pipework } from '../kit/pipework';
 import type { Overhead } from './parameters';
 
 /** A row of tape ends so far from the pipe. */
@@ -16,16 +19,38 @@ export interface FrameLayout {
   rowsY: number[];
   rowM: number;
   rows: ReturnType<typeof cutRows>;
-  /** lengths of pipe by name, longer than a stick already split */
-  pipes: { id: string; name: string; lengthM: number; count: number }[];
-  joints: { elbow: number; tee: number; cross: number; couplers: number };
+  pieces: StickPiece[];
+  framework: Framework;
   pipeM: number;
 }
 
-/** Lengths that make up one straight run from sticks, as even as can be. */
-function runPieces(lengthM: number, stockM: number): { lengthM: number; count: number } {
-  const count = Math.max(1, Math.ceil(lengthM / stockM - 1e-9));
-  return { lengthM: lengthM / count, count };
+/** Corners and tees, and the pipes between them; the plan is the light's own plane. */
+function pipework(frame: Overhead, barsX: readonly number[], stockM: number) {
+  const { widthM, heightM, pipePartId, takeOffM } = frame;
+  const frames = new Pipework({
+    id: 'frame',
+    name: 'Frame',
+    partId: pipePartId,
+    stockM,
+    takeOffM,
+    field: 'takeOffM',
+    ref: 'frame',
+  });
+  const [x, y] = [widthM / 2, heightM / 2];
+  const along = (side: number) => [
+    frames.joint('elbow', [-x, side * y, 0]),
+    ...barsX.map((at) => frames.joint('tee', [at, side * y, 0])),
+    frames.joint('elbow', [x, side * y, 0]),
+  ];
+  const [low, high] = [along(-1), along(1)];
+  for (const side of [low, high])
+    for (let k = 1; k < side.length; k++)
+      frames.run('side', 'Side between joints', side[k - 1]!, side[k]!);
+  low.forEach((from, k) => {
+    const outer = k === 0 || k === low.length - 1;
+    frames.run(outer ? 'end' : 'cross-bar', outer ? 'End' : 'Cross bar', from, high[k]!);
+  });
+  return frames.finished();
 }
 
 export function layoutFrame(frame: Overhead, context: FormContext): FrameLayout {
@@ -40,33 +65,13 @@ export function layoutFrame(frame: Overhead, context: FormContext): FrameLayout 
   const fit = Math.max(1, Math.floor((heightM - 2 * ROW_END_M) / frame.rowPitchM + 1e-9) + 1);
   const count = Math.min(frame.rows, fit);
   const rowM = widthM - 2 * ROW_END_M;
-  // Tees part the long sides at every bar.
-  const side = runPieces(widthM / (bars + 1), stock);
-  const end = runPieces(heightM, stock);
   return {
     bars,
     barsX,
     rowsY: Array.from({ length: count }, (_, k) => ((count - 1) / 2 - k) * frame.rowPitchM),
     rowM,
     rows: cutRows(Array<number>(count).fill(rowM), frame.tapeLengthM, cutMarkOf(strip)),
-    pipes: [
-      {
-        id: 'side',
-        name: 'Side between joints',
-        lengthM: side.lengthM,
-        count: 2 * (bars + 1) * side.count,
-      },
-      { id: 'end', name: 'End', lengthM: end.lengthM, count: 2 * end.count },
-      ...(bars
-        ? [{ id: 'cross-bar', name: 'Cross bar', lengthM: end.lengthM, count: bars * end.count }]
-        : []),
-    ],
-    joints: {
-      elbow: 4,
-      tee: 2 * bars,
-      cross: 0,
-      couplers: (end.count - 1) * (2 + bars) + (side.count - 1) * 2 * (bars + 1),
-    },
+    ...pipework(frame, barsX, stock),
     pipeM: 2 * widthM + (2 + bars) * heightM,
   };
 }

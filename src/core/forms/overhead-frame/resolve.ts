@@ -5,20 +5,22 @@ import { layerOf, layerParts, partOf } from '../kit/lookup';
 import { mm } from '../../quantity';
 import { pointsAlong, pointsPerRow, unitLamps } from '../kit/lamps';
 import { cordMassKg, hardware, mainsNeeds, wiringSlots } from '../kit/needs';
-import { clothPiece, stickPiece } from '../kit/pieces';
-import { addLayers, checkTape, joinTape, layTape, step, sticks } from '../kit/steps';
+import { clothPiece } from '../kit/pieces';
+import { fittingNeeds } from '../kit/pipework';
+import { piecesMassKg } from '../kit/mass';
+import { addLayers, checkTape, joinTape, layTape, step, sticks, tryTape } from '../kit/steps';
 import { BLACK, boxCavity } from '../kit/cavities';
 import { rectangularSkirt, type Control } from '../../light/controls';
 import { mouthMatter } from '../../light/mouth';
 import { OPEN } from '../../light/transport/arrangement';
-import { dotsOf, tapeFacts, tapeLoads, tapeNeeds, tapeRun, tapeUnit } from '../kit/tape';
+import { dotsOf, feedJoints, rowJoints, tapeFacts, tapeLoads, tapeNeeds, tapeRun, tapeUnit } from '../kit/tape';
 import type { Piece } from '../../build/pieces';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
 import { findings } from './findings';
 import type { Support } from '../../build/supports';
 import { layoutFrame, type FrameLayout } from './layout';
 import type { Overhead } from './parameters';
-import { TAPE_KG_PER_M, TAPE_WIDTH_M } from '../kit/typical';
+import { JUMPER_M, RUN_ENDS_M, TAPE_KG_PER_M, TAPE_WIDTH_M } from '../kit/typical';
 
 /** A soldered joint with its sleeve, a pipe tee, bonds and shackles [typ; from memory]. */
 const JOINT_KG = 0.01;
@@ -30,6 +32,14 @@ const BUNDLE_M = 0.3;
 const DIODE_M = 0.005;
 /** Where the ends of a skirt meet. */
 const OVERLAP_M = 0.1;
+
+/** Knots at both ends of a carrier cord; lacing an eyelet; spare of jumpers. */
+const TIED_M = 0.4;
+const LACING_M = 0.2;
+const RUN_SPARE = 0.1;
+const CLIPS_APART_M = 0.3;
+/** The step of setting up that takes ropes and bonds (core/making). */
+const HOISTED = 'hoist';
 
 /** Under a cloth that hangs near, rows must not be dotted by the reckoning. */
 const POINTS_PER_ROW = { open: 10, covered: 40 };
@@ -48,16 +58,12 @@ function partsOf(frame: Overhead, context: FormContext) {
       [0, 0, 1],
     ),
   );
-  const poles = layout.pipes.map(({ id, name, lengthM, count }) =>
-    stickPiece(id, name, frame.pipePartId, lengthM, count, [
-      'Centre to centre of its joints: take off what the fittings swallow at both ends.',
-    ]),
-  );
-  const joints = 2 * rows.rowsM.length;
+  const poles = layout.pieces;
+  const joints = feedJoints(frame.feed, rows.rowsM.length);
   const extraKg =
     rows.usedM * (strip?.massKgPerM ?? TAPE_KG_PER_M) +
     joints * JOINT_KG +
-    layout.joints.tee * TEE_KG +
+    layout.framework.joints.length * TEE_KG +
     ROPES_KG +
     cordMassKg(frame, frame.tailLengthM, context);
   const lamps = unitLamps(
@@ -91,6 +97,8 @@ export function resolveFrame(frame: Overhead, context: FormContext): ResolvedBui
       facts: facts(frame, layout, context),
       findings: findings(frame, layout, context),
       supports: supportsOf(parts),
+      frameworks: [layout.framework],
+      parcels: clothParcel(frame, poles, context),
       built: { widthM: frame.widthM, heightM: frame.heightM, depthM: deep },
       apparent: { widthM: frame.widthM, heightM: frame.heightM },
       array: { spacingM: frame.rowPitchM, emitterWidthM: TAPE_WIDTH_M },
@@ -164,17 +172,55 @@ function mouthOf({ frame, layers, lamps }: Parts): ResolvedBuild['mouth'] {
     : null;
 }
 
+/** Cloths travel in a sack of their own [typ: what folded cloth takes, a litre for each 150 g]. */
+function clothParcel(
+  frame: Overhead,
+  poles: readonly Piece[],
+  context: FormContext,
+): ResolvedBuild['parcels'] {
+  const sewn = cloths(frame, context);
+  const massKg = piecesMassKg(sewn, context);
+  if (sewn.length === 0 || poles.length === 0) return [];
+  const side = Math.cbrt(massKg / CLOTH_SACK_KG_PER_M3);
+  return [{ name: 'cloths', massKg, widthM: side, heightM: side, depthM: side }];
+}
+const CLOTH_SACK_KG_PER_M3 = 150;
+
 function needsOf({ frame, context, layout, rows, layers, joints }: Parts): ResolvedBuild['needs'] {
+  // Rows that are not fed one by one are chained at their ends.
+  const { jumpers } = rowJoints(frame.feed, rows.rowsM.length);
+  const jumperM = jumpers * (frame.rowPitchM + JUMPER_M) + RUN_ENDS_M;
   return [
-    ...tapeNeeds(frame, rows, joints, 0.5 * rows.rowsM.length + frame.heightM, context),
-    ...hardware('elbow', layout.joints.elbow, 'corners'),
-    ...hardware('tee', layout.joints.tee, 'cross bars'),
-    ...hardware('pipe-clamp', layout.joints.couplers, 'couplers where sticks meet'),
-    ...hardware('cable-tie', rows.rowsM.length * (layout.bars + 2), 'tape to bars'),
-    ...hardware('eyelet', eyelets(frame) * layers.length, 'round each cloth'),
-    ...hardware('rope', frame.hangPoints * frame.ropeM, 'hoisting'),
+    ...tapeNeeds(frame, rows, joints, jumperM * (1 + RUN_SPARE), context),
+    ...fittingNeeds(layout.framework, 'frame'),
+    ...hardware(
+      'cord',
+      rows.rowsM.length * (frame.widthM + TIED_M),
+      'one a row, from side to side: it carries the tape',
+      'tie-rows',
+    ),
+    ...hardware('cable-tie', rows.rowsM.length * (layout.bars + 2), 'tape to bars', 'tie-rows'),
+    ...hardware('eyelet', eyelets(frame) * layers.length, 'round each cloth', 'sew'),
+    ...hardware(
+      'clip',
+      frame.skirtM > 0 ? Math.ceil((2 * (frame.widthM + frame.heightM)) / CLIPS_APART_M) : 0,
+      'hold the skirt to the pipe',
+      'hang-skirt',
+    ),
+    ...hardware(
+      'cord',
+      layers.length * eyelets(frame) * LACING_M,
+      'laces each cloth to the pipe',
+      'fit-layers',
+    ),
+    ...hardware('rope', frame.hangPoints * frame.ropeM, 'hoisting', HOISTED),
     ...(frame.bonds === 'yes'
-      ? hardware('safety-bond', frame.hangPoints, 'second fixing, five times the load')
+      ? hardware(
+          'safety-bond',
+          frame.hangPoints,
+          'second fixing, five times the load',
+          HOISTED,
+        )
       : []),
     ...mainsNeeds(frame, frame.tailLengthM),
   ];
@@ -202,6 +248,7 @@ function cloths(frame: Overhead, context: FormContext): Piece[] {
       clothPiece(`cloth-${k + 1}`, `Cloth ${k + 1}`, layer.id, widthM, heightM, {
         seamM,
         hemM,
+        lit: true,
         markOut: [`Eyelets every ${mm(frame.eyeletM)} at most, ${eyelets(frame)} in all.`],
       }),
     ),
@@ -224,8 +271,8 @@ function cloths(frame: Overhead, context: FormContext): Piece[] {
 }
 
 function steps(frame: Overhead, layout: FrameLayout, layers: number) {
-  const { rows, pipes } = layout;
-  const count = pipes.reduce((sum, pipe) => sum + pipe.count, 0);
+  const { rows, pieces } = layout;
+  const count = pieces.reduce((sum, pipe) => sum + pipe.count, 0);
   return [
     checkTape(rows.usedM),
     sticks('the pipes', count),
@@ -257,7 +304,22 @@ function steps(frame: Overhead, layout: FrameLayout, layers: number) {
       5 + 2 * rows.rowsM.length,
       'every row carried by its cord, tied at both sides and every bar',
     ),
-    joinTape(2 * rows.rowsM.length),
+    joinTape(rowJoints(frame.feed, rows.rowsM.length).joints),
+    tryTape(rows.rowsM.length),
+    ...(frame.skirtM > 0
+      ? [
+          step(
+            'dress',
+            'hang-skirt',
+            'Hang the black skirt round the frame',
+            'It keeps light off walls and ceiling',
+            'clips',
+            15,
+            'it hangs free of the tape on all four sides',
+            { pieces: ['black-skirt'] },
+          ),
+        ]
+      : []),
     step(
       'power up',
       'row-by-row',
@@ -273,10 +335,10 @@ function steps(frame: Overhead, layout: FrameLayout, layers: number) {
 }
 
 function facts(frame: Overhead, layout: FrameLayout, context: FormContext) {
-  const { rows, bars, pipeM, pipes } = layout;
+  const { rows, bars, pipeM, pieces } = layout;
   const { strip } = tapeUnit(frame, rows.usedM, context);
   const bolt = layerParts(frame, context)[0]?.widthM;
-  const cloth = bolt ? cutCloth(frame.widthM, frame.heightM, bolt, frame.seamM, frame.hemM) : null;
+  const cloth = bolt ? cutCloth(frame.widthM, frame.heightM, bolt, frame.seamM, frame.hemM, true) : null;
   return [
     ...tapeFacts(rows, strip, 'row'),
     fact('row', 'Row cut to', rows.rowsM[0] ?? 0, 'width less 50 mm a side, down to a cut mark'),
@@ -291,9 +353,15 @@ function facts(frame: Overhead, layout: FrameLayout, context: FormContext) {
     fact(
       'pieces',
       'Pieces of pipe',
-      pipes.reduce((sum, { count }) => sum + count, 0),
-      'sides parted at the tees',
+      pieces.reduce((sum, { count }) => sum + count, 0),
+      'sides parted at the tees, runs longer than a stick at couplers',
       'count',
+    ),
+    fact(
+      'pipe-cut',
+      'Pipe cut to length, in all',
+      pieces.reduce((sum, { count, lengthM }) => sum + count * lengthM, 0),
+      'less what fittings take',
     ),
     fact('bars', 'Cross bars', bars, 'width / spacing, rounded up, − 1', 'count'),
     fact(

@@ -6,6 +6,7 @@ import { look, notChosen, stopsFor, typicalLayers } from '../kit/findingWriters'
 import { unitLamps } from '../kit/lamps';
 import {
   apparentVa,
+  bolts,
   cordMassKg,
   fromPart,
   fromUnit,
@@ -24,10 +25,19 @@ import type { Emitter } from '../../light/emitter';
 import type { Arrangement, WallMatter } from '../../light/transport/arrangement';
 import { type Stack } from './parameters';
 import { INSIDE, SILVERED_MIRROR, layout, problems } from './layout';
-import { LINK_M } from '../kit/typical';
+import { BOARD_M, LINK_M } from '../kit/typical';
+import { boltFor, THREADS } from '../../materials/fasteners';
+import { exactMm } from '../../quantity';
 
-/** Bracket round the panels, a side. */
+/** Bracket round the panels, a side; bolts of panels and spigot. */
 const RIM_M = 0.02;
+const PANEL_BOLT = '1/4-20';
+const SPIGOT_BOLT = 'M6';
+const SPIGOT_BOLTS = 2;
+const SPIGOT_APART_M = 0.03;
+const SPIGOT_PLATE_M = 0.004;
+/** Of a small panel without a label [typ]. */
+const PANEL_DEEP_M = 0.04;
 /** A panel's face before its bracket. */
 const FACE_M = 0.002;
 /** A collapsible box rolled up [typ; from memory]. */
@@ -132,13 +142,14 @@ function partsOf(stack: Stack, context: FormContext) {
     mouth,
     va,
     cordM,
+    bracketM: partOf(context, stack.bracketPartId, 'sheet')?.thicknessM ?? BOARD_M,
   };
 }
 type Parts = ReturnType<typeof partsOf>;
 
 export function resolve(stack: Stack, context: FormContext): ResolvedBuild {
   const parts = partsOf(stack, context);
-  const { places, across, lamps, mouth, va } = parts;
+  const { places, across, lamps, mouth, va, stackW, stackH, panel, bracketM } = parts;
   return completeBuild(
     {
       ...lamps,
@@ -158,10 +169,20 @@ export function resolve(stack: Stack, context: FormContext): ResolvedBuild {
       steps: stepsOf(parts),
       facts: factsOf(parts),
       findings: findingsOf(parts),
-      apparent: { widthM: across, heightM: across },
+      apparent: {
+        widthM: across,
+        heightM: across,
+        ...(parts.stack.boxShape === 'disc' ? { round: true as const } : {}),
+      },
       frontM: stack.boxDepthM,
       built: { widthM: across, heightM: across, depthM: stack.boxDepthM },
-      folded: { widthM: stack.boxM * FOLDED_SHARE, heightM: ROLL_M, depthM: ROLL_M },
+      // The rolled box lies on the panels, which stay on their bracket: it does not fold.
+      folded: {
+        widthM: Math.max(stack.boxM * FOLDED_SHARE, stackW + 2 * RIM_M),
+        heightM: Math.max(ROLL_M, stackH + 2 * RIM_M),
+        depthM: ROLL_M + bracketM + (panel?.depthM ?? PANEL_DEEP_M),
+      },
+      bought: boughtOf(parts),
     },
     fittingsKg(parts),
     context,
@@ -190,32 +211,57 @@ function piecesOf({ stack, context, places, stackW, stackH }: Parts): ResolvedBu
           stackH + 2 * RIM_M,
           context,
           {
-            shapes: places.map(([x, y], k) =>
-              labelled(
-                circle(x + stackW / 2 + 0.02, y + stackH / 2 + 0.02, 0.0033, 'drill'),
-                `panel ${k + 1}, 1/4 in`,
+            shapes: [
+              ...places.map(([x, y], k) =>
+                labelled(
+                  circle(
+                    x + stackW / 2 + RIM_M,
+                    y + stackH / 2 + RIM_M,
+                    THREADS[PANEL_BOLT].clearanceM / 2,
+                    'drill',
+                  ),
+                  `panel ${k + 1}, ${PANEL_BOLT}, ${exactMm(THREADS[PANEL_BOLT].clearanceM)}`,
+                ),
               ),
-            ),
+              // In the rim below the panels, where nothing lies behind them.
+              ...[-1, 1].map((side) =>
+                labelled(
+                  circle(
+                    stackW / 2 + RIM_M + side * SPIGOT_APART_M,
+                    RIM_M / 2,
+                    THREADS[SPIGOT_BOLT].clearanceM / 2,
+                    'drill',
+                  ),
+                  `spigot ${SPIGOT_BOLT}, ${exactMm(THREADS[SPIGOT_BOLT].clearanceM)}`,
+                ),
+              ),
+            ],
           },
         ),
       ]
     : [];
 }
 
-function needsOf({ stack, cordM }: Parts): ResolvedBuild['needs'] {
+function needsOf({ stack, cordM, bracketM }: Parts): ResolvedBuild['needs'] {
   return [
-    ...fromUnit(stack.unitId, stack.panelCount, 'piece', 'the panels'),
-    ...fromPart(stack.softboxPartId, 1, 'piece', 'the box'),
-    ...hardware('bolt', 2 * stack.panelCount, 'panels to bracket'),
-    ...hardware('spigot', 1, 'bracket to stand'),
+    ...fromUnit(stack.unitId, stack.panelCount, 'piece', 'the panels', 'bolt-panels'),
+    ...fromPart(stack.softboxPartId, 1, 'piece', 'the box', 'hang-box'),
+    // A panel's thread is blind: its bolt holds without a nut.
+    ...hardware('bolt', stack.panelCount, 'one a panel, into its own thread', 'bolt-panels', boltFor(PANEL_BOLT, bracketM)?.size),
+    ...hardware('spigot', 1, 'bracket to stand', 'bolt-panels'),
+    ...(stack.bracketPartId
+      ? bolts(SPIGOT_BOLT, SPIGOT_BOLTS, bracketM + SPIGOT_PLATE_M, 'spigot to bracket', 'bolt-panels')
+      : []),
     ...mainsNeeds(stack, cordM),
   ];
 }
 
-function stepsOf({ stack, layers }: Parts): ResolvedBuild['steps'] {
+function stepsOf({ stack, context, layers }: Parts): ResolvedBuild['steps'] {
   return [
     checkLamps(stack.panelCount),
-    cutBoard('the bracket', 15),
+    ...(stack.bracketPartId
+      ? [cutBoard('the bracket', 15, partOf(context, stack.bracketPartId, 'sheet'))]
+      : []),
     step(
       'mount',
       'bolt-panels',
@@ -274,6 +320,27 @@ function findingsOf({ stack, context, panel, layers }: Parts): ResolvedBuild['fi
       : []),
   ];
 }
+
+/** The box as it is drawn against the one on the shelf. */
+function boughtOf({ stack, softbox }: Parts): ResolvedBuild['bought'] {
+  if (!softbox) return [];
+  const size = (id: string, what: string, drawnM: number, boughtM: number, field: string) => ({
+    id: `panel-stack.${id}`,
+    name: softbox.name,
+    what,
+    drawnM,
+    boughtM,
+    sameM: SAME_BOX_M,
+    field,
+    ref: 'box',
+  });
+  return [
+    size('box', 'width across', stack.boxM, softbox.diameterM, 'boxM'),
+    size('box-depth', 'depth', stack.boxDepthM, softbox.depthM, 'boxDepthM'),
+  ];
+}
+/** Cloth boxes are measured flat or standing. */
+const SAME_BOX_M = 0.05;
 
 /** Everything that is not cut, kg. */
 function fittingsKg({ stack, context, panel, softbox, cordM }: Parts): number {

@@ -53,7 +53,7 @@ export function resolve(plain: Plain, context: FormContext): ResolvedBuild {
       apparent: { widthM, heightM },
       array: { spacingM: Infinity, emitterWidthM: widthM },
       frontM: isWindow ? 0 : depthM / 2,
-      folded: { widthM, heightM, depthM },
+      built: { widthM, heightM, depthM },
     },
     massKg,
     context,
@@ -88,6 +88,7 @@ function needsOf({ plain, context }: Parts): ResolvedBuild['needs'] {
         1,
         'piece',
         'as it is',
+        plain.source === 'tube' ? 'lamps-in' : 'look-at',
       );
 }
 

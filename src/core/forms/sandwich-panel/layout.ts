@@ -1,6 +1,7 @@
 import type { FormContext } from '../form';
 import { mm } from '../../quantity';
 import { type XY } from '../../drawing/shapes';
+import { washersFor } from '../../materials/fasteners';
 import { cutMarkOf, cutRows, stripOf, tapeWidthOf } from '../kit/tape';
 import type { Problem } from '../../result';
 import { type Sandwich } from './parameters';
@@ -16,12 +17,13 @@ export function layout(panel: Sandwich, context: FormContext) {
     room < -1e-9 ? 0 : Math.min(MOST_ROWS, Math.floor(room / panel.rowPitchM + 1e-9) + 1);
   const rowM = Math.max(0, panel.widthM - 2 * panel.edgeM);
   const rows = cutRows(Array<number>(count).fill(rowM), panel.tapeLengthM, cutMarkOf(strip));
+  const strung = washersFor(panel.bolt, panel.spacerM);
   const heights = Array.from({ length: count }, (_, k) => ((count - 1) / 2 - k) * panel.rowPitchM);
-  return { strip, count, rowM, rows, heights };
+  return { strip, count, rowM, rows, heights, washers: strung.count, spacerM: strung.thickM };
 }
 
 /** Bolt holes along the border, corners counted once. */
-export function bolts({ widthM, heightM, edgeM, boltsX, boltsY }: Sandwich): XY[] {
+export function boltHoles({ widthM, heightM, edgeM, boltsX, boltsY }: Sandwich): XY[] {
   const [x, y] = [widthM / 2 - edgeM / 2, heightM / 2 - edgeM / 2];
   const along = Array.from({ length: boltsX }, (_, k) => -x + (2 * x * k) / (boltsX - 1));
   const up = Array.from({ length: boltsY }, (_, k) => -y + (2 * y * k) / (boltsY - 1)).slice(1, -1);

@@ -3,20 +3,30 @@ import type { FormContext } from '../form';
 import { mouthMatter } from '../../light/mouth';
 import { OPEN } from '../../light/transport/arrangement';
 import { fact, completeBuild } from '../kit/build';
-import { layerOf, layerParts } from '../kit/lookup';
+import { layerOf, layerParts, partOf } from '../kit/lookup';
 import { look, notChosen, stopsFor, typicalLayers } from '../kit/findingWriters';
-import { mm } from '../../quantity';
+import { exactMm, mm } from '../../quantity';
+import { COUNTERSINK, THREADS, washerSize } from '../../materials/fasteners';
 import { pointsAlong, pointsPerRow, unitLamps } from '../kit/lamps';
-import { cordMassKg, hardware, mainsNeeds, mainsOpen, wiringSlots } from '../kit/needs';
+import { bolts, cordMassKg, hardware, mainsNeeds, mainsOpen, wiringSlots } from '../kit/needs';
 import { rectanglePiece } from '../kit/pieces';
 import { boxCavity, wallOf } from '../kit/cavities';
-import { circle, labelled } from '../../drawing/shapes';
-import { checkTape, cutBoard, addLayers, joinTape, layTape, markOut, step } from '../kit/steps';
-import { dotsOf, tapeFacts, tapeLoads, tapeNeeds, tapeRun, tapeUnit } from '../kit/tape';
+import { circle, labelled, segment } from '../../drawing/shapes';
+import {
+  addLayers,
+  checkTape,
+  cutBoard,
+  joinTape,
+  layTape,
+  markOut,
+  step,
+  tryTape,
+} from '../kit/steps';
+import { dotsOf, rowJoints, tapeFacts, tapeLoads, tapeNeeds, tapeRun, tapeUnit } from '../kit/tape';
 import { tapeLayingFindings } from '../kit/tapeLayingFindings';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
-import { WASHER_M, BOLT_RADIUS_M, COUNTERSINK_RADIUS_M, type Sandwich } from './parameters';
-import { layout, bolts, problems } from './layout';
+import { type Sandwich } from './parameters';
+import { boltHoles, layout, problems } from './layout';
 import { LEDS_PER_M, RUN_ENDS_M, TAPE_KG_PER_M } from '../kit/typical';
 
 /** Tape on the back sheet, to the middle of its diodes. */
@@ -36,10 +46,10 @@ const POINTS_PER_ROW = 30;
 
 /** What is worked out once and told in several places. */
 function partsOf(panel: Sandwich, context: FormContext) {
-  const { strip, rowM, rows, heights, count } = layout(panel, context);
+  const { strip, rowM, rows, heights, count, washers, spacerM } = layout(panel, context);
   const { unit } = tapeUnit(panel, rows.usedM, context);
   const layers = layerParts(panel, context);
-  const holes = bolts(panel);
+  const holes = boltHoles(panel);
   const points = rows.rowsM.flatMap((laid, row) =>
     pointsAlong(
       [-rowM / 2, heights[row]!, TAPE_HIGH_M],
@@ -49,26 +59,49 @@ function partsOf(panel: Sandwich, context: FormContext) {
     ),
   );
   const frontM2 = panel.widthM * panel.heightM;
-  const sidesM2 = 2 * (panel.widthM + panel.heightM) * panel.spacerM;
+  const sidesM2 = 2 * (panel.widthM + panel.heightM) * spacerM;
+  const thread = THREADS[panel.bolt];
   const drill = holes.flatMap(([x, y]) => [
     labelled(
-      circle(x + panel.widthM / 2, y + panel.heightM / 2, BOLT_RADIUS_M, 'drill'),
-      'bolt, 5.5 mm',
-    ),
-    labelled(
-      circle(x + panel.widthM / 2, y + panel.heightM / 2, COUNTERSINK_RADIUS_M, 'mark'),
-      'countersink',
+      circle(x + panel.widthM / 2, y + panel.heightM / 2, thread.clearanceM / 2, 'drill'),
+      `bolt ${panel.bolt}, ${exactMm(thread.clearanceM)}`,
     ),
   ]);
-  const sheet = (id: string, name: string, partId: Sandwich['backPartId']) =>
-    rectanglePiece(id, name, partId, panel.widthM, panel.heightM, context, {
-      shapes: drill,
-      markOut: ['Clamp both sheets together and drill them in one go; leave the film on.'],
-    });
-  const washers = Math.ceil(panel.spacerM / WASHER_M - 1e-6);
-  const jumpers = Math.max(0, rows.rowsM.length - 1);
-  const joints =
-    2 * jumpers + (panel.feed === 'one' ? 1 : panel.feed === 'both' ? 2 : rows.rowsM.length);
+  const sunk = holes.map(([x, y]) =>
+    labelled(
+      circle(
+        x + panel.widthM / 2,
+        y + panel.heightM / 2,
+        (COUNTERSINK * thread.diameterM) / 2,
+        'mark',
+      ),
+      'countersink',
+    ),
+  );
+  // Where each row of tape lies on the back, seen from the side the tape is on.
+  const rowMarks = rows.rowsM.map((laid, row) =>
+    labelled(
+      segment(
+        [panel.edgeM, panel.heightM / 2 + heights[row]!],
+        [panel.edgeM + laid, panel.heightM / 2 + heights[row]!],
+        'mark',
+      ),
+      `row ${row + 1}`,
+    ),
+  );
+  const together = 'Clamp both sheets together and drill them in one go; leave the film on.';
+  const sheets = [
+    rectanglePiece('back', 'Back sheet', panel.backPartId, panel.widthM, panel.heightM, context, {
+      shapes: [...drill, ...rowMarks],
+      markOut: [together, ...rowWords(panel, rows.rowsM, heights)],
+    }),
+    rectanglePiece('front', 'Front sheet', panel.frontPartId, panel.widthM, panel.heightM, context, {
+      shapes: [...drill, ...sunk],
+      markOut: [together, 'Countersunk from the outside for flat heads.'],
+    }),
+  ];
+  const clampedM = spacerM + sheets.reduce((sum, { thicknessM }) => sum + (thicknessM || SHEET_M), 0);
+  const { jumpers, joints } = rowJoints(panel.feed, rows.rowsM.length);
   const lamps = unitLamps(
     unit,
     strip,
@@ -82,12 +115,15 @@ function partsOf(panel: Sandwich, context: FormContext) {
     context,
     strip,
     rows,
+    heights,
     count,
     layers,
     holes,
     frontM2,
     sidesM2,
-    sheet,
+    sheets,
+    clampedM,
+    spacerM,
     washers,
     jumpers,
     joints,
@@ -98,8 +134,7 @@ type Parts = ReturnType<typeof partsOf>;
 
 export function resolve(panel: Sandwich, context: FormContext): ResolvedBuild {
   const parts = partsOf(panel, context);
-  const { strip, rows, layers, holes, frontM2, sidesM2, sheet, washers, jumpers, joints, lamps } =
-    parts;
+  const { strip, rows, layers, holes, frontM2, sidesM2, sheets, lamps, spacerM, clampedM } = parts;
   return completeBuild(
     {
       ...lamps,
@@ -112,45 +147,78 @@ export function resolve(panel: Sandwich, context: FormContext): ResolvedBuild {
         ref: 'panel',
         field: 'widthM',
       },
-      dots: dotsOf(strip, panel.rowPitchM, panel.spacerM),
+      dots: dotsOf(strip, panel.rowPitchM, spacerM),
       lampsAt: { drawing: 'tape', field: 'stripId' },
       wiring: { ...wiringSlots(panel), loads: tapeLoads(panel, rows.usedM, context) },
       tape: tapeRun(panel, rows, context),
-      pieces: [
-        sheet('back', 'Back sheet', panel.backPartId),
-        sheet('front', 'Front sheet', panel.frontPartId),
-      ],
-      needs: [
-        ...tapeNeeds(
-          panel,
-          rows,
-          joints,
-          RUN_ENDS_M + jumpers * (panel.rowPitchM + 2 * SOLDER_M),
-          context,
-        ),
-        ...hardware('bolt', holes.length, 'through both sheets'),
-        ...hardware('washer', holes.length * washers, `${washers} a bolt, spacer / 1.6 mm`),
-        ...(panel.backing === 'metal' ? hardware('foil-tape', rows.usedM, 'under the tape') : []),
-        ...mainsNeeds(panel, panel.tailLengthM),
-      ],
+      pieces: sheets,
+      needs: needsOf(parts),
       steps: stepsOf(parts),
       facts: factsOf(parts),
       findings: findingsOf(parts),
       apparent: { widthM: panel.widthM, heightM: panel.heightM },
-      frontM: panel.spacerM,
-      folded: { widthM: panel.widthM, heightM: panel.heightM, depthM: panel.spacerM + 2 * SHEET_M },
+      frontM: spacerM,
+      built: { widthM: panel.widthM, heightM: panel.heightM, depthM: clampedM },
     },
     fittingsKg(parts),
     context,
   );
 }
 
-function mouthOf({ panel, layers, frontM2, sidesM2, lamps }: Parts): ResolvedBuild['mouth'] {
+function needsOf({
+  panel,
+  context,
+  rows,
+  holes,
+  washers,
+  jumpers,
+  joints,
+  clampedM,
+}: Parts): ResolvedBuild['needs'] {
+  const { washer } = THREADS[panel.bolt];
+  return [
+    ...tapeNeeds(
+      panel,
+      rows,
+      joints,
+      RUN_ENDS_M + jumpers * (panel.rowPitchM + 2 * SOLDER_M),
+      context,
+    ),
+    ...bolts(panel.bolt, holes.length, clampedM, 'through both sheets and their washers', 'bolt'),
+    ...hardware(
+      'washer',
+      holes.length * washers,
+      `${washers} a bolt, spacer / ${exactMm(washer.thickM)}`,
+      'bolt',
+      washerSize(panel.bolt),
+    ),
+    ...(panel.backing === 'metal'
+      ? hardware('foil-tape', rows.usedM, 'under the tape', 'lay-tape')
+      : []),
+    ...mainsNeeds(panel, panel.tailLengthM),
+  ];
+}
+
+/** The places of the rows, for who marks them with rule and pencil. */
+function rowWords(
+  { heightM, edgeM, rowPitchM }: Sandwich,
+  rowsM: readonly number[],
+  heights: readonly number[],
+): string[] {
+  if (rowsM.length === 0) return [];
+  const first = exactMm(heightM / 2 - heights[0]!);
+  const more = rowsM.length > 1 ? `, then every ${exactMm(rowPitchM)}` : '';
+  return [
+    `${rowsM.length} rows: the first ${first} from the top edge${more}; each begins ${exactMm(edgeM)} from the left and is ${exactMm(rowsM[0]!)} long${rowsM.at(-1)! < rowsM[0]! - 1e-9 ? `, the last ${exactMm(rowsM.at(-1)!)}` : ''}.`,
+  ];
+}
+
+function mouthOf({ panel, layers, frontM2, sidesM2, spacerM, lamps }: Parts): ResolvedBuild['mouth'] {
   return {
     shape: 'rectangle',
     widthM: panel.widthM,
     heightM: panel.heightM,
-    heightOverBackM: panel.spacerM,
+    heightOverBackM: spacerM,
     layers: layers.map(layerOf),
     // Bolts and washers leave the edges open: what leaves by them is spill.
     cavity: {
@@ -162,7 +230,7 @@ function mouthOf({ panel, layers, frontM2, sidesM2, lamps }: Parts): ResolvedBui
       {
         back: [panel.widthM, panel.heightM],
         front: [panel.widthM, panel.heightM],
-        depthM: panel.spacerM,
+        depthM: spacerM,
         backMatter: wallOf(FINISHES[panel.finish]),
         sideMatter: OPEN,
         mouth: mouthMatter(layers.map(layerOf)),
@@ -174,11 +242,11 @@ function mouthOf({ panel, layers, frontM2, sidesM2, lamps }: Parts): ResolvedBui
   };
 }
 
-function stepsOf({ rows, layers, holes, joints }: Parts): ResolvedBuild['steps'] {
+function stepsOf({ panel, context, rows, layers, holes, joints }: Parts): ResolvedBuild['steps'] {
   return [
     checkTape(rows.usedM),
     markOut('rows and bolts'),
-    cutBoard('both sheets', 25),
+    cutBoard('both sheets', 25, partOf(context, panel.backPartId, 'sheet')),
     step(
       'cut',
       'drill',
@@ -191,6 +259,7 @@ function stepsOf({ rows, layers, holes, joints }: Parts): ResolvedBuild['steps']
     ),
     layTape(rows.usedM, rows.rowsM.length),
     joinTape(joints),
+    tryTape(rows.rowsM.length),
     step(
       'close',
       'bolt',
@@ -212,25 +281,62 @@ function factsOf({
   holes,
   washers,
   jumpers,
+  joints,
+  heights,
+  spacerM,
+  clampedM,
 }: Parts): ResolvedBuild['facts'] {
   return [
     ...tapeFacts(rows, strip, 'row'),
     fact('row', 'Row cut to', rows.rowsM[0] ?? 0, 'width − 2 × edge, down to a mark'),
     fact('rows-fit', 'Rows that fit', count, '(height − 2 · edge − width) / pitch + 1', 'count'),
-    fact('jumpers', 'Jumpers', jumpers, 'rows − 1', 'count'),
+    fact(
+      'jumpers',
+      'Jumpers',
+      jumpers,
+      panel.feed === 'rows' ? 'none: every row has its own lead' : 'rows − 1',
+      'count',
+    ),
+    fact('joints', 'Joints to solder', joints, 'two a jumper, one a feed', 'count'),
     fact('bolts', 'Bolts', holes.length, 'round the border', 'count'),
-    fact('washers', 'Washers a bolt', washers, 'spacer / 1.6 mm, rounded up', 'count'),
+    fact(
+      'washers',
+      'Washers a bolt',
+      washers,
+      `spacer / ${exactMm(THREADS[panel.bolt].washer.thickM)}, rounded up`,
+      'count',
+    ),
+    fact('spacer', 'Spacer as built', spacerM, 'whole washers'),
+    fact('clamped', 'Bolts clamp', clampedM, 'both sheets and the washers'),
+    ...(rows.rowsM.length
+      ? [
+          fact(
+            'first-row',
+            'First row from the top edge',
+            panel.heightM / 2 - heights[0]!,
+            'height / 2 − (rows that fit − 1) · pitch / 2',
+          ),
+          fact('row-end', 'Rows begin from the left', panel.edgeM, 'edge without tape'),
+        ]
+      : []),
     fact(
       'ratio',
       'Stand-off over pitch',
-      panel.spacerM / Math.max(panel.rowPitchM, 1 / (strip?.ledsPerM ?? LEDS_PER_M)),
+      spacerM / Math.max(panel.rowPitchM, 1 / (strip?.ledsPerM ?? LEDS_PER_M)),
       'even from about 1',
       'ratio',
     ),
   ];
 }
 
-function findingsOf({ panel, context, strip, rows, layers }: Parts): ResolvedBuild['findings'] {
+function findingsOf({
+  panel,
+  context,
+  strip,
+  rows,
+  layers,
+  spacerM,
+}: Parts): ResolvedBuild['findings'] {
   return [
     ...stopsFor('sandwich', problems(panel, context), 'panel'),
     ...notChosen('sandwich', [
@@ -253,13 +359,13 @@ function findingsOf({ panel, context, strip, rows, layers }: Parts): ResolvedBui
     ]),
     ...tapeLayingFindings('sandwich', panel, rows, null, panel.backing === 'metal', context),
     ...typicalLayers('sandwich', layers),
-    ...(panel.spacerM < panel.rowPitchM
+    ...(spacerM < panel.rowPitchM - 1e-9
       ? [
           look(
             'light',
             'sandwich.hot-spots',
             'The rows will show',
-            `The front stands ${mm(panel.spacerM)} off rows ${mm(panel.rowPitchM)} apart: it looks striped. Thicker spacers or closer rows.`,
+            `The front stands ${mm(spacerM)} off rows ${mm(panel.rowPitchM)} apart: it looks striped. Thicker spacers or closer rows.`,
             { field: 'spacerM', drawing: 'panel' },
             'Common practice: stand-off at least the pitch',
             mm(panel.rowPitchM),

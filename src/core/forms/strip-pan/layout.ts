@@ -1,6 +1,6 @@
 import type { FormContext } from '../form';
 import { mm } from '../../quantity';
-import { continuousRows, cutMarkOf, stripOf, tapeWidthOf, type TapeRows } from '../kit/tape';
+import { continuousRows, cutMarkOf, cutRows, stripOf, tapeWidthOf, type TapeRows } from '../kit/tape';
 import type { Problem } from '../../result';
 import type { StripPan } from './parameters';
 
@@ -40,7 +40,11 @@ export function layoutPan(pan: StripPan, context: FormContext): PanLayout {
     circumferenceM,
     radiiM,
     heightsM,
-    rows: continuousRows(lengths, pan.tapeLengthM, cutMarkOf(strip), pan.rowPitchM),
+    // Where the clamp sits no tape passes: each turn is cut there, and joined to the next.
+    rows:
+      pan.clampGapM > 0
+        ? cutRows(lengths, pan.tapeLengthM, cutMarkOf(strip))
+        : continuousRows(lengths, pan.tapeLengthM, cutMarkOf(strip), pan.rowPitchM),
     turnsPerReel:
       strip && circumferenceM > pan.clampGapM
         ? strip.reelLengthM / (circumferenceM - pan.clampGapM)

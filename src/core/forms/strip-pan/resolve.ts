@@ -2,21 +2,33 @@ import { FINISHES } from '../../materials/finish';
 import type { FormContext } from '../form';
 import { mouthMatter } from '../../light/mouth';
 import { fact, completeBuild } from '../kit/build';
-import { layerOf, layerParts } from '../kit/lookup';
+import { layerOf, layerParts, partOf } from '../kit/lookup';
 import { look, notChosen, stopsFor, typicalLayers } from '../kit/findingWriters';
 import { unitLamps } from '../kit/lamps';
-import { cordMassKg, fromPart, hardware, mainsNeeds, mainsOpen, wiringSlots } from '../kit/needs';
+import { bolts, cordMassKg, fromPart, hardware, mainsNeeds, mainsOpen, wiringSlots } from '../kit/needs';
 import { roundCavity, wallOf } from '../kit/cavities';
-import { checkTape, cutBoard, addLayers, joinTape, layTape, step } from '../kit/steps';
-import { dotsOf, tapeFacts, tapeLoads, tapeNeeds, tapeRun, tapeUnit } from '../kit/tape';
+import {
+  addLayers,
+  checkTape,
+  cutBoard,
+  cutDiscs,
+  joinTape,
+  layTape,
+  step,
+  tryTape,
+} from '../kit/steps';
+import { dotsOf, feedJoints, rowJoints, tapeFacts, tapeLoads, tapeNeeds, tapeRun, tapeUnit } from '../kit/tape';
 import { tapeLayingFindings } from '../kit/tapeLayingFindings';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
 import { layoutPan, panProblems } from './layout';
 import { type StripPan } from './parameters';
 import { points, directShare } from './rays';
 import { panPieces } from './pieces';
-import { JUMPER_M, RUN_ENDS_M, TAPE_KG_PER_M } from '../kit/typical';
+import { FOIL_WIDTH_M, JUMPER_M, RUN_ENDS_M, TAPE_KG_PER_M } from '../kit/typical';
 
+/** Wall of a pan, and of the clamp that sits on it [typ]. */
+const RIM_WALL_M = 0.001;
+const CLAMP_M = 0.004;
 /** Round the discs. */
 const CLIPS = 8;
 /** A baking pan of some 36 cm [typ; from memory]. */
@@ -28,11 +40,15 @@ function partsOf(pan: StripPan, context: FormContext) {
   const { rows } = layout;
   const { strip, unit } = tapeUnit(pan, rows.usedM, context);
   const layers = layerParts(pan, context);
-  const joints = pan.feed === 'one' ? 1 : pan.feed === 'both' ? 2 : rows.rowsM.length;
+  const turns = rows.rowsM.length;
+  const { jumpers, joints } =
+    pan.clampGapM > 0
+      ? rowJoints(pan.feed, turns)
+      : { jumpers: 0, joints: feedJoints(pan.feed, turns) };
   const height = pan.depthM + Math.max(0, layers.length - 1) * pan.layerSpacingM;
   const mouthM2 = Math.PI * layout.radiusM ** 2;
   const rimM2 = layout.circumferenceM * height;
-  const needs = pan.panPartId === null ? [] : fromPart(pan.panPartId, 1, 'piece', 'the pan');
+  const needs = pan.panPartId === null ? [] : fromPart(pan.panPartId, 1, 'piece', 'the pan', 'finish-inside');
   const lamps = unitLamps(
     unit,
     strip,
@@ -49,6 +65,7 @@ function partsOf(pan: StripPan, context: FormContext) {
     strip,
     layers,
     joints,
+    jumpers,
     height,
     mouthM2,
     rimM2,
@@ -75,10 +92,10 @@ export function resolve(pan: StripPan, context: FormContext): ResolvedBuild {
       steps: stepsOf(parts),
       facts: factsOf(parts),
       findings: findingsOf(parts),
-      apparent: { widthM: pan.diameterM, heightM: pan.diameterM },
+      apparent: { widthM: pan.diameterM, heightM: pan.diameterM, round: true },
       array: { spacingM: Infinity, emitterWidthM: pan.diameterM },
       frontM: height,
-      folded: { widthM: pan.diameterM, heightM: pan.diameterM, depthM: height },
+      built: { widthM: pan.diameterM, heightM: pan.diameterM, depthM: height },
     },
     fittingsKg(parts),
     context,
@@ -130,20 +147,50 @@ function enclosureOf({ layers, mouthM2, rimM2 }: Parts): ResolvedBuild['enclosur
   };
 }
 
-function needsOf({ pan, context, rows, layers, joints, needs }: Parts): ResolvedBuild['needs'] {
+function needsOf({
+  pan,
+  context,
+  rows,
+  layers,
+  joints,
+  jumpers,
+  needs,
+  mouthM2,
+  rimM2,
+}: Parts): ResolvedBuild['needs'] {
   return [
     ...needs,
-    ...tapeNeeds(pan, rows, joints, RUN_ENDS_M + JUMPER_M * joints, context),
-    ...hardware('clip', layers.length ? CLIPS : 0, 'hold the discs'),
-    ...hardware('pipe-clamp', 1, 'in the gap of the rim'),
+    ...tapeNeeds(pan, rows, joints, RUN_ENDS_M + JUMPER_M * (jumpers || joints), context),
+    ...hardware('clip', layers.length ? CLIPS : 0, 'hold the discs', 'fit-layers'),
+    ...(pan.clampGapM > 0
+      ? [
+          ...hardware('pipe-clamp', 1, 'in the gap of the rim', 'fit-clamp'),
+          ...bolts('M6', 2, 2 * RIM_WALL_M + CLAMP_M, 'clamp to rim', 'fit-clamp'),
+        ]
+      : []),
+    ...(pan.finish === 'foil' || pan.finish === 'foil-crumpled'
+      ? hardware('foil', (mouthM2 + rimM2) / FOIL_WIDTH_M, 'lining', 'finish-inside')
+      : []),
     ...mainsNeeds(pan, pan.tailLengthM),
   ];
 }
 
-function stepsOf({ rows, layers, joints }: Parts): ResolvedBuild['steps'] {
+function stepsOf({ pan, context, rows, layers, joints }: Parts): ResolvedBuild['steps'] {
   return [
     checkTape(rows.usedM),
-    cutBoard('base, rim and discs', 25),
+    ...(pan.panPartId === null
+      ? [
+          cutBoard(
+            layers.length > 1 ? 'base, rim and spacers' : 'base and rim',
+            25,
+            partOf(context, pan.boardPartId, 'sheet'),
+            true,
+          ),
+        ]
+      : layers.length > 1
+        ? [cutBoard('the spacer ring', 10, partOf(context, pan.boardPartId, 'sheet'))]
+        : []),
+    ...cutDiscs(layers.length),
     step(
       'finish',
       'finish-inside',
@@ -154,8 +201,23 @@ function stepsOf({ rows, layers, joints }: Parts): ResolvedBuild['steps'] {
       'no bare metal edge, dry',
       'A pan’s cut edge is sharp: file it.',
     ),
-    layTape(rows.usedM, rows.rowsM.length),
+    ...(pan.clampGapM > 0
+      ? [
+          step(
+            'mount',
+            'fit-clamp',
+            'Bolt the clamp into the gap of the rim',
+            'It carries the pan on its stand',
+            'drill, 6.6 mm bit, spanner',
+            15,
+            'no bolt stands into the tape’s way; it holds twice the pan’s weight',
+            'Clamp sheet metal before drilling: it spins.',
+          ),
+        ]
+      : []),
+    layTape(rows.usedM, rows.rowsM.length, pan.tapeOn === 'base' ? 'flat' : 'edge'),
     joinTape(joints),
+    tryTape(rows.rowsM.length),
     ...addLayers(layers.length),
   ];
 }
@@ -168,9 +230,9 @@ function factsOf({ pan, layout, rows, strip }: Parts): ResolvedBuild['facts'] {
       : [
           fact(
             'turns',
-            'Turns from one reel',
-            Math.floor(layout.turnsPerReel * 100) / 100,
-            'reel / (π · Ø − gap); whole turns shown',
+            'Whole turns from one reel',
+            Math.floor(layout.turnsPerReel + 1e-9),
+            `reel / (π · Ø − gap) = ${layout.turnsPerReel.toFixed(2)}`,
             'count',
           ),
         ]),

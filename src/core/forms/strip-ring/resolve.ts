@@ -8,9 +8,11 @@ import { exactMm } from '../../quantity';
 import { unitLamps } from '../kit/lamps';
 import { cordMassKg, fromPart, hardware, mainsNeeds, mainsOpen, wiringSlots } from '../kit/needs';
 import { sheetPiece } from '../kit/pieces';
-import { circle, labelled, line } from '../../drawing/shapes';
-import { checkTape, cutBoard, joinTape, layTape, markOut, step } from '../kit/steps';
-import { stripOf, tapeFacts, tapeLoads, tapeNeeds, tapeRun, tapeUnit } from '../kit/tape';
+import { bulgeOf } from '../../drawing/path';
+import { circle, labelled, outline, type XY } from '../../drawing/shapes';
+import type { Shape } from '../../drawing/drawing';
+import { checkTape, cutBoard, joinTape, layTape, markOut, step, tryTape } from '../kit/steps';
+import { feedJoints, stripOf, tapeFacts, tapeLoads, tapeNeeds, tapeRun, tapeUnit } from '../kit/tape';
 import { tapeLayingFindings } from '../kit/tapeLayingFindings';
 import type { SheetPiece } from '../../build/pieces';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
@@ -29,7 +31,6 @@ const LEAST_CLEAR_M = 0.01;
 const HARDLY = 0.02;
 /** Rows farther apart are seen as rings in the eye [common practice]. */
 const ROWS_SEEN_M = 0.03;
-const ROWS_NAMED = 8;
 
 const BORDER_M = 0.01;
 const COATS = 2;
@@ -51,7 +52,7 @@ function partsOf(ring: StripRing, context: FormContext) {
   const board = boardPiece(ring, layout, context);
   const area = Math.max(0, Math.PI * (R ** 2 - layout.innerRadiusM ** 2));
   const paint = partOf(context, ring.paintPartId, 'paint');
-  const joints = ring.feed === 'one' ? 1 : ring.feed === 'both' ? 2 : rows.rowsM.length;
+  const joints = feedJoints(ring.feed, rows.rowsM.length);
   const extraKg =
     rows.usedM * (strip?.massKgPerM ?? TAPE_KG_PER_M) + cordMassKg(ring, ring.tailLengthM, context);
   return { ring, context, layout, rows, strip, lamps, R, board, area, paint, joints, extraKg };
@@ -81,10 +82,10 @@ export function resolveStripRing(ring: StripRing, context: FormContext): Resolve
       steps: stepsOf(parts),
       facts: factsOf(parts),
       findings: findings(ring, layout, context),
-      apparent: { widthM: 2 * R, heightM: 2 * R },
+      apparent: { widthM: 2 * R, heightM: 2 * R, round: true },
       array: { spacingM: layout.dotPitchM, emitterWidthM: DIODE_M },
       frontM: TAPE_HIGH_M,
-      folded: {
+      built: {
         widthM: 2 * R,
         heightM: 2 * R + ring.tabM,
         depthM: (board.thicknessM || BOARD_M) + TAPE_HIGH_M,
@@ -98,22 +99,23 @@ export function resolveStripRing(ring: StripRing, context: FormContext): Resolve
 function needsOf({ ring, context, rows, area, paint, joints }: Parts): ResolvedBuild['needs'] {
   return [
     ...tapeNeeds(ring, rows, joints, RUN_ENDS_M + joints * JUMPER_M, context),
-    ...(ring.backing === 'metal' ? hardware('foil-tape', rows.usedM, 'under the tape') : []),
+    ...(ring.backing === 'metal' ? hardware('foil-tape', rows.usedM, 'under the tape', 'lay-tape') : []),
     ...fromPart(
       ring.paintPartId,
       paint ? (area * COATS) / paint.coverageM2PerL : 0,
       'l',
       'two coats',
+      'finish-front',
     ),
     ...mainsNeeds(ring, ring.tailLengthM),
   ];
 }
 
-function stepsOf({ rows, joints }: Parts): ResolvedBuild['steps'] {
+function stepsOf({ ring, context, rows, joints }: Parts): ResolvedBuild['steps'] {
   return [
     checkTape(rows.usedM),
     markOut('both circles and the tab'),
-    cutBoard('the ring', 25),
+    cutBoard('the ring, the inner circle last', 25, partOf(context, ring.boardPartId, 'sheet'), true),
     step(
       'finish',
       'finish-front',
@@ -123,8 +125,9 @@ function stepsOf({ rows, joints }: Parts): ResolvedBuild['steps'] {
       25,
       'dry; 2 h between coats',
     ),
-    layTape(rows.usedM, rows.rowsM.length),
+    layTape(rows.usedM, rows.rowsM.length, 'flat'),
     joinTape(joints),
+    tryTape(rows.rowsM.length),
   ];
 }
 
@@ -163,9 +166,35 @@ function ringPoints({ rows, radiiM }: StripRingLayout): Pick<Emitter, 'positionM
   });
 }
 
+/** What a tab adds to the disc: the strip below its chord less the segment that lies in it already. */
+function tabAreaM2(R: number, tabM: number): number {
+  const half = Math.min(tabM / 2, R);
+  const chordY = Math.sqrt(Math.max(0, R * R - half * half));
+  const segment = R * R * Math.asin(half / R) - half * chordY;
+  return Math.max(0, 2 * half * (R + tabM - chordY) - segment);
+}
+
+/** The rim and the tab as one line: cut apart, the tab would fall off. A tab as wide as the ring starts at its sides. */
+function rim(R: number, tabM: number): Shape {
+  if (tabM <= 0) return circle(0, 0, R, 'cut');
+  const half = Math.min(tabM / 2, R);
+  const away = Math.asin(half / R);
+  const y = -Math.sqrt(Math.max(0, R * R - half * half));
+  const foot = -R - tabM;
+  const corners: XY[] = [
+    [half, y],
+    [0, R],
+    [-half, y],
+    [-half, foot],
+    [half, foot],
+  ];
+  // From the tab's right side over the top to its left one, in two arcs.
+  const over = bulgeOf(Math.PI - away);
+  return outline(corners, [over, over, 0, 0, 0], 'cut');
+}
+
 function boardPiece(ring: StripRing, layout: StripRingLayout, context: FormContext): SheetPiece {
   const [R, r, w] = [layout.outerRadiusM, layout.innerRadiusM, ring.tabM];
-  const square = r * Math.SQRT2;
   return sheetPiece(
     {
       id: 'ring-board',
@@ -173,30 +202,18 @@ function boardPiece(ring: StripRing, layout: StripRingLayout, context: FormConte
       partId: ring.boardPartId,
       borderM: BORDER_M,
       mayTurn: true,
-      areaM2: Math.max(0, Math.PI * (R * R - r * r)) + w * w,
+      areaM2: Math.max(0, Math.PI * (R * R - r * r)) + tabAreaM2(R, w),
       shapes: [
-        labelled(circle(0, 0, R, 'cut'), 'outer cut'),
+        labelled(rim(R, w), 'outer cut'),
         labelled(circle(0, 0, r, 'cut'), 'inner cut'),
-        ...(w > 0
-          ? [
-              line(
-                [
-                  [-w / 2, -R + 0.01],
-                  [-w / 2, -R - w],
-                  [w / 2, -R - w],
-                  [w / 2, -R + 0.01],
-                ],
-                'cut',
-              ),
-              labelled(circle(0, -R - w / 2, 0.005, 'drill'), 'mount, 10 mm'),
-            ]
-          : []),
+        ...(w > 0 ? [labelled(circle(0, -R - w / 2, 0.005, 'drill'), 'mount, 10 mm')] : []),
         ...layout.radiiM.map((radius, k) => labelled(circle(0, 0, radius, 'mark'), `row ${k + 1}`)),
       ],
-      hole: { x: -square / 2, y: -square / 2, w: square, h: square },
+      hole: { x: 0, y: 0, r },
+      ...(w > 0 ? {} : { discM: 2 * R }),
       markOut: [
         `Trammel: ${exactMm(R)} for the outer cut, ${exactMm(r)} for the inner.`,
-        `Rows at ${layout.radiiM.slice(0, ROWS_NAMED).map(exactMm).join(', ')}${layout.radiiM.length > ROWS_NAMED ? ' …' : ''} from the centre.`,
+        `Rows at ${layout.radiiM.map(exactMm).join(', ')} from the centre.`,
       ],
     },
     context,

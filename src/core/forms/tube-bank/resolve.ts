@@ -5,20 +5,27 @@ import { partOf } from '../kit/lookup';
 import { notChosen, stopsFor } from '../kit/findingWriters';
 import { unitLamps } from '../kit/lamps';
 import {
+  bolts,
   cordMassKg,
   fromPart,
   fromUnit,
   hardware,
   mainsNeeds,
   mainsOpen,
+  screws,
   wiringSlots,
 } from '../kit/needs';
 import { rectanglePiece } from '../kit/pieces';
-import { circle, labelled } from '../../drawing/shapes';
+import { circle, labelled, segment, type XY } from '../../drawing/shapes';
+import { THREADS } from '../../materials/fasteners';
+import { exactMm } from '../../quantity';
+import type { UnitOf } from '../../units/unit';
 import { checkLamps, cutBoard, markOut, step } from '../kit/steps';
 import {
   ballastCount,
   ballastOf,
+  holderNeeds,
+  tubeWires,
   tubeFindings,
   tubePoints,
   tubeSpread,
@@ -31,34 +38,99 @@ import { type TubeBank } from './parameters';
 import { layout, rowEnds, problems } from './layout';
 import { BALLAST_KG, BOARD_M, TUBE_KG } from '../kit/typical';
 
+/** What the two ends of a link of cord take [common practice]. */
+const STRIP_M = 0.03;
+/** A screw holds in a board's edge from this on. */
+const INTO_EDGE_M = 0.02;
 /** Four a wall. */
 const LIP_SCREWS = 16;
+/** Bolts of the bracket, and the plate they go through. */
+const BRACKET_BOLT = 'M6';
+const BRACKET_M = 0.004;
+/** Base of a tube clip or holder that its screws go through [typ]. */
+const CLIP_BASE_M = 0.004;
+/** Clips sit so far from a tube's ends, as a share of it. */
+const CLIP_IN = 0.2;
+const SCREW_PILOT_M = 0.002;
 
-/** The back with its bracket holes, and the lip round it. */
-function boardsOf(bank: TubeBank, widthM: number, heightM: number, context: FormContext) {
-  const wall = (id: string, name: string, longM: number) =>
-    rectanglePiece(id, name, bank.boardPartId, longM, bank.lipM, context, { count: 2 });
+/** The back with its bracket holes, every tube's line and the holes of its clips; the lip that stands on its edge. */
+function boardsOf(
+  bank: TubeBank,
+  { backWidthM: widthM, backHeightM: heightM, rowsM, longM, upright }: ReturnType<typeof layout>,
+  context: FormContext,
+) {
+  const thickness = partOf(context, bank.boardPartId, 'sheet')?.thicknessM ?? BOARD_M;
+  const wall = (id: string, name: string, lengthM: number, note: string) =>
+    rectanglePiece(id, name, bank.boardPartId, lengthM, bank.lipM, context, {
+      count: 2,
+      markOut: [note],
+    });
+  const onBack = ([x, y]: XY): XY => [x + widthM / 2, y + heightM / 2];
+  const lines = rowsM.map((across, k) => {
+    const [a, b] = rowEnds(upright, across, longM);
+    return labelled(segment(onBack(a), onBack(b), 'mark'), `tube line ${k + 1}`);
+  });
+  const bolt = THREADS[BRACKET_BOLT].clearanceM;
   return [
     rectanglePiece('back', 'Back', bank.boardPartId, widthM, heightM, context, {
-      shapes: [-1, 1].map((side) =>
-        labelled(
-          circle(widthM / 2 + side * widthM * 0.2, heightM / 2, 0.003, 'drill'),
-          'bracket bolt, 6 mm',
-        ),
-      ),
+      shapes: [
+        ...(bank.bracket === 'yes'
+          ? [-1, 1].map((side) =>
+              labelled(
+                circle(widthM / 2 + side * widthM * 0.2, heightM / 2, bolt / 2, 'drill'),
+                `bracket bolt ${BRACKET_BOLT}, ${exactMm(bolt)}`,
+              ),
+            )
+          : []),
+        ...lines,
+        ...clipPlaces(bank, { rowsM, longM, upright }).map((at) => {
+          const [x, y] = onBack(at);
+          return labelled(circle(x, y, SCREW_PILOT_M / 2, 'drill'), 'tube clip, pilot 2 mm');
+        }),
+      ],
+      markOut: [
+        `Tube lines ${exactMm(bank.pitchM)} apart, the outer ones ${exactMm(bank.edgeM + bank.pitchM / 2)} from the edges beside them; clips a fifth of a tube from its ends.`,
+      ],
     }),
     ...(bank.lipM > 0
       ? [
-          wall('long-wall', 'Long wall', Math.max(widthM, heightM)),
-          wall('short-wall', 'Short wall', Math.min(widthM, heightM)),
+          wall(
+            'long-wall',
+            'Long wall',
+            Math.max(widthM, heightM),
+            'Stands on the back, flush with its edge, over its whole length.',
+          ),
+          wall(
+            'short-wall',
+            'Short wall',
+            Math.min(widthM, heightM) - 2 * thickness,
+            'Stands between the long walls: shorter than the back by both their thicknesses.',
+          ),
         ]
       : []),
   ];
 }
 
+/** Two clips a tube, each tube of a run by itself. */
+function clipPlaces(
+  bank: TubeBank,
+  { rowsM, longM, upright }: Pick<ReturnType<typeof layout>, 'rowsM' | 'longM' | 'upright'>,
+): XY[] {
+  const tubeM = longM / bank.linkRun;
+  return rowsM.flatMap((across) =>
+    Array.from({ length: bank.linkRun }, (_, k) => -longM / 2 + k * tubeM).flatMap((from) =>
+      [CLIP_IN, 1 - CLIP_IN].map((share): XY => {
+        const along = from + share * tubeM;
+        return upright ? [across, along] : [along, across];
+      }),
+    ),
+  );
+}
+
 /** What is worked out once and told in several places. */
 function partsOf(bank: TubeBank, context: FormContext) {
-  const { tube, longM, upright, diameterM, rowsM, backWidthM, backHeightM } = layout(bank, context);
+  const laid = layout(bank, context);
+  const { tube, longM, upright, diameterM, rowsM, backWidthM, backHeightM } = laid;
   const spread = tubeSpread(tube);
   const z = bank.standoffM + diameterM / 2;
   const points = rowsM.flatMap((across) => {
@@ -67,8 +139,11 @@ function partsOf(bank: TubeBank, context: FormContext) {
   });
   const tubes = bank.tubeCount * bank.linkRun;
   const ballasts = ballastCount(tube, tubes, bank.ballastPartId, context);
-  const pieces = boardsOf(bank, backWidthM, backHeightM, context);
-  const cordM = bank.tailLengthM + bank.tubeCount * bank.pitchM;
+  const pieces = boardsOf(bank, laid, context);
+  // A cord from each tube's end to the next one's, with what its ends take.
+  const linkM = bank.pitchM + 2 * STRIP_M;
+  const cordM = bank.tailLengthM + mainsLinks(tube, bank, context) * linkM;
+  const thickness = partOf(context, bank.boardPartId, 'sheet')?.thicknessM ?? BOARD_M;
   return {
     bank,
     context,
@@ -85,6 +160,8 @@ function partsOf(bank: TubeBank, context: FormContext) {
     ballasts,
     pieces,
     cordM,
+    linkM,
+    thickness,
   };
 }
 type Parts = ReturnType<typeof partsOf>;
@@ -93,6 +170,7 @@ export function resolve(bank: TubeBank, context: FormContext): ResolvedBuild {
   const parts = partsOf(bank, context);
   const { tube, diameterM, rowsM, backWidthM, backHeightM, spread, z, points, tubes, pieces } =
     parts;
+  const { linkM, thickness } = parts;
   return completeBuild(
     {
       ...unitLamps(
@@ -119,7 +197,7 @@ export function resolve(bank: TubeBank, context: FormContext): ResolvedBuild {
         loads: rowsM.map((_, k) => ({
           ref: `seat-${k}`,
           apparentVa: tubeVa(tube, partOf(context, bank.ballastPartId, 'ballast')) * bank.linkRun,
-          cordM: k ? bank.pitchM : bank.tailLengthM,
+          cordM: k ? linkM : bank.tailLengthM,
         })),
       },
       pieces,
@@ -130,12 +208,10 @@ export function resolve(bank: TubeBank, context: FormContext): ResolvedBuild {
       apparent: { widthM: backWidthM - 2 * bank.edgeM, heightM: backHeightM - 2 * bank.edgeM },
       array: { spacingM: rowsM.length > 1 ? bank.pitchM : Infinity, emitterWidthM: diameterM },
       frontM: z + diameterM / 2,
-      folded: {
+      built: {
         widthM: backWidthM,
         heightM: backHeightM,
-        depthM:
-          Math.max(bank.lipM, z + diameterM / 2) +
-          (partOf(context, bank.boardPartId, 'sheet')?.thicknessM ?? BOARD_M),
+        depthM: Math.max(bank.lipM, z + diameterM / 2) + thickness,
       },
     },
     fittingsKg(parts),
@@ -143,26 +219,57 @@ export function resolve(bank: TubeBank, context: FormContext): ResolvedBuild {
   );
 }
 
-function needsOf({ context, bank, tubes, ballasts, cordM }: Parts): ResolvedBuild['needs'] {
+/** Joints of the mains along the tubes: each fed at both ends has one on either side; gear stands together. */
+function mainsLinks(
+  tube: UnitOf<'tube'> | null,
+  bank: TubeBank,
+  context: FormContext,
+): number {
+  const each = Math.max(0, bank.tubeCount - 1);
+  if (bank.ballastPartId !== null)
+    return Math.max(0, ballastCount(tube, bank.tubeCount, bank.ballastPartId, context) - 1);
+  return tube?.fedAt === 'both' ? 2 * each : each;
+}
+
+function needsOf(parts: Parts): ResolvedBuild['needs'] {
+  const { context, bank, tube, tubes, ballasts, cordM, thickness } = parts;
+  const stackM = CLIP_BASE_M + thickness;
   return [
-    ...fromUnit(bank.unitId, tubes, 'piece', 'the lamps'),
-    ...fromPart(bank.ballastPartId, ballasts, 'piece', 'one for every so many tubes'),
+    ...fromUnit(bank.unitId, tubes, 'piece', 'the lamps', 'lamps-in'),
+    ...fromPart(
+      bank.ballastPartId,
+      ballasts,
+      'piece',
+      'one for every so many tubes',
+      'wire-mains',
+    ),
+    ...tubeWires(bank, parts.longM, context),
+    ...holderNeeds(tube, tubes, { stackM, step: 'clip-tubes' }),
     ...starterNeeds(bank, tubes, context),
-    ...hardware('pipe-clip', 2 * tubes, 'two a tube'),
-    ...hardware('screw', 2 * tubes + (bank.lipM > 0 ? LIP_SCREWS : 0), 'clips and walls'),
-    ...hardware('strain-relief', 1, 'where the tail enters'),
+    ...hardware('pipe-clip', 2 * tubes, 'two a tube', 'clip-tubes'),
+    ...screws(2 * tubes, stackM, 'one a clip', 'clip-tubes'),
+    ...(bank.lipM > 0
+      ? [
+          // Driven through the back into the walls' edges.
+          ...screws(LIP_SCREWS, thickness + INTO_EDGE_M, 'back to walls', 'housing'),
+          ...hardware('glue', 1, 'edges of the walls', 'housing'),
+        ]
+      : []),
     ...(bank.bracket === 'yes'
-      ? [...hardware('spigot', 1, 'bracket'), ...hardware('bolt', 2, 'bracket')]
+      ? [
+          ...hardware('spigot', 1, 'bracket', 'bracket'),
+          ...bolts(BRACKET_BOLT, 2, thickness + BRACKET_M, 'bracket to back', 'bracket'),
+        ]
       : []),
     ...mainsNeeds(bank, cordM),
   ];
 }
 
-function stepsOf({ tube, tubes }: Parts): ResolvedBuild['steps'] {
+function stepsOf({ bank, context, tube, tubes }: Parts): ResolvedBuild['steps'] {
   return [
     checkLamps(tubes),
     markOut('the housing'),
-    cutBoard('back and walls', 25),
+    cutBoard('back and walls', 25, partOf(context, bank.boardPartId, 'sheet')),
     step(
       'mount',
       'housing',
@@ -172,11 +279,26 @@ function stepsOf({ tube, tubes }: Parts): ResolvedBuild['steps'] {
       35,
       'square; the finish dry',
     ),
+    ...(bank.bracket === 'yes'
+      ? [
+          step(
+            'mount',
+            'bracket',
+            'Bolt the bracket across the back',
+            'It carries the bank on its stand',
+            'drill, 6.6 mm bit, spanner',
+            15,
+            'it holds twice the bank’s weight',
+            'Drilled before anything is wired.',
+          ),
+        ]
+      : []),
     step(
       'mount',
       'clip-tubes',
-      'Clip the tubes in',
-      'Hold them near their ends',
+      'Screw clips and holders on, try the tubes in them',
+      'Hold them near their ends; they come out again for the wiring',
+
       'screwdriver',
       3 * tubes,
       'no tube under strain',

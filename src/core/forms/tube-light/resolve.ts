@@ -6,7 +6,7 @@ import { exactMm, mm } from '../../quantity';
 import { unitLamps } from '../kit/lamps';
 import { cordMassKg, hardware, mainsNeeds, mainsOpen, wiringSlots } from '../kit/needs';
 import { clothPiece, stickPiece } from '../kit/pieces';
-import { checkTape, joinTape, layTape, step, sticks } from '../kit/steps';
+import { checkTape, joinTape, layTape, step, sticks, tryTape } from '../kit/steps';
 import { dotsOf, tapeFacts, tapeLoads, tapeNeeds, tapeRun, tapeUnit } from '../kit/tape';
 import { tapeLayingFindings } from '../kit/tapeLayingFindings';
 import { linedCavity, lineOf } from './cavity';
@@ -22,6 +22,8 @@ const ENDS_M = 0.2;
 /** Wall of a clear tube, and two caps [typ; from memory]. */
 const WALL_M = 0.002;
 const CAPS_KG = 0.03;
+/** A bore this near the one on the label is the same tube. */
+const SAME_BORE_M = 0.001;
 /** Clear plastic softens [typ; docs/model/power.md]. */
 const TUBE_C = 80;
 /** An overlap wider than this shows as a darker stripe [common practice]. */
@@ -53,6 +55,8 @@ type Parts = ReturnType<typeof partsOf>;
 export function resolve(light: TubeLight, context: FormContext): ResolvedBuild {
   const parts = partsOf(light, context);
   const { strip, rows, lamps } = parts;
+  const tubeStock = partOf(context, light.tubePartId, 'stick');
+  const outsideM = tubeStock?.diameterM ?? light.insideDiameterM + 2 * WALL_M;
   return completeBuild(
     {
       ...lamps,
@@ -65,8 +69,7 @@ export function resolve(light: TubeLight, context: FormContext): ResolvedBuild {
       pieces: piecesOf(parts),
       needs: [
         ...tapeNeeds(light, rows, light.strands, ENDS_M, context),
-        ...hardware('cap', 2, 'ends of the tube'),
-        ...hardware('strain-relief', 1, 'where the cable leaves'),
+        ...hardware('cap', 2, 'ends of the tube', 'cap'),
         ...mainsNeeds(light, light.tailLengthM),
       ],
       steps: stepsOf(parts),
@@ -75,11 +78,21 @@ export function resolve(light: TubeLight, context: FormContext): ResolvedBuild {
       apparent: { widthM: light.insideDiameterM, heightM: light.tubeLengthM },
       array: { spacingM: Infinity, emitterWidthM: light.insideDiameterM },
       frontM: light.insideDiameterM,
-      folded: {
-        widthM: light.insideDiameterM + 2 * WALL_M,
-        heightM: light.tubeLengthM,
-        depthM: light.insideDiameterM + 2 * WALL_M,
-      },
+      built: { widthM: outsideM, heightM: light.tubeLengthM, depthM: outsideM },
+      bought: tubeStock
+        ? [
+            {
+              id: 'tube-light.inside',
+              name: tubeStock.name,
+              what: 'inside diameter',
+              drawnM: light.insideDiameterM,
+              boughtM: tubeStock.diameterM - 2 * tubeStock.wallM,
+              sameM: SAME_BORE_M,
+              field: 'insideDiameterM',
+              ref: 'tube',
+            },
+          ]
+        : [],
     },
     rows.usedM * (strip?.massKgPerM ?? TAPE_KG_PER_M) +
       cordMassKg(light, light.tailLengthM, context) +
@@ -137,6 +150,7 @@ function piecesOf({ light, liner, linerW }: Parts): ResolvedBuild['pieces'] {
             linerW,
             light.tubeLengthM + 2 * light.foldM,
             {
+              lit: true,
               markOut: [
                 'Roll it round a stick, slide it in, let it spring open; the overlap goes to the back.',
               ],
@@ -147,7 +161,7 @@ function piecesOf({ light, liner, linerW }: Parts): ResolvedBuild['pieces'] {
   ];
 }
 
-function stepsOf({ light, rows }: Parts): ResolvedBuild['steps'] {
+function stepsOf({ light, rows, liner }: Parts): ResolvedBuild['steps'] {
   return [
     checkTape(rows.usedM),
     step(
@@ -160,17 +174,23 @@ function stepsOf({ light, rows }: Parts): ResolvedBuild['steps'] {
       'clear from end to end',
     ),
     sticks('the tube', 1),
-    step(
-      'finish',
-      'liner',
-      'Roll the liner in',
-      'It hides the dots',
-      'a stick',
-      8,
-      'no crease, overlap at the back',
-    ),
+    ...(liner
+      ? [
+          step(
+            'finish',
+            'liner',
+            'Cut the liner and roll it in',
+            'It hides the dots',
+            'knife, rule, a stick',
+            12,
+            'in one piece, no crease, overlap at the back',
+            { pieces: ['liner'], hazards: ['Cut away from your fingers.'] },
+          ),
+        ]
+      : []),
     layTape(rows.usedM, light.strands),
     joinTape(light.strands),
+    tryTape(light.strands),
     step(
       'close',
       'cap',

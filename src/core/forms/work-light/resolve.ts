@@ -6,6 +6,7 @@ import {
   doorPlates,
   doorSteps,
   doorThings,
+  foldedDoors,
 } from '../kit/doors';
 import { finishBurns } from '../kit/things';
 import { uprightAt, type Thing } from '../../build/things';
@@ -21,6 +22,8 @@ import {
   hardware,
   mainsNeeds,
   mainsOpen,
+  ownCordNeeds,
+  ownCordSteps,
   wiringSlots,
 } from '../kit/needs';
 import { checkLamps } from '../kit/steps';
@@ -63,13 +66,14 @@ function partsOf(light: WorkLight, context: FormContext) {
   const doors = doorsOf(light);
   const plates = doorPlates(doors, light.faceWidthM, light.faceHeightM, 0);
   const hot = lamp?.lamp === 'halogen';
-  return { light, lamp, unitNow, bounced, lamps, rho, doors, plates, hot };
+  return { light, context, lamp, unitNow, bounced, lamps, rho, doors, plates, hot };
 }
 type Parts = ReturnType<typeof partsOf>;
 
 export function resolve(light: WorkLight, context: FormContext): ResolvedBuild {
   const parts = partsOf(light, context);
   const { lamp, unitNow, bounced, lamps, doors, plates } = parts;
+  const pieces = doorPieces(doors, light.faceWidthM, context);
   return completeBuild(
     {
       ...lamps,
@@ -77,7 +81,7 @@ export function resolve(light: WorkLight, context: FormContext): ResolvedBuild {
       controls: bounced ? [] : plates,
       lampsAt: { drawing: 'seat-0', field: 'unitId' },
       wiring: {
-        ...wiringSlots(light),
+        ...slotsOf(light),
         loads: [
           {
             ref: 'seat-0',
@@ -86,9 +90,13 @@ export function resolve(light: WorkLight, context: FormContext): ResolvedBuild {
           },
         ],
       },
-      pieces: doorPieces(doors, light.faceWidthM, context),
+      pieces,
       needs: needsOf(parts),
-      steps: [checkLamps(1), ...doorSteps()],
+      steps: [
+        checkLamps(1),
+        ...doorSteps(),
+        ...(light.cordPartId === null ? ownCordSteps(light) : []),
+      ],
       facts: factsOf(parts),
       findings: findingsOf(parts),
       things: [...doorThings(doors, plates, context), ...bounceThings(light)],
@@ -96,16 +104,49 @@ export function resolve(light: WorkLight, context: FormContext): ResolvedBuild {
         ? { widthM: light.bounceWidthM, heightM: light.bounceHeightM }
         : { widthM: light.faceWidthM, heightM: light.faceHeightM },
       frontM: 0,
-      folded: {
-        widthM: light.faceWidthM + 2 * GUARD_M,
-        heightM: light.faceHeightM + 2 * GUARD_M,
-        depthM: (lamp?.depthM ?? LAMP_DEPTH_M) + GUARD_M,
-      },
+      built: builtOf(parts),
+      folded: foldedDoors(builtOf(parts), doors, pieces[0]!.thicknessM),
+      bought: boughtOf(parts),
     },
-    (lamp?.massKg ?? LAMP_KG) + HINGES_KG + cordMassKg({ ...light, cordPartId: null }, 0, context),
+    (lamp?.massKg ?? LAMP_KG) + HINGES_KG + cordMassKg(light, newCordM(light), context),
     context,
   );
 }
+
+const builtOf = ({ light, lamp }: Parts): ResolvedBuild['built'] => ({
+  widthM: light.faceWidthM + 2 * GUARD_M,
+  heightM: light.faceHeightM + 2 * GUARD_M,
+  depthM: (lamp?.depthM ?? LAMP_DEPTH_M) + GUARD_M,
+});
+
+/** It comes with its own cord; one that is chosen goes on in its place. */
+const slotsOf = (light: WorkLight): Pick<ResolvedBuild['wiring'], 'cord' | 'plug' | 'dimmer'> =>
+  light.cordPartId === null
+    ? { ...wiringSlots(light), cord: { partId: null } }
+    : wiringSlots(light);
+const newCordM = ({ cordPartId, tailLengthM }: WorkLight): number =>
+  cordPartId === null ? 0 : tailLengthM;
+
+/** Leaves are cut to the face as it is drawn: it has to be the face that was bought. */
+function boughtOf({ light, lamp }: Parts): ResolvedBuild['bought'] {
+  if (!lamp) return [];
+  const side = (id: string, what: string, drawnM: number, boughtM: number, field: string) => ({
+    id: `work-light.${id}`,
+    name: lamp.name,
+    what,
+    drawnM,
+    boughtM,
+    sameM: SAME_FACE_M,
+    field,
+    ref: 'seat-0',
+  });
+  return [
+    side('face-width', 'face width', light.faceWidthM, lamp.faceWidthM, 'faceWidthM'),
+    side('face-height', 'face height', light.faceHeightM, lamp.faceHeightM, 'faceHeightM'),
+  ];
+}
+/** Faces are measured over the glass or over the rim. */
+const SAME_FACE_M = 0.01;
 
 function mouthOf({ light, bounced, lamps, rho, plates }: Parts): ResolvedBuild['mouth'] {
   return bounced
@@ -161,18 +202,19 @@ function bounceThings({
   return [surface];
 }
 
-function needsOf({ light }: Parts): ResolvedBuild['needs'] {
+function needsOf({ light, doors, context }: Parts): ResolvedBuild['needs'] {
   return [
-    ...fromUnit(light.unitId, 1, 'piece', 'the lamp'),
-    ...doorNeeds,
+    ...fromUnit(light.unitId, 1, 'piece', 'the lamp', 'check-lamps'),
+    ...doorNeeds(doors, context),
     ...(light.gapFoil === 'yes'
       ? hardware(
           'foil-tape',
           2 * (light.faceWidthM + light.faceHeightM),
           'over the gaps at the hinges',
+          'closing-check',
         )
       : []),
-    ...mainsNeeds({ ...light, cordPartId: null }, 0),
+    ...(light.cordPartId === null ? ownCordNeeds(light) : mainsNeeds(light, light.tailLengthM)),
   ];
 }
 
@@ -199,7 +241,7 @@ function findingsOf({ light, lamp, bounced, doors, hot }: Parts): ResolvedBuild[
         'doors',
         'Choose the sheet the leaves are cut from.',
       ],
-      ...mainsOpen(light).slice(1),
+      ...(light.cordPartId === null ? [] : mainsOpen(light).slice(1)),
     ]),
     ...doorFindings(doors, light.faceWidthM, light.faceHeightM),
     ...(light.glass === 'out'

@@ -1,0 +1,63 @@
+import { ACCESSORIES } from '../../accessories';
+import { FORMS } from '../../forms';
+import type { FormDefinition, ParameterMigrations } from '../../forms/form';
+import { isPlainObject } from '../edit/address';
+import { each, type Json } from '../version6/records';
+
+/**
+ * Version 7: what a builder needs at the saw. Forms and accessories ask more (what a fitting takes, which bolts,
+ * covers and plates to cut); boards and bars may say what a cut takes, and round left-overs are kept as well.
+ */
+interface Owner {
+  defaults: () => unknown;
+  migrations?: ParameterMigrations;
+}
+
+/** What is new has its first value; what an older design meant differently its form lifts; what is gone is left out. */
+function liftParameters(owner: Owner | undefined, parameters: unknown): unknown {
+  if (!owner || !isPlainObject(parameters)) return parameters;
+  const lift = owner.migrations?.[7] ?? ((same: Json) => same);
+  const starts = owner.defaults() as Json;
+  const lifted = lift(parameters);
+  return Object.fromEntries(
+    Object.entries(starts).map(([name, start]) => [name, name in lifted ? lifted[name] : start]),
+  );
+}
+
+export const liftAccessory = (accessory: Json): Json => ({
+  ...accessory,
+  parameters: liftParameters(ACCESSORIES.get(String(accessory.kind)), accessory.parameters),
+});
+
+export const liftBuild = (build: Json): Json => ({
+  ...build,
+  parameters: liftParameters(FORMS.get(String(build.form)), build.parameters),
+  accessories: each(build.accessories, liftAccessory),
+});
+
+export const liftPart = (part: Json): Json =>
+  part.role === 'sheet' || part.role === 'stick' ? { kerfM: null, ...part } : part;
+
+/** Parameters set as a whole name no form: the one whose they are takes them after lifting, and is the only one. */
+export function liftAnyParameters(parameters: unknown, owners: Iterable<FormDefinition>): unknown {
+  if (!isPlainObject(parameters)) return parameters;
+  for (const owner of owners) {
+    const names = Object.keys(owner.defaults() as Json);
+    // Nearly all of a form's names, and none of another's, tell whose they are.
+    const known = names.filter((name) => name in parameters).length;
+    const lifted = liftParameters(owner, parameters);
+    if (known >= names.length * MOSTLY && owner.parameters.safeParse(lifted).success) return lifted;
+  }
+  return parameters;
+}
+const MOSTLY = 0.9;
+
+export function toVersion7(document: Json): Json {
+  const shelf = isPlainObject(document.shelf) ? document.shelf : {};
+  return {
+    ...document,
+    version: 7,
+    shelf: { ...shelf, parts: each(shelf.parts, liftPart) },
+    builds: each(document.builds, liftBuild),
+  };
+}
