@@ -116,28 +116,32 @@ describe('pipe stand', () => {
 describe('hood', () => {
   const hood = (over: Record<string, unknown>, form: Record<string, unknown> = {}) =>
     on('clerk-pan', 'hood', { boardPartId: 'foam-core-big', ...over }, form);
-  test('a cylinder is a rectangle π·Ø long, and the overlap', () => {
+  // Foam core of 10 mm bends about its middle: its blank is that of a front wider by as much.
+  const THICK = 0.01;
+  test('a cylinder is a rectangle π·(Ø + thickness) long, and the overlap', () => {
     const { pieces, fact } = hood({ shape: 'cylinder', lengthM: 0.2 });
     expect(pieces[0]).toMatchObject({
-      widthM: expect.closeTo(Math.PI * 0.356 + 0.02, 9),
+      widthM: expect.closeTo(Math.PI * (0.356 + THICK) + 0.02, 9),
       heightM: 0.2,
     });
-    expect(fact('blank')).toBeCloseTo(Math.PI * 0.356 + 0.02, 9);
+    expect(fact('blank')).toBeCloseTo(Math.PI * (0.356 + THICK) + 0.02, 9);
   });
   test('a cone is an annular sector: radii and angle of the development', () => {
     const { fact, pieces } = hood({ shape: 'cone', mouthDiameterM: 0.5, lengthM: 0.2 });
-    const blank = coneBlank(0.356, 0.5, 0.2)!;
+    const blank = coneBlank(0.356 + THICK, 0.5 + THICK, 0.2)!;
     expect(fact('inner')).toBeCloseTo(blank.innerRadiusM, 12);
     expect(fact('outer')).toBeCloseTo(blank.outerRadiusM, 12);
     expect(fact('angle')).toBeCloseTo(blank.angleRad, 12);
-    const arcs =
-      pieces[0]!.kind === 'sheet' ? pieces[0]!.shapes.filter(({ kind }) => kind === 'arc') : [];
-    expect(arcs).toHaveLength(2);
+    const [outline] = pieces[0]!.kind === 'sheet' ? pieces[0]!.shapes : [];
+    // One closed line: two arcs in two edges each, the tab's three straight ones, and the other side.
+    expect(outline).toMatchObject({ kind: 'polyline', closed: true, layer: 'cut' });
+    const bulges = outline?.kind === 'polyline' ? outline.bulges! : [];
+    expect(bulges.filter((bulge) => bulge !== 0)).toHaveLength(4);
   });
   test('the sector’s board is as large as the cone’s wall and the tab', () => {
     const { pieces } = hood({ shape: 'cone', mouthDiameterM: 0.5, lengthM: 0.2, overlapM: 0 });
     const slant = Math.hypot(0.2, 0.072);
-    const wall = Math.PI * (0.178 + 0.25) * slant;
+    const wall = Math.PI * (0.178 + 0.25 + THICK) * slant;
     expect(pieces[0]!.kind === 'sheet' && pieces[0]!.areaM2).toBeCloseTo(wall, 9);
   });
   test('a cone as wide as its base is a cylinder, and told so', () => {
@@ -172,8 +176,10 @@ describe('grid', () => {
     const { pieces, fact } = on('cabin-box', 'grid', { boardPartId: 'foam-core-5', cellM: 0.05 });
     expect(fact('strips')).toBe(22);
     expect(pieces.map(({ count }) => count)).toEqual([11, 11]);
-    const slots = pieces[0]!.kind === 'sheet' ? pieces[0]!.shapes.length - 1 : 0;
-    expect(slots).toBe(11);
+    const [outline] = pieces[0]!.kind === 'sheet' ? pieces[0]!.shapes : [];
+    // Four corners, and four more for every slot.
+    expect(outline).toMatchObject({ kind: 'polyline', closed: true, layer: 'cut' });
+    expect(outline?.kind === 'polyline' && outline.points).toHaveLength(4 + 4 * 11);
   });
   test('a thousand strips are refused and not drawn', () => {
     const { severity, view } = on('deck-sky', 'grid', { cellM: 0.005 });
@@ -311,7 +317,8 @@ describe('carrying', () => {
       const found = evaluate(doc, 'clerk-pan');
       return found.ok ? found.value : null;
     });
-    expect(after!.pieces.length).toBe(before!.pieces.length + 2);
+    // On a round mouth strips end at the rim: one piece for each length.
+    expect(after!.pieces.length).toBeGreaterThan(before!.pieces.length + 2);
     expect(after!.purchase.fullMinor).toBeGreaterThan(before!.purchase.fullMinor);
     expect(after!.drawing!.views.length).toBe(before!.drawing!.views.length + 1);
   });

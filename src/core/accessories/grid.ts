@@ -114,6 +114,7 @@ function partsOf(grid: Grid, base: ResolvedBuild, context: FormContext) {
   const cutOff = Math.atan2(widestM, depthM);
   const strips = across.placesM.length + along.placesM.length;
   return {
+    cellM,
     depthM,
     boardPartId,
     widthM,
@@ -163,13 +164,20 @@ function attach(grid: Grid, base: ResolvedBuild, context: FormContext): Attachme
       },
     ],
     controls: [
-      { kind: 'grid', name: 'grid', zM: frontPlaneM(base), cellM: widestM, depthM, openShare: open },
+      {
+        kind: 'grid',
+        name: 'grid',
+        zM: frontPlaneM(base),
+        cellM: widestM,
+        depthM,
+        openShare: open,
+      },
     ],
     view: viewOf(parts),
   };
 }
 
-function viewOf({ widthM, heightM, round, across, along, cell }: Parts): Attachment['view'] {
+function viewOf({ cellM, widthM, heightM, round, across, along, cell }: Parts): Attachment['view'] {
   return view(
     'grid',
     'Grid, from the front',
@@ -191,14 +199,9 @@ function viewOf({ widthM, heightM, round, across, along, cell }: Parts): Attachm
         -0.06 * heightM,
         'Cell',
       ),
-      measure(
-        [-widthM / 2, -heightM / 2],
-        [widthM / 2, -heightM / 2],
-        -0.14 * heightM,
-        'Across',
-      ),
+      measure([-widthM / 2, -heightM / 2], [widthM / 2, -heightM / 2], -0.14 * heightM, 'Across'),
     ],
-    [knob('cellM', 'Cell width', [-widthM / 2 + cell[0], 0], [1, 0])],
+    [knob('cellM', 'Cell width', [-widthM / 2 + cellM, 0], [1, 0])],
   );
 }
 

@@ -8,7 +8,7 @@ import { look, notChosen, stop } from '../forms/kit/findingWriters';
 import { partOf } from '../forms/kit/lookup';
 import { piecesMassKg } from '../forms/kit/mass';
 import { hardware } from '../forms/kit/needs';
-import { choice, defineParameters, length, part } from '../forms/kit/parameters';
+import { choice, defineParameters, later, length, part } from '../forms/kit/parameters';
 import { cutBoard, step } from '../forms/kit/steps';
 import { plateThings, sheetBurns } from '../forms/kit/things';
 import { FOIL_WIDTH_M } from '../forms/kit/typical';
@@ -37,10 +37,12 @@ const { schema, fields, defaults } = defineParameters({
     when: { parameter: 'shape', is: 'cone' },
   }),
   overlapM: length('Overlap', 'Hood', { start: 0.02, min: 0, max: 0.2, step: 0.005 }),
-  halves: choice('Made of', 'Hood', [
-    [1, 'one blank'],
-    [2, 'two halves'],
-  ]),
+  halves: later(
+    choice('Made of', 'Hood', [
+      [1, 'one blank'],
+      [2, 'two halves'],
+    ]),
+  ),
   boardPartId: part('Sheet', 'Hood', 'sheet'),
   lining: choice('Inside', 'Hood', [
     ['foil', 'Foil, throws more forward'],
@@ -65,7 +67,8 @@ function partsOf(given: Hood, base: ResolvedBuild, context: FormContext) {
     mouthHeightM: (heightM * mouth) / across,
     thicknessM,
   };
-  const cone = round ? coneBlank(across, mouth, given.lengthM) : null;
+  // Sheet bends about its middle: the cone that is rolled out is wider by its thickness.
+  const cone = round ? coneBlank(across + thicknessM, mouth + thicknessM, given.lengthM) : null;
   const pieces = hoodPieces(shape, context);
   const cutOff = Math.atan2((mouth + across) / 2, given.lengthM);
   return { given, base, context, across, mouth, shape, thicknessM, cone, pieces, cutOff };
@@ -108,8 +111,7 @@ function thingsOf({ given, base, context, shape, across, mouth }: Parts): Thing[
     ref: 'hood',
     field: 'boardPartId',
   };
-  if (!shape.round)
-    return plateThings(hoodPlates(shape, base.frontM), 'wall', told);
+  if (!shape.round) return plateThings(hoodPlates(shape, base.frontM), 'wall', told);
   return [
     {
       ...told,
@@ -182,7 +184,9 @@ function viewOf({ given, across, mouth, shape }: Parts): Attachment['view'] {
 function stepsOf({ given, context, shape, pieces }: Parts): Attachment['steps'] {
   return [
     cutBoard(
-      pieces.length > 1 || pieces[0]!.count > 1 ? 'the blanks of the hood' : 'the blank of the hood',
+      pieces.length > 1 || pieces[0]!.count > 1
+        ? 'the blanks of the hood'
+        : 'the blank of the hood',
       15,
       partOf(context, given.boardPartId, 'sheet'),
       shape.round && given.shape === 'cone',
@@ -194,7 +198,9 @@ function stepsOf({ given, context, shape, pieces }: Parts): Attachment['steps'] 
       'Flat it is lined in minutes, round it never is; foil in wait, glue dry',
       'tape, a helper’s hands',
       20,
-      shape.round ? 'a clean circle, the overlap closed inside and out' : 'square, seams closed inside and out',
+      shape.round
+        ? 'a clean circle, the overlap closed inside and out'
+        : 'square, seams closed inside and out',
       'Sheet metal: gloves on, edges deburred. Spray glue: air the room, no flame near it.',
     ),
     step(
@@ -212,7 +218,14 @@ function stepsOf({ given, context, shape, pieces }: Parts): Attachment['steps'] 
 function factsOf({ given, across, cone, cutOff, shape, thicknessM }: Parts): Attachment['facts'] {
   const { widthM, heightM } = shape;
   const blank = shape.round
-    ? [fact('blank', 'Blank length', Math.PI * (across + thicknessM) + given.overlapM, 'π · (Ø + thickness) + overlap')]
+    ? [
+        fact(
+          'blank',
+          'Blank length',
+          Math.PI * (across + thicknessM) + given.overlapM,
+          'π · (Ø + thickness) + overlap',
+        ),
+      ]
     : [
         fact(
           'blank',
@@ -233,8 +246,18 @@ function factsOf({ given, across, cone, cutOff, shape, thicknessM }: Parts): Att
       : shape.round || given.shape === 'cylinder'
         ? blank
         : [
-            fact('slant-top', 'Slant of top and bottom', panels.topSlantM, '√(length² + ((mouth − front)/2)²)'),
-            fact('slant-side', 'Slant of the sides', panels.sideSlantM, '√(length² + ((mouth − front)/2)²)'),
+            fact(
+              'slant-top',
+              'Slant of top and bottom',
+              panels.topSlantM,
+              '√(length² + ((mouth − front)/2)²)',
+            ),
+            fact(
+              'slant-side',
+              'Slant of the sides',
+              panels.sideSlantM,
+              '√(length² + ((mouth − front)/2)²)',
+            ),
           ]),
     fact(
       'cut-off',
@@ -246,7 +269,16 @@ function factsOf({ given, across, cone, cutOff, shape, thicknessM }: Parts): Att
   ];
 }
 
-function findingsOf({ given, context, across, mouth, cone, shape, thicknessM, pieces }: Parts): Attachment['findings'] {
+function findingsOf({
+  given,
+  context,
+  across,
+  mouth,
+  cone,
+  shape,
+  thicknessM,
+  pieces,
+}: Parts): Attachment['findings'] {
   const sheet = partOf(context, given.boardPartId, 'sheet');
   const [first] = pieces;
   const tooLong =

@@ -154,7 +154,9 @@ function conePiece(cone: ConeBlank, hood: HoodShape, context: FormContext): Shee
       count: hood.halves,
       shapes,
       areaM2: half * (R * R - r * r) + tab * (R - r),
-      markOut: ['Swing both arcs from one nail, the pivot; the straight tab goes inside the joint.'],
+      markOut: [
+        'Swing both arcs from one nail, the pivot; the straight tab goes inside the joint.',
+      ],
     },
     context,
   );

@@ -14,7 +14,6 @@ const LININGS = {
   black: FINISHES['black-paint'],
 } as const;
 
-
 /** Four sides round a box, straight or flared. */
 export function hoodPlates(hood: HoodShape, fromM: number): Plate[] {
   const { widthM, heightM, mouthWidthM, mouthHeightM, lengthM } = hood;

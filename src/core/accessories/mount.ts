@@ -1,7 +1,7 @@
 import type { ResolvedBuild } from '../build/resolvedBuild';
 import { fact } from '../forms/kit/build';
 import { bolts, hardware } from '../forms/kit/needs';
-import { choice, count, defineParameters, length, part } from '../forms/kit/parameters';
+import { choice, count, defineParameters, later, length, part } from '../forms/kit/parameters';
 import { box, circle, knob, labelled, measure, view, type XY } from '../drawing/shapes';
 import type { FormContext } from '../forms/form';
 import { piecesMassKg } from '../forms/kit/mass';
@@ -39,7 +39,7 @@ const { schema, fields, defaults } = defineParameters({
   ),
   points: count('Points', 'Mount', { start: 1, min: 1, max: 8 }),
   plateM: length('Plate', 'Mount', { start: 0.1, min: 0.03, max: 0.6 }),
-  platePartId: part('Backing plate from', 'Mount', 'sheet', false),
+  platePartId: later(part('Backing plate from', 'Mount', 'sheet', false)),
   overhead: choice('Hangs', 'Mount', [
     ['no', 'on a stand'],
     ['yes', 'over people'],
@@ -58,13 +58,26 @@ function partsOf(mount: Mount, base: ResolvedBuild, context: FormContext) {
     [-1, 1],
   ].map(([x, y]): XY => [plateM * (0.5 + HOLES_AT * x!), plateM * (0.5 + HOLES_AT * y!)]);
   const { clearanceM } = THREADS[BOLT];
-  const plate = rectanglePiece('backing-plate', 'Backing plate', platePartId, plateM, plateM, context, {
-    count: points,
-    shapes: holes.map(([x, y]) =>
-      labelled(circle(x, y, clearanceM / 2, 'drill'), `mount bolt ${BOLT}, ${exactMm(clearanceM)}`),
-    ),
-    markOut: ['Lay it on the back and drill through it: the light’s board takes the same four holes.'],
-  });
+  const plate = rectanglePiece(
+    'backing-plate',
+    'Backing plate',
+    platePartId,
+    plateM,
+    plateM,
+    context,
+    {
+      count: points,
+      shapes: holes.map(([x, y]) =>
+        labelled(
+          circle(x, y, clearanceM / 2, 'drill'),
+          `mount bolt ${BOLT}, ${exactMm(clearanceM)}`,
+        ),
+      ),
+      markOut: [
+        'Lay it on the back and drill through it: the light’s board takes the same four holes.',
+      ],
+    },
+  );
   const clampedM = boardThicknessM(base) + (plate.thicknessM || BOARD_M) + FLANGE_M;
   return { base, points, plateM, overhead, name, limitKg, id, plate, holes, clampedM };
 }
@@ -112,13 +125,7 @@ function viewOf({ base, plateM, holes }: Parts): Attachment['view'] {
       box(0, 0, plateM, plateM, 'part', 'mount'),
       circle(0, 0, SPIGOT_RADIUS_M, 'part', 'mount'),
       ...holes.map(([x, y]) =>
-        circle(
-          x - plateM / 2,
-          y - plateM / 2,
-          THREADS[BOLT].clearanceM / 2,
-          'drill',
-          'mount',
-        ),
+        circle(x - plateM / 2, y - plateM / 2, THREADS[BOLT].clearanceM / 2, 'drill', 'mount'),
       ),
     ],
     [measure([-plateM / 2, -plateM / 2], [plateM / 2, -plateM / 2], -0.1 * plateM, 'Plate')],
@@ -131,7 +138,12 @@ function needsOf({ points, overhead, id, clampedM }: Parts): Attachment['needs']
     ...hardware(id, points, 'to hold the light', 'bolt-on'),
     ...bolts(BOLT, 4 * points, clampedM, 'through board and backing plate', 'bolt-on'),
     ...(overhead === 'yes'
-      ? hardware('safety-bond', Math.max(1, points), 'second fixing, five times the load', 'bolt-on')
+      ? hardware(
+          'safety-bond',
+          Math.max(1, points),
+          'second fixing, five times the load',
+          'bolt-on',
+        )
       : []),
   ];
 }

@@ -7,7 +7,7 @@ import { notChosen } from '../forms/kit/findingWriters';
 import { partOf } from '../forms/kit/lookup';
 import { piecesMassKg } from '../forms/kit/mass';
 import { hardware, screws } from '../forms/kit/needs';
-import { count, defineParameters, length, part } from '../forms/kit/parameters';
+import { count, defineParameters, later, length, part } from '../forms/kit/parameters';
 import { fittingNeeds, Pipework } from '../forms/kit/pipework';
 import { step, sticks } from '../forms/kit/steps';
 import { boardThicknessM, type AccessoryDefinition, type Attachment } from './accessory';
@@ -20,13 +20,15 @@ const { schema, fields, defaults } = defineParameters({
   uprightM: length('Upright length', 'Stand', { start: 0.61, min: 0.15, max: 3 }),
   footPieceM: length('Foot piece', 'Stand', { start: 0.178, min: 0.05, max: 1 }),
   crossPieceM: length('Cross piece', 'Stand', { start: 0.254, min: 0.05, max: 2 }),
-  takeOffM: length('Fitting takes', 'Stand', {
-    start: 0.012,
-    min: 0,
-    max: 0.15,
-    step: 0.001,
-    help: 'middle of an elbow or tee to where the pipe stops: measure yours',
-  }),
+  takeOffM: later(
+    length('Fitting takes', 'Stand', {
+      start: 0,
+      min: 0,
+      max: 0.15,
+      step: 0.001,
+      help: 'middle of an elbow or tee to where the pipe stops: measure yours',
+    }),
+  ),
 });
 type PipeStand = ReturnType<typeof defaults>;
 
@@ -60,12 +62,24 @@ function frameOf(stand: PipeStand) {
   const low = each.map((k) =>
     pipes.joint(alone ? 'five-way' : outer(k) ? 'four-way' : 'tee', [x(k), 0, 0]),
   );
-  const high = each.map((k) => pipes.joint(alone ? 'cap' : outer(k) ? 'elbow' : 'tee', [x(k), topM, 0]));
+  const high = each.map((k) =>
+    pipes.joint(alone ? 'cap' : outer(k) ? 'elbow' : 'tee', [x(k), topM, 0]),
+  );
   for (const k of each) pipes.pipe('upright', 'Upright', low[k]!, high[k]!, uprightM);
   for (let k = 1; k < uprights; k++)
     for (const row of [low, high])
       pipes.pipe('cross-piece', 'Cross piece', row[k - 1]!, row[k]!, crossPieceM);
-  const ways = alone ? ([[0, 1], [0, -1], [1, 0], [-1, 0]] as const) : ([[0, 1], [0, -1]] as const);
+  const ways = alone
+    ? ([
+        [0, 1],
+        [0, -1],
+        [1, 0],
+        [-1, 0],
+      ] as const)
+    : ([
+        [0, 1],
+        [0, -1],
+      ] as const);
   for (const k of each.filter(outer))
     for (const [side, fore] of ways)
       pipes.pipe(

@@ -36,7 +36,12 @@ function attach(pulleys: PulleySet, base: ResolvedBuild): Attachment {
       ...hardware('pulley', points, 'one a point', 'hoist'),
       ...hardware('rope', ropeM, 'up, down and to spare', 'hoist'),
       ...hardware('safety-bond', points, 'closed before anybody goes underneath', 'hoist'),
-      ...hardware('eye-bolt', points, 'a hang point each, with washers on both sides', 'hang-points'),
+      ...hardware(
+        'eye-bolt',
+        points,
+        'a hang point each, with washers on both sides',
+        'hang-points',
+      ),
     ],
     steps: [
       step(

@@ -114,11 +114,13 @@ function thingsOf(parts: Parts): Thing[] {
     ref: 'skirt',
     field: 'depthM',
   } as const;
-  return controlsOf(parts).flatMap((control): Thing[] =>
-    control.kind === 'round'
-      ? [{ ...told, id: 'side-1', limitC: null, place: { ...control, kind: 'cone' } }]
-      : plateThings([control], 'side', told),
-  ).map((thing, k) => ({ ...thing, id: `side-${k + 1}` }));
+  return controlsOf(parts)
+    .flatMap((control): Thing[] =>
+      control.kind === 'round'
+        ? [{ ...told, id: 'side-1', limitC: null, place: { ...control, kind: 'cone' } }]
+        : plateThings([control], 'side', told),
+    )
+    .map((thing, k) => ({ ...thing, id: `side-${k + 1}` }));
 }
 
 /** Cloth folds to a litre for each 150 g [typ]. */
@@ -155,7 +157,12 @@ function stepsOf({ long }: Parts): Attachment['steps'] {
 
 function factsOf({ depthM, sides, long, reachM }: Parts): Attachment['facts'] {
   return [
-    fact('skirt-length', 'Cloth along the edge', long, sides === 'all' ? 'all round the front' : 'one side'),
+    fact(
+      'skirt-length',
+      'Cloth along the edge',
+      long,
+      sides === 'all' ? 'all round the front' : 'one side',
+    ),
     fact(
       'skirt-cut',
       'No light beyond',

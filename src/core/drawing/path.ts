@@ -1,4 +1,4 @@
-import type { XY } from './shapes';
+export type XY = readonly [x: number, y: number];
 
 /**
  * Outlines whose edges may be arcs, so that one closed line can be cut in one go. A bulge is the tangent of a
@@ -36,7 +36,11 @@ export function edgeArc([x1, y1]: XY, [x2, y2]: XY, bulge: number): EdgeArc | nu
 }
 
 /** Edges with the bulge of each, the closing one included. */
-export function edgesOf({ points, bulges = [], closed = false }: Path): (readonly [XY, XY, number])[] {
+export function edgesOf({
+  points,
+  bulges = [],
+  closed = false,
+}: Path): (readonly [XY, XY, number])[] {
   const count = closed ? points.length : points.length - 1;
   return Array.from({ length: Math.max(0, count) }, (_, k) => [
     points[k]!,

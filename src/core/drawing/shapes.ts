@@ -1,7 +1,7 @@
 import type { DimensionLine, Handle, Hatch, PenLayer, Shape, View } from './drawing';
-import { straightened } from './path';
+import { straightened, type XY } from './path';
 
-export type XY = readonly [x: number, y: number];
+export type { XY };
 
 export const circle = (x: number, y: number, r: number, layer: PenLayer, ref?: string): Shape => ({
   kind: 'circle',

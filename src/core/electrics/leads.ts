@@ -15,3 +15,6 @@ export type LeadMm2 = keyof typeof LEADS_MM2;
 export const LEAD_SIZES = (Object.keys(LEADS_MM2).map(Number) as LeadMm2[]).toSorted(
   (a, b) => a - b,
 );
+
+/** Supplies and ballasts stand side by side: cord from one to the next, with its ends, m [typ]. */
+export const GEAR_APART_M = 0.3;

@@ -134,7 +134,7 @@ describe('a hood in front', () => {
     };
     const square = made('cabin-box', {}, [['hood', hood]]);
     expect(square.mouth!.hood).toBeUndefined();
-    expect(square.controls.some(({ kind }) => kind === 'round')).toBe(true);
+    expect(square.controls.filter(({ kind }) => kind === 'plate')).toHaveLength(4);
   });
   test('what is fitted after it stands at its mouth', () => {
     const hood = {

@@ -269,7 +269,7 @@ export function finished(resolved: ResolvedBuild, context: FormContext): Step[] 
     ...own,
     ...tested,
     ...lit,
-    ...(mains ? settingUp(resolved) : []),
+    ...(mains || resolved.supports.length > 0 ? settingUp(resolved) : []),
     meterIt(),
   ]);
 }

@@ -79,9 +79,7 @@ export function boltFor(thread: ThreadId, clampedM: number): Bolt | null {
   const least = clampedM + nutM + OUT_OF_NUT * pitchM - 1e-9;
   if (thread.startsWith('M')) {
     const long = METRIC_MM.find((length) => mm(length) >= least);
-    return long === undefined
-      ? null
-      : { thread, lengthM: mm(long), size: `${thread} × ${long}` };
+    return long === undefined ? null : { thread, lengthM: mm(long), size: `${thread} × ${long}` };
   }
   const long = SIXTEENTHS.find((length) => (length / 16) * 0.0254 >= least);
   return long === undefined
@@ -137,7 +135,11 @@ export function nameFits(name: string, size: string): boolean {
   const [has, wants] = [tidy(name), tidy(size)];
   const threads = has.match(THREAD) ?? [];
   const wanted = wants.match(THREAD) ?? [];
-  if (threads.length > 0 && wanted.length > 0 && !threads.some((each) => (wanted as readonly string[]).includes(each)))
+  if (
+    threads.length > 0 &&
+    wanted.length > 0 &&
+    !threads.some((each) => (wanted as readonly string[]).includes(each))
+  )
     return false;
   for (const figure of [LENGTH, THICK]) {
     const [told, asked] = [figure.exec(has)?.[1], figure.exec(wants)?.[1]];

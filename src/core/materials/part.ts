@@ -10,6 +10,7 @@ import {
   defineRecord,
   figuresOf,
   kept,
+  later,
   length,
   mass,
   maybe,
@@ -53,9 +54,11 @@ const sheet = defineRecord({
   burns: choice('In heat it', { wood: 'chars', foam: 'melts', no: 'does neither: metal' }, 'wood'),
   /** grain or flutes: pieces keep their direction */
   grain: yesNo('Grain or flutes', { no: 'none, pieces may turn', yes: 'pieces keep their way' }),
-  kerfM: maybe(
-    length('A cut takes', { min: 0, max: 0.02, start: 0.003 }),
-    'typical: knife and snips 0, saw 3 mm',
+  kerfM: later(
+    maybe(
+      length('A cut takes', { min: 0, max: 0.02, start: 0.003 }),
+      'typical: knife and snips 0, saw 3 mm',
+    ),
   ),
   offCuts: offCuts(
     z.union([
@@ -75,7 +78,7 @@ const stick = defineRecord({
   massKgPerM: number('Mass a metre, kg', { min: 0.01, max: 20, start: 0.15 }),
   /** Young's modulus, for its sag */
   stiffnessGPa: number('Stiffness E, GPa', { min: 0.5, max: 250, start: 3 }),
-  kerfM: maybe(length('A cut takes', { min: 0, max: 0.02, start: 0.002 }), 'typical: 2 mm'),
+  kerfM: later(maybe(length('A cut takes', { min: 0, max: 0.02, start: 0.002 }), 'typical: 2 mm')),
   offCuts: offCuts(z.object({ lengthM: range(0.02, 12), count: wholeRange(1, 100) })),
   ...piece,
   ...stock,

@@ -1,6 +1,7 @@
 import type { Board } from '../build/board';
 import type { ResolvedBuild } from '../build/resolvedBuild';
 import type { Insulation } from '../electrics/insulation';
+import { GEAR_APART_M } from '../electrics/leads';
 import type { XY } from '../drawing/shapes';
 import { CLASS2_A, feedFuseA } from './feedFuse';
 import type { PowerPlan } from './plan';
@@ -230,7 +231,7 @@ type CordCut = Pick<WireCut, 'of' | 'ends'>;
 /** Gear stands side by side: a short piece from one to the next. */
 function chain(loom: Loom, heads: readonly string[], cord: CordCut, earthed: boolean): void {
   for (let k = 1; k < heads.length; k++)
-    loom.run({ ...cord, lengthM: ENDS_M }, mainsWires(earthed, heads[k - 1]!, heads[k]!));
+    loom.run({ ...cord, lengthM: GEAR_APART_M }, mainsWires(earthed, heads[k - 1]!, heads[k]!));
 }
 
 /** Every feed by a lead of its own from the supply that feeds it. */

@@ -83,6 +83,8 @@ const DIMENSIONS = {
     { symbol: '', factor: 1 },
   ],
   stops: [{ symbol: 'stops', factor: 1, aliases: ['stop', 'ev'] }],
+  /** of tape round a rim: parts of one matter */
+  turns: [{ symbol: 'turns', factor: 1, aliases: ['turn'] }],
   // Written the way photographers write it: "f/2.8" or "2.8".
   fNumber: [{ symbol: '', factor: 1 }],
   count: [{ symbol: '', factor: 1, aliases: ['pcs', 'pieces'] }],

@@ -62,6 +62,7 @@ function defaultUnit(dimension: Dimension): string {
     luminousIntensity: 'cd',
     luxPerWatt: 'lx/W',
     stops: 'stops',
+    turns: 'turns',
   };
   return plain[dimension] ?? '';
 }

@@ -104,6 +104,11 @@ export const maybe = ({ schema, edited, role }: QuantitySpec, emptyText = SILENT
   edited: { ...edited, emptyText },
 });
 
+/** A field that came later: a record that does not name it has its first value. */
+export const later = <S extends z.ZodMiniType, T extends { schema: S; start: z.infer<S> }>(
+  spec: T,
+) => ({ ...spec, schema: z._default(spec.schema, spec.start as never) as unknown as S });
+
 /** Which of several things it is; options without words of their own stand for themselves. */
 export function choice<const V extends string>(
   label: string,

@@ -17,9 +17,7 @@ export const boughtFindings = (sizes: readonly BoughtSize[]): Finding[] =>
             limit: exactMm(boughtM),
             source: 'The label of what was bought',
             where: { field, drawing: ref },
-            remedies: [
-              { label: `Draw it ${exactMm(boughtM)}`, parameters: { [field]: boughtM } },
-            ],
+            remedies: [{ label: `Draw it ${exactMm(boughtM)}`, parameters: { [field]: boughtM } }],
           },
         ],
   );

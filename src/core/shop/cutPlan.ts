@@ -135,7 +135,7 @@ function nestInBatches(
           sheet.onHand &&
           each.widthM === sheet.widthM &&
           each.heightM === sheet.heightM &&
-          each.disc === sheet.disc &&
+          (each.disc ?? false) === sheet.disc &&
           each.count > 0,
       );
       if (used) used.count -= 1;
@@ -204,14 +204,7 @@ function planSticks(part: PartOf<'stick'>, pieces: StickPiece[]): StickPlan {
 function planCloth(part: ClothPlan['part'], pieces: ClothPiece[]): ClothPlan {
   const cuts = pieces.map((piece) => ({
     piece,
-    cut: cutCloth(
-      piece.widthM,
-      piece.heightM,
-      part.widthM,
-      piece.seamM,
-      piece.hemM,
-      piece.lit,
-    ),
+    cut: cutCloth(piece.widthM, piece.heightM, part.widthM, piece.seamM, piece.hemM, piece.lit),
   }));
   return { kind: 'cloth', part, pieces: cuts, totalM: lengthOnBolt(cuts, part.widthM) };
 }

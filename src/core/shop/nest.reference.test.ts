@@ -93,7 +93,7 @@ describe('known answers', () => {
     expect(plan.sheets).toHaveLength(1);
   });
   test('the middle of a ring carries small pieces', () => {
-    const ring = { ...piece(1, 1), hole: { x: 0.25, y: 0.25, w: 0.5, h: 0.5 } };
+    const ring = { ...piece(1, 1), hole: { x: 0.5, y: 0.5, r: Math.hypot(0.25, 0.25) } };
     const plan = nest([ring, piece(0.4, 0.4)], [bought(1, 1)]);
     expect(plan.sheets).toHaveLength(1);
     const inner = plan.sheets[0]!.placements.find(({ piece: at }) => at === 1)!;

@@ -13,6 +13,7 @@ const needOf = (quantity: number, over: Partial<Need> = {}): Need => ({
   quantity,
   measure: 'piece',
   why: 'in the sockets',
+  step: 'lamps-in',
   ...over,
 });
 const plan = (needs: Need[], copies = 1) =>
@@ -36,7 +37,10 @@ test('needs of one thing are added before they are rounded to packs', () => {
 
 test('copies multiply needs, and the price of one light is the share of all', () => {
   const three = plan(
-    [needOf(16), { item: { kind: 'part', id: cord.id }, quantity: 6.5, measure: 'm', why: '' }],
+    [
+      needOf(16),
+      { item: { kind: 'part', id: cord.id }, quantity: 6.5, measure: 'm', why: '', step: '' },
+    ],
     3,
   );
   expect(three.lines[0]!.needed).toBe(48);

@@ -180,7 +180,19 @@ export function planPurchase(
     const why = known && !known.why.includes(need.why) ? `${known.why}; ${need.why}` : need.why;
     const needed = need.quantity + (known?.needed ?? 0);
     const full = need.full + (known?.neededFull ?? 0);
-    lines.set(key, line({ key, why: known?.why.includes(need.why) ? known.why : why, needed, neededFull: full, measure: need.measure }, good));
+    lines.set(
+      key,
+      line(
+        {
+          key,
+          why: known?.why.includes(need.why) ? known.why : why,
+          needed,
+          neededFull: full,
+          measure: need.measure,
+        },
+        good,
+      ),
+    );
   }
   return totals([...lines.values()], copies);
 }

@@ -31,7 +31,7 @@ describe('the sky board: eight on 1.8 m, two halves', () => {
     for (const { positionM } of resolved.emitters) expect(positionM[1]).toBeCloseTo(0, 12);
     expect(resolved.apparent.widthM).toBeGreaterThan(resolved.apparent.heightM);
   });
-  test('each half carries its own holes; a plate joins them', () => {
+  test('each half carries its own holes; two plates join them along its edges', () => {
     const { sheets } = board();
     const holes = sheets.map(
       ({ shapes }) => shapes.filter(({ layer }) => layer === 'drill').length,
@@ -54,7 +54,11 @@ describe('the sky board: eight on 1.8 m, two halves', () => {
       board({ flags })
         .sheets.filter(({ name }) => name.includes('flag'))
         .reduce((sum, { count }) => sum + count, 0);
-    expect([flags('none'), flags('sides'), flags('ends'), flags('all')]).toEqual([0, 2, 2, 4]);
+    // A board in two halves has its side flags in two halves as well.
+    expect([flags('none'), flags('sides'), flags('ends'), flags('all')]).toEqual([0, 4, 2, 6]);
+    expect(
+      board({ flags: 'sides', split: 1 }).sheets.filter(({ name }) => name === 'Side flag'),
+    ).toMatchObject([{ count: 2, widthM: 1.8 }]);
   });
   test('switching one off is a step of an eighth', () => {
     expect(board().fact('dim-step')).toBe(1 / 8);
@@ -65,6 +69,48 @@ describe('the sky board: eight on 1.8 m, two halves', () => {
     expect(fact('spacing')).toBeCloseTo(spacing, 9);
     expect(fact('link')).toBeCloseTo(spacing + 2 * 0.009 + 2 * 0.03, 9);
     expect(fact('cord')).toBeCloseTo((3 + 7 * fact('link')!) * 1.05, 9);
+  });
+});
+
+describe('sockets gathered to the ends (worked out by hand: sin(π/2·t) on 1.6 m)', () => {
+  // Gaps 153, 400, 494, 400, 153 mm; what a link takes beside its gap is 2 × 9 + 2 × 30 mm.
+  const six = board({ socketCount: 6, spacing: 'ends', split: 1 });
+  test('each link is as long as its own gap', () => {
+    const links = six.resolved.wiring.loads.slice(1).map(({ cordM }) => Math.round(cordM * 1000));
+    expect(links).toEqual([153, 400, 494, 400, 153].map((gap) => gap + 78));
+    expect(Math.round(six.fact('link')! * 1000)).toBe(572);
+    expect(Math.round(six.fact('link-least')! * 1000)).toBe(231);
+  });
+  test('cord: 3 m of tail and 1990 mm of links, 5 % for joints', () => {
+    expect(six.fact('cord')).toBeCloseTo(5.24, 3);
+    expect(six.need('cord-075')).toBeCloseTo(5.24, 3);
+  });
+  test('eight of them, as the sky board has: 5.403 m', () => {
+    expect(board({ socketCount: 8, spacing: 'ends' }).fact('cord')).toBeCloseTo(5.403, 3);
+  });
+});
+
+describe('a joint never falls on a socket', () => {
+  test.each([2, 3, 5, 7, 8, 11, 14])('%i sockets', (socketCount) => {
+    const { sheets, resolved } = board({ socketCount, split: 2, spacing: 'even' });
+    const halves = sheets.slice(0, 2);
+    expect(halves.reduce((sum, { widthM }) => sum + widthM, 0)).toBeCloseTo(1.8, 9);
+    const holes = halves.flatMap(({ shapes, widthM }) =>
+      shapes.flatMap((shape) =>
+        shape.kind === 'circle' && shape.layer === 'drill' ? [{ ...shape, widthM }] : [],
+      ),
+    );
+    expect(holes).toHaveLength(socketCount);
+    for (const { x, r, widthM } of holes) {
+      expect(x - r).toBeGreaterThan(0);
+      expect(x + r).toBeLessThan(widthM);
+    }
+    // Plates lie along both edges, clear of the row of holes; flags are no longer than a half.
+    const plate = sheets.find(({ id }) => id === 'joining-plate')!;
+    expect(plate.count).toBe(2);
+    expect(2 * plate.heightM + 0.025).toBeLessThan(halves[0]!.heightM);
+    expect(resolved.folded.widthM).toBeCloseTo(Math.max(...halves.map(({ widthM }) => widthM)), 9);
+    for (const half of halves) expect(half.markOut[0]).toMatch(/^Sockets at /);
   });
 });
 

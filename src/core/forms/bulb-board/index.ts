@@ -1,6 +1,6 @@
 import type { FormDefinition } from '../form';
 import { bulbsOnHand } from '../kit/lamps';
-import { boardProblems, layoutBoard, mostOnBoard } from './layout';
+import { boardProblems, layoutBoard, LEAST_INSET_M, mostOnBoard } from './layout';
 import { bulbBoardParameters, type BulbBoard } from './parameters';
 import { resolve } from './resolve';
 import { draw } from './draw';
@@ -34,7 +34,10 @@ export const bulbBoard: FormDefinition<BulbBoard> = {
     return {
       lengthM: { min: Math.max(need, 2 * board.insetM + LEAST_BETWEEN_M) },
       boardWidthM: { min: footprintM },
-      insetM: { max: (board.lengthM - (board.socketCount - 1) * seatM) / 2 - PLAY_M },
+      insetM: {
+        min: LEAST_INSET_M,
+        max: (board.lengthM - (board.socketCount - 1) * seatM) / 2 - PLAY_M,
+      },
       socketCount: { max: mostOnBoard(board, context) },
     };
   },

@@ -101,27 +101,35 @@ export function boardProblems(board: BulbBoard, context: FormContext): Problem[]
       path: 'socketCount',
       message: `${board.socketCount} sockets would stand ${mm(spacingM)} apart but each takes ${mm(seatM)}: at most ${mostOnBoard(board, context)} fit on this board.`,
     });
+  if (board.insetM < LEAST_INSET_M)
+    problems.push({
+      code: 'edge',
+      path: 'insetM',
+      message: `A cord hole of ${mm(HOLE_M)} so near the end breaks out of the board: set the outer sockets at least ${mm(LEAST_INSET_M)} in.`,
+    });
   if (board.boardWidthM < footprintM)
     problems.push({
       code: 'too_narrow',
       path: 'boardWidthM',
       message: `A socket of Ø ${mm(footprintM)} hangs over a board ${mm(board.boardWidthM)} wide.`,
     });
-  if (board.split === 2 && board.socketCount > 1 && railWidthM(board) < LEAST_RAIL_M)
+  if (board.split === 2 && board.socketCount > 1 && plateWidthM(board) < LEAST_PLATE_M)
     problems.push({
-      code: 'no_rail',
+      code: 'no_plate_room',
       path: 'boardWidthM',
-      message: `Beside the cord holes of a board ${mm(board.boardWidthM)} wide there is no room for the rails that join two halves: make it at least ${mm(2 * LEAST_RAIL_M + HOLE_M + 2 * CLEAR_M)} wide.`,
+      message: `Beside the cord holes of a board ${mm(board.boardWidthM)} wide there is no room for the plates that join two halves: make it at least ${mm(2 * LEAST_PLATE_M + HOLE_M + 2 * CLEAR_M)} wide.`,
     });
   return problems;
 }
 
-/** Cord hole, what stays clear beside it, and the narrowest rail that holds two halves [common practice]. */
+/** Cord hole, what stays clear beside it, and the narrowest plate that holds two halves [common practice]. */
 const HOLE_M = 0.025;
 const CLEAR_M = 0.01;
-const LEAST_RAIL_M = 0.015;
-const WIDEST_RAIL_M = 0.04;
+const LEAST_PLATE_M = 0.015;
+/** Half a cord hole, and the board that is left beside it. */
+export const LEAST_INSET_M = 0.015;
+const WIDEST_PLATE_M = 0.04;
 
-/** Rails over a joint run along both edges, clear of the row of holes. */
-export const railWidthM = ({ boardWidthM }: BulbBoard): number =>
-  Math.min(WIDEST_RAIL_M, (boardWidthM - HOLE_M) / 2 - CLEAR_M);
+/** Plates over a joint run along both edges, clear of the row of holes. */
+export const plateWidthM = ({ boardWidthM }: BulbBoard): number =>
+  Math.min(WIDEST_PLATE_M, (boardWidthM - HOLE_M) / 2 - CLEAR_M);

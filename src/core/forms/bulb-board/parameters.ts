@@ -5,6 +5,7 @@ import {
   defineParameters,
   fillMode,
   finish,
+  later,
   length,
   mainsParameters,
   part,
@@ -20,9 +21,9 @@ export const bulbBoardParameters = defineParameters({
   ]),
   split: choice('Made as', 'Board', [
     [1, 'one board'],
-    [2, 'two halves with joining rails'],
+    [2, 'two halves with joining plates'],
   ]),
-  coverPartId: part('Back cover', 'Board', 'sheet', false),
+  coverPartId: later(part('Back cover', 'Board', 'sheet', false)),
   fillMode: fillMode('Sockets'),
   socketCount: count('Sockets', 'Sockets', {
     start: 6,

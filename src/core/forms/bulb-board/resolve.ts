@@ -1,7 +1,6 @@
 import { uprightAt } from '../../build/things';
 import { rectangularSkirt, type Plate } from '../../light/controls';
 import { FINISHES } from '../../materials/finish';
-import type { Shape } from '../../drawing/drawing';
 import type { FormContext } from '../form';
 import { fact, completeBuild } from '../kit/build';
 import { partOf } from '../kit/lookup';
@@ -9,7 +8,8 @@ import { look, notChosen, stopsFor } from '../kit/findingWriters';
 import { exactMm, mm } from '../../quantity';
 import { socketFindings, socketHolder } from '../kit/sockets';
 import { bulbLamps, bulbLoads, bulbMassKg, bulbNeeds, bulbsOf } from '../kit/lamps';
-import { COVER_OFF_M, coverNeeds, coverStep, standOffs } from '../kit/covers';
+import { piecesMassKg } from '../kit/mass';
+import { COVER_OFF_M, coveredMomentKgM, coverNeeds, coverStep, standOffs } from '../kit/covers';
 import {
   CORD_ALLOWANCE,
   cordMassKg,
@@ -26,14 +26,14 @@ import { plateThings, sheetBurns } from '../kit/things';
 import { checkLamps, cutBoard, markOut, step } from '../kit/steps';
 import type { SheetPiece } from '../../build/pieces';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
-import { boardProblems, layoutBoard, railWidthM, type BoardLayout } from './layout';
+import { boardProblems, layoutBoard, plateWidthM, type BoardLayout } from './layout';
 import { type BulbBoard } from './parameters';
 import { DRILL_M, standing } from './place';
 import { BOARD_M } from '../kit/typical';
 
-/** The rails over the joint of two halves, and their screws [common practice]. */
-const RAIL_M = 0.2;
-const RAIL_SCREWS = 12;
+/** The plates over the joint of two halves, and their screws [common practice]. */
+const PLATE_M = 0.2;
+const PLATE_SCREWS = 12;
 /** A socket's flange, that its screws go through [typ]. */
 const FLANGE_M = 0.004;
 /** A board longer than this bends and fits no car [common practice]. */
@@ -70,7 +70,6 @@ function partsOf(board: BulbBoard, context: FormContext) {
   const [w, h] = upright ? [board.boardWidthM, board.lengthM] : [board.lengthM, board.boardWidthM];
   const pieces = boardPieces(board, layout, context);
   const flagged = board.flags !== 'none';
-  const cover = pieces.find(({ id }) => id === 'back-cover')!;
   return {
     board,
     context,
@@ -84,7 +83,6 @@ function partsOf(board: BulbBoard, context: FormContext) {
     h,
     pieces,
     flagged,
-    cover,
   };
 }
 type Parts = ReturnType<typeof partsOf>;
@@ -92,8 +90,10 @@ type Parts = ReturnType<typeof partsOf>;
 export function resolve(board: BulbBoard, context: FormContext): ResolvedBuild {
   const parts = partsOf(board, context);
   const { layout, seats, thickness, linksM, cordM, upright, w, h, pieces } = parts;
+  const extraKg = fittingsKg(parts);
   return completeBuild(
     {
+      momentKgM: coveredMomentKgM(piecesMassKg(pieces, context), extraKg, thickness, layout.frontM),
       ...bulbLamps(board.groups, seats, context),
       surfaces: [
         {
@@ -146,7 +146,7 @@ export function resolve(board: BulbBoard, context: FormContext): ResolvedBuild {
         depthM: board.split * (layout.frontM + thickness + COVER_OFF_M),
       },
     },
-    fittingsKg(parts),
+    extraKg,
     context,
   );
 }
@@ -157,7 +157,6 @@ function needsOf({
   seats,
   cordM,
   flagged,
-  cover,
   thickness,
 }: Parts): ResolvedBuild['needs'] {
   return [
@@ -165,9 +164,14 @@ function needsOf({
     ...fromPart(board.socketPartId, seats.length, 'piece', 'one for each bulb', 'screw-sockets'),
     ...screws(2 * seats.length, FLANGE_M + thickness, 'two a socket', 'screw-sockets'),
     ...(board.split === 2
-      ? screws(RAIL_SCREWS, 2 * thickness, 'three a rail in each half', 'join-halves')
+      ? screws(PLATE_SCREWS, 2 * thickness, 'three a plate in each half', 'join-halves')
       : []),
-    ...coverNeeds(cover, standOffs(2 * (board.lengthM + board.boardWidthM))),
+    ...coverNeeds(
+      board.coverPartId === null
+        ? `${exactMm(board.lengthM)} × ${exactMm(board.boardWidthM)}${board.split === 2 ? ' in two' : ''}`
+        : null,
+      standOffs(2 * (board.lengthM + board.boardWidthM)),
+    ),
     ...(flagged
       ? hardware('hinge-tape', flagEdgeM(board), 'hinges of the flags', 'hinge-flags')
       : []),
@@ -180,7 +184,7 @@ const flagEdgeM = ({ flags, lengthM, boardWidthM }: BulbBoard): number =>
   (flags === 'sides' || flags === 'all' ? 2 * lengthM : 0) +
   (flags === 'ends' || flags === 'all' ? 2 * boardWidthM : 0);
 
-function stepsOf({ board, context, seats, flagged }: Parts): ResolvedBuild['steps'] {
+function stepsOf({ board, context, seats, flagged, pieces }: Parts): ResolvedBuild['steps'] {
   const sheet = partOf(context, board.boardPartId, 'sheet');
   return [
     checkLamps(seats.length),
@@ -201,18 +205,18 @@ function stepsOf({ board, context, seats, flagged }: Parts): ResolvedBuild['step
           step(
             'mount',
             'join-halves',
-            'Screw the rails over the joint',
+            'Screw the plates over the joint',
             'They carry the bend; one half stays fixed, the other comes off for the car',
             'screwdriver, clamps, straight edge',
             20,
-            'both halves in one line, no rail over a cord hole',
-            { pieces: ['joining-rail'] },
+            'both halves in one line, no plate over a cord hole',
+            { pieces: ['joining-plate'] },
           ),
         ]
       : []),
     coverStep(
       standOffs(2 * (board.lengthM + board.boardWidthM)),
-      board.split === 2 ? ['back-cover', 'back-cover-second'] : undefined,
+      pieces.flatMap(({ id }) => (id.startsWith('back-cover') ? [id] : [])),
     ),
     ...(flagged
       ? [
@@ -239,7 +243,7 @@ function fittingsKg({ board, context, seats, cordM }: Parts): number {
   );
 }
 
-/** One board, or two halves with the rails that join them. */
+/** One board, or two halves with the plates that join them. */
 function bareBoards(board: BulbBoard, layout: BoardLayout, context: FormContext): SheetPiece[] {
   const { lengthM, boardWidthM, boardPartId } = board;
   const part = (id: string, name: string, fromM: number, toM: number) => {
@@ -261,11 +265,11 @@ function bareBoards(board: BulbBoard, layout: BoardLayout, context: FormContext)
     part('board-first-half', 'Board, first half', 0, joint),
     part('board-second-half', 'Board, second half', joint, lengthM),
     rectanglePiece(
-      'joining-rail',
-      'Joining rail',
+      'joining-plate',
+      'Joining plate',
       boardPartId,
-      RAIL_M,
-      Math.max(DRILL_M, railWidthM(board)),
+      PLATE_M,
+      Math.max(DRILL_M, plateWidthM(board)),
       context,
       { count: 2, markOut: ['One along each edge behind the joint, clear of the cord holes.'] },
     ),
@@ -296,12 +300,14 @@ function boardPieces(board: BulbBoard, layout: BoardLayout, context: FormContext
     ...bareBoards(board, layout, context),
     ...(flags === 'sides' || flags === 'all' ? sides : []),
     ...(flags === 'ends' || flags === 'all' ? [flag('end-flag', 'End flag', boardWidthM)] : []),
-    ...(split === 1
-      ? [cover('back-cover', 'Back cover', lengthM)]
-      : [
-          cover('back-cover', 'Back cover, first half', joint),
-          cover('back-cover-second', 'Back cover, second half', lengthM - joint),
-        ]),
+    ...(coverPartId === null
+      ? []
+      : split === 1
+        ? [cover('back-cover', 'Back cover', lengthM)]
+        : [
+            cover('back-cover', 'Back cover, first half', joint),
+            cover('back-cover-second', 'Back cover, second half', lengthM - joint),
+          ]),
   ];
 }
 
@@ -395,7 +401,9 @@ export function findings(board: BulbBoard, context: FormContext) {
       ...mainsOpen(board),
     ]),
     ...socketFindings('bulb-board', board, context),
-    ...(board.lengthM / board.split + Math.abs(board.split === 2 ? layoutBoard(board, context).jointM : 0) > BENDS_M
+    ...(board.lengthM / board.split +
+      Math.abs(board.split === 2 ? layoutBoard(board, context).jointM : 0) >
+    BENDS_M
       ? [
           look(
             'geometry',

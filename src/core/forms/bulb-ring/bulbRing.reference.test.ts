@@ -194,4 +194,11 @@ test('board piece: every socket has its hole; a slanted pair has two', () => {
   expect(drilled(ring())).toBe(16);
   expect(drilled(ring({ holes: 'pair' }))).toBe(32);
   expect(bulbRing.resolve(ring({ centreBarWidthM: 0.06 }), context).pieces).toHaveLength(2);
+  const covered = bulbRing.resolve(ring({ coverPartId: 'opal-sheet-3' as never }), context);
+  expect(covered.pieces.map(({ name }) => name)).toEqual(['Ring board', 'Back cover']);
+  // Bought to size where no sheet is chosen for it.
+  const bought = bulbRing
+    .resolve(ring(), context)
+    .needs.filter(({ item }) => item.id === 'back-panel');
+  expect(bought).toMatchObject([{ item: { size: 'ring Ø 1000 mm, hole Ø 700 mm' } }]);
 });

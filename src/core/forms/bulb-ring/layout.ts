@@ -59,9 +59,7 @@ export function seatSpacing(radii: readonly number[], count: number): number {
 function nextSeat(radii: readonly number[], count: number): number {
   if (count < 2) return Infinity;
   const [outer, inner] = [radii[0]!, radii.at(-1)!];
-  return Math.sqrt(
-    outer ** 2 + inner ** 2 - 2 * outer * inner * Math.cos((2 * Math.PI) / count),
-  );
+  return Math.sqrt(outer ** 2 + inner ** 2 - 2 * outer * inner * Math.cos((2 * Math.PI) / count));
 }
 
 /** Most seats whose centres keep a distance: exact for one row, by search for two. */

@@ -47,7 +47,7 @@ export function ringPieces(ring: BulbRing, context: FormContext, layout: RingLay
   );
   return [
     board,
-    coverPiece(ring, context, layout),
+    ...(ring.coverPartId === null ? [] : [coverPiece(ring, context, layout)]),
     ...(ring.centreBarWidthM > 0 ? [centreBar(ring, layout, context)] : []),
     ...(ring.skirtDepthM > 0
       ? [

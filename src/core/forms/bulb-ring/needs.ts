@@ -4,7 +4,6 @@ import { bulbMassKg, bulbNeeds } from '../kit/lamps';
 import { exactMm } from '../../quantity';
 import { coverNeeds, standOffs } from '../kit/covers';
 import { cordMassKg, fromPart, hardware, mainsNeeds, screws } from '../kit/needs';
-import type { SheetPiece } from '../../build/pieces';
 import type { Need } from '../../build/needs';
 import { STOCK_MARGIN_M, type RingLayout } from './layout';
 import type { BulbRing } from './parameters';
@@ -35,12 +34,7 @@ export const boardAreaM2 = (layout: RingLayout): number =>
 export const stockSideM = (ring: BulbRing): number => ring.outerDiameterM + 2 * STOCK_MARGIN_M;
 
 /** Everything one ring takes besides board and cloth, in the order of making. */
-export function ringNeeds(
-  ring: BulbRing,
-  context: FormContext,
-  layout: RingLayout,
-  cover: SheetPiece,
-): Need[] {
+export function ringNeeds(ring: BulbRing, context: FormContext, layout: RingLayout): Need[] {
   const thicknessM = partOf(context, ring.boardPartId, 'sheet')?.thicknessM ?? BOARD_M;
   return [
     ...bulbNeeds(ring.groups, layout.seats, context),
@@ -53,15 +47,31 @@ export function ringNeeds(
       'screw-sockets',
     ),
     ...(ring.standoffM > 0
-      ? hardware('stand-off', 2 * layout.count, 'metal or porcelain, two a socket', 'screw-sockets', exactMm(ring.standoffM))
+      ? hardware(
+          'stand-off',
+          2 * layout.count,
+          'metal or porcelain, two a socket',
+          'screw-sockets',
+          exactMm(ring.standoffM),
+        )
       : []),
     ...(ring.centreBarWidthM > 0
       ? screws(BAR_SCREWS, 2 * thicknessM, 'two at each end of the centre bar', 'fit-bar')
       : []),
     ...(ring.skirtDepthM > 0
-      ? hardware('clip', Math.ceil((Math.PI * ring.outerDiameterM) / CLIPS_APART_M), 'hold the skirt to the rim', 'hang-skirt')
+      ? hardware(
+          'clip',
+          Math.ceil((Math.PI * ring.outerDiameterM) / CLIPS_APART_M),
+          'hold the skirt to the rim',
+          'hang-skirt',
+        )
       : []),
-    ...coverNeeds(cover, standOffs(Math.PI * ring.outerDiameterM)),
+    ...coverNeeds(
+      ring.coverPartId === null
+        ? `ring Ø ${exactMm(ring.outerDiameterM)}, hole Ø ${exactMm(2 * Math.max(0, layout.innerRadiusM))}`
+        : null,
+      standOffs(Math.PI * ring.outerDiameterM),
+    ),
     ...mainsNeeds(ring, cordLengthM(ring, context, layout) / CORD_ALLOWANCE),
   ];
 }

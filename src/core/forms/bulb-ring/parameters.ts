@@ -5,6 +5,7 @@ import {
   defineParameters,
   FILL_MODES,
   finish,
+  later,
   length,
   mainsParameters,
   part,
@@ -29,7 +30,7 @@ export const bulbRingParameters = defineParameters({
     step: 0.005,
     help: '0 for none; carries the stand bolt',
   }),
-  coverPartId: part('Back cover', 'Board', 'sheet', false),
+  coverPartId: later(part('Back cover', 'Board', 'sheet', false)),
   fillMode: choice('Fill', 'Sockets', [...FILL_MODES, ['gap', 'By the largest gap']], {
     start: 'count',
   }),

@@ -1,5 +1,5 @@
-import type { SheetPiece } from '../../build/pieces';
-import { COVER_OFF_M } from '../kit/covers';
+import { COVER_OFF_M, coveredMomentKgM } from '../kit/covers';
+import { piecesMassKg } from '../kit/mass';
 import { partOf } from '../kit/lookup';
 import { socketHolder } from '../kit/sockets';
 import { completeBuild } from '../kit/build';
@@ -45,9 +45,16 @@ export function resolveRing(ring: BulbRing, context: FormContext): ResolvedBuild
   }));
   const link = linkLengthM(ring, context, layout);
   const pieces = ringPieces(ring, context, layout);
-  const cover = pieces.find((piece) => piece.id === 'back-cover') as SheetPiece;
+  const thickness = boardThickness(ring, context);
+  const fittingsKg = fittingsMassKg(ring, context, layout);
   return completeBuild(
     {
+      momentKgM: coveredMomentKgM(
+        piecesMassKg(pieces, context),
+        fittingsKg,
+        thickness,
+        layout.frontM,
+      ),
       ...bulbLamps(ring.groups, seats, context),
       surfaces: [boardFront(ring, layout)],
       controls: skirtOf(ring),
@@ -58,7 +65,7 @@ export function resolveRing(ring: BulbRing, context: FormContext): ResolvedBuild
         loads: bulbLoads(ring.groups, seats, (k) => (k === 0 ? ring.tailLengthM : link), context),
       },
       pieces,
-      needs: ringNeeds(ring, context, layout, cover),
+      needs: ringNeeds(ring, context, layout),
       steps: ringSteps(ring, layout, partOf(context, ring.boardPartId, 'sheet')),
       facts: ringFacts(ring, context, layout),
       findings: ringFindings(ring, context, layout),
@@ -73,10 +80,10 @@ export function resolveRing(ring: BulbRing, context: FormContext): ResolvedBuild
       built: {
         widthM: ring.outerDiameterM,
         heightM: ring.outerDiameterM,
-        depthM: layout.frontM + boardThickness(ring, context) + COVER_OFF_M,
+        depthM: layout.frontM + thickness + COVER_OFF_M,
       },
     },
-    fittingsMassKg(ring, context, layout),
+    fittingsKg,
     context,
   );
 }

@@ -14,7 +14,10 @@ export function ringSteps(
   return [
     ...boardSteps(ring, layout, sheet),
     ...barSteps(ring),
-    coverStep(standOffs(Math.PI * ring.outerDiameterM)),
+    coverStep(
+      standOffs(Math.PI * ring.outerDiameterM),
+      ring.coverPartId === null ? [] : ['back-cover'],
+    ),
     ...wiringSteps(layout),
     ...skirtSteps(ring),
   ];
@@ -114,6 +117,7 @@ function skirtSteps(ring: BulbRing): Step[] {
             'needle or tape',
             30,
             'cloth hangs clear of every bulb',
+            { pieces: ['skirt'] },
           ),
         ]
       : []),

@@ -1,10 +1,4 @@
-import {
-  bulbGroups,
-  defineParameters,
-  layerParameters,
-  length,
-  part,
-} from '../kit/parameters';
+import { bulbGroups, defineParameters, layerParameters, length, part } from '../kit/parameters';
 
 export const parameters = defineParameters({
   lampPartId: part('Clamp lamp', 'Lamp', 'clamp-lamp'),

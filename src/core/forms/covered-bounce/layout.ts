@@ -11,7 +11,9 @@ export const LEAST_EDGE_M = 0.01;
 /** Two tubes, one along each long edge, shining into the board. */
 export function layout(bounce: Bounce, context: FormContext) {
   const tube = tubeOf(bounce.unitId, context);
-  const longM = (tube?.lengthM ?? TUBE_LONG_M) * bounce.linkRun;
+  // A tube nobody has chosen yet is none longer than its board.
+  const longM =
+    (tube?.lengthM ?? Math.min(TUBE_LONG_M, bounce.widthM / bounce.linkRun)) * bounce.linkRun;
   return {
     tube,
     longM,

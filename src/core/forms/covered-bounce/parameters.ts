@@ -4,6 +4,7 @@ import {
   defineParameters,
   finish,
   layerParameters,
+  later,
   length,
   mainsParameters,
   part,
@@ -42,7 +43,7 @@ export const parameters = defineParameters({
   level: share('Level', 'Tubes', { start: 1, min: 0, max: 1 }),
   ballastPartId: part('Ballast', 'Tubes', 'ballast', false),
   ...layerParameters('Drape'),
-  rodPartId: part('Rods that hold it off', 'Drape', 'stick', false),
+  rodPartId: later(part('Rods that hold it off', 'Drape', 'stick', false)),
   drapeOutM: length('Drape over the board', 'Drape', {
     start: 0.15,
     min: 0.02,

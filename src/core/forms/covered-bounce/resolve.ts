@@ -35,6 +35,7 @@ import {
   tubeVa,
   starterNeeds,
 } from '../kit/tubes';
+import { GEAR_APART_M } from '../../electrics/leads';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
 import { type Bounce } from './parameters';
 import { layout, problems } from './layout';
@@ -54,9 +55,8 @@ const SCREWS_A_BAR = 4;
 /** Bolts of the tube clips; the base of a tube holder [typ]. */
 const CLIP_BOLT = 'M4';
 const HOLDER_M = 0.004;
-/** What the two ends of a link of cord take; gear stands side by side [common practice]. */
+/** What the two ends of a link of cord take [common practice]. */
 const STRIP_M = 0.03;
-const GEAR_APART_M = 0.3;
 /** Foam core wider than this bends under its tubes [common practice]. */
 const BENDS_M = 0.9;
 
@@ -67,14 +67,15 @@ const SHADED = { class: 'lambert' } as const;
 function boardOf(bounce: Bounce, longM: number, y: number, context: FormContext) {
   // Every tube of a run by itself: a clip that spans a joint holds neither.
   const tubeM = longM / bounce.linkRun;
-  const clipsAt = Array.from({ length: bounce.linkRun }, (_, tube) => -longM / 2 + tube * tubeM)
-    .flatMap((from) =>
-      Array.from(
-        { length: bounce.clips },
-        (_, k) =>
-          from + bounce.clipInM + ((tubeM - 2 * bounce.clipInM) * k) / (bounce.clips - 1),
-      ),
-    );
+  const clipsAt = Array.from(
+    { length: bounce.linkRun },
+    (_, tube) => -longM / 2 + tube * tubeM,
+  ).flatMap((from) =>
+    Array.from(
+      { length: bounce.clips },
+      (_, k) => from + bounce.clipInM + ((tubeM - 2 * bounce.clipInM) * k) / (bounce.clips - 1),
+    ),
+  );
   return rectanglePiece(
     'white-board',
     'White board',
@@ -298,12 +299,7 @@ function needsOf({
     ...tubeWires(bounce, longM, context, 2),
     ...holderNeeds(tube, tubes, { stackM: HOLDER_M + thickness, step: 'glue-and-clips' }),
     ...starterNeeds(bounce, tubes, context),
-    ...hardware(
-      'pipe-clip',
-      bounce.clips * tubes,
-      `${bounce.clips} a tube`,
-      'glue-and-clips',
-    ),
+    ...hardware('pipe-clip', bounce.clips * tubes, `${bounce.clips} a tube`, 'glue-and-clips'),
     ...bolts(
       CLIP_BOLT,
       bounce.clips * tubes,
@@ -333,12 +329,7 @@ function needsOf({
           ...screws(RODS, thickness + INTO_ROD_M, 'through the board into each rod', 'drape-rods'),
         ]
       : []),
-    ...hardware(
-      'spray-glue',
-      bounce.sheets > 1 ? 1 : 0,
-      'between the sheets',
-      'glue-and-clips',
-    ),
+    ...hardware('spray-glue', bounce.sheets > 1 ? 1 : 0, 'between the sheets', 'glue-and-clips'),
     ...mainsNeeds(bounce, cordM),
   ];
 }
@@ -349,7 +340,12 @@ function stepsOf({ bounce, context, tubes, layers }: Parts): ResolvedBuild['step
     markOut('the clips'),
     cutBoard('the board', 20, partOf(context, bounce.boardPartId, 'sheet')),
     ...(bounce.stiffenerPartId || layers.length
-      ? [sticks('rods and stiffeners', (bounce.stiffenerPartId ? 2 : 0) + (layers.length ? RODS : 0))]
+      ? [
+          sticks(
+            'rods and stiffeners',
+            (bounce.stiffenerPartId ? 2 : 0) + (layers.length ? RODS : 0),
+          ),
+        ]
       : []),
     step(
       'mount',

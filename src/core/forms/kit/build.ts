@@ -40,8 +40,8 @@ export function completeBuild(
     folded: given.built,
     ...given,
     massKg,
-    // Its weight lies about half-way between its back and its front.
-    momentKgM: massKg * (given.built.depthM / 2),
+    // Where nothing better is told its weight lies half-way between its back and its front.
+    momentKgM: given.momentKgM ?? massKg * (given.built.depthM / 2),
   };
 }
 

@@ -1,5 +1,4 @@
 import type { Need } from '../../build/needs';
-import type { SheetPiece } from '../../build/pieces';
 import type { Step } from '../../build/step';
 import { hardware, screws } from './needs';
 import { step } from './steps';
@@ -8,17 +7,33 @@ import { step } from './steps';
 export const COVER_OFF_M = 0.03;
 const APART_M = 0.35;
 
+/**
+ * Σ mass · distance before the cover's back: boards lie on the stand-offs, what is fitted stands half-way to the
+ * front.
+ */
+export const coveredMomentKgM = (
+  boardsKg: number,
+  fittingsKg: number,
+  thicknessM: number,
+  frontM: number,
+): number =>
+  boardsKg * (COVER_OFF_M + thicknessM / 2) + fittingsKg * (COVER_OFF_M + thicknessM + frontM / 2);
+
 /** Stand-offs that a cover of a size round its edge rests on. */
 export const standOffs = (roundM: number): number => Math.max(4, Math.ceil(roundM / APART_M));
 
-/** Hard and insulating, over every terminal: the piece is cut, this is what holds it. */
-export const coverNeeds = (cover: SheetPiece, count: number): Need[] => [
+/**
+ * Hard and insulating, over every terminal: cut from a sheet of the shelf, or bought to its size.
+ * @param size of one that is bought: “1000 × 140 mm”; null where it is cut
+ */
+export const coverNeeds = (size: string | null, count: number): Need[] => [
+  ...(size === null ? [] : hardware('back-panel', 1, 'covers the terminals', 'fit-cover', size)),
   ...hardware('stand-off', count, 'the cover rests on them', 'fit-cover', '30 mm'),
-  ...screws(count, COVER_OFF_M, `through “${cover.name}” into the stand-offs`, 'fit-cover'),
+  ...screws(count, COVER_OFF_M, 'through the back cover into the stand-offs', 'fit-cover'),
 ];
 
 /** Cut and tried while nothing is wired yet; it goes on for good when the cord is held. */
-export const coverStep = (count: number, pieces: readonly string[] = ['back-cover']): Step =>
+export const coverStep = (count: number, pieces: readonly string[]): Step =>
   step(
     'mount',
     'fit-cover',

@@ -6,7 +6,7 @@ import { exactMm } from '../../quantity';
 import { fact } from './build';
 import { look, stop } from './findingWriters';
 import { doorLeaf } from './development';
-import { closingCollision } from './leafSweep';
+import { closingCollision, type Leaves } from './leafSweep';
 import { partOf } from './lookup';
 import { bolts, hardware } from './needs';
 import { choice, degrees, length, part } from './parameters';
@@ -59,15 +59,8 @@ export const doorParameters = (group: string) => ({
 });
 
 /** The four leaves as a form or an accessory describes them. */
-export interface Doors {
-  leafLengthM: number;
-  topFreeM: number;
-  cornerM: number;
-  sideHingeM: number;
-  sideFreeM: number;
-  openedRad: number;
+export interface Doors extends Leaves {
   hingeOverlayM: number;
-  foldFirst: 'sides' | 'top';
   boardPartId: PartId | null;
 }
 

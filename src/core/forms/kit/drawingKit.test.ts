@@ -154,12 +154,13 @@ test('a resolved build leaves empty what most forms leave empty, and weighs boar
       findings: [],
       apparent: { widthM: 1, heightM: 1 },
       frontM: 0,
-      folded: { widthM: 1, heightM: 1, depthM: 0 },
+      built: { widthM: 1, heightM: 1, depthM: 0 },
     },
     0.5,
     context,
   );
   expect(build).toMatchObject({ surfaces: [], mouth: null, enclosure: null, things: [] });
+  expect(build.folded).toEqual(build.built);
   expect(build.massKg).toBeCloseTo(0.006 * 750 + 0.5, 9);
   expect(segment([0, 0], [1, 1], 'tape').layer).toBe('tape');
 });

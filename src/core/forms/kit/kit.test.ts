@@ -166,13 +166,13 @@ describe('needs', () => {
     tailLengthM: 3,
   };
   test('nothing of nothing', () => {
-    expect(fromPart(null, 3, 'piece', '')).toEqual([]);
-    expect(fromPart(id('mdf-6'), 0, 'piece', '')).toEqual([]);
-    expect(hardware('screw', 0, '')).toEqual([]);
+    expect(fromPart(null, 3, 'piece', '', 's')).toEqual([]);
+    expect(fromPart(id('mdf-6'), 0, 'piece', '', 's')).toEqual([]);
+    expect(hardware('screw', 0, '', 's')).toEqual([]);
   });
-  test('cord with 5 % for joints, plug, no dimmer', () => {
+  test('cord with 5 % for joints, plug, the grip of its tail, no dimmer', () => {
     const needs = mainsNeeds(mains, 10);
-    expect(needs.map(({ quantity }) => quantity)).toEqual([10.5, 1]);
+    expect(needs.map(({ quantity }) => quantity)).toEqual([10.5, 1, 1]);
     expect(wiringSlots(mains).dimmer).toEqual({ partId: null, field: 'dimmerPartId' });
     expect(cordMassKg(mains, 10, context)).toBeCloseTo(
       10 * partOf(context, id('cord-075'), 'cord')!.massKgPerM,
@@ -187,7 +187,7 @@ describe('needs', () => {
   });
   test('every kind of small thing has a name and a measure', () => {
     for (const kind of HARDWARE_IDS) {
-      const [need] = hardware(kind, 2, 'test');
+      const [need] = hardware(kind, 2, 'test', 'step');
       expect(['piece', 'm']).toContain(need!.measure);
     }
   });

@@ -1,11 +1,19 @@
 import { areaVector, cross, dot, minus, type Vector } from '../../light/vector';
 import { doorLeaf } from './development';
-import type { Doors } from './doors';
 
 /**
  * The closing check of barn doors: every leaf is swung from where it stands open to shut, in the order they
  * fold, past the leaves that are shut already and those that still stand open.
  */
+export interface Leaves {
+  leafLengthM: number;
+  topFreeM: number;
+  cornerM: number;
+  sideHingeM: number;
+  sideFreeM: number;
+  openedRad: number;
+  foldFirst: 'sides' | 'top';
+}
 type Side = 'top' | 'bottom' | 'left' | 'right';
 interface Collision {
   moving: Side;
@@ -21,14 +29,14 @@ const LIFT_M = 0.001;
 /** Edges that only touch do not collide. */
 const TOUCH_M = 2e-4;
 
-const ORDERS: Record<Doors['foldFirst'], readonly Side[]> = {
+const ORDERS: Record<Leaves['foldFirst'], readonly Side[]> = {
   sides: ['left', 'right', 'top', 'bottom'],
   top: ['top', 'bottom', 'left', 'right'],
 };
 
 /** First collision on the way to shut; null when all four lie flat. */
 export function closingCollision(
-  doors: Doors,
+  doors: Leaves,
   faceWidthM: number,
   faceHeightM: number,
 ): Collision | null {
@@ -42,7 +50,9 @@ export function closingCollision(
       const [off, z] = [long * out, liftM + long * on];
       if (which === 'top') return [along, faceHeightM / 2 + off, z];
       if (which === 'bottom') return [along, -faceHeightM / 2 - off, z];
-      return which === 'right' ? [faceWidthM / 2 + off, along, z] : [-faceWidthM / 2 - off, along, z];
+      return which === 'right'
+        ? [faceWidthM / 2 + off, along, z]
+        : [-faceWidthM / 2 - off, along, z];
     });
   };
   const openRad = Math.max(doors.openedRad, SHUT_RAD);
@@ -79,7 +89,11 @@ function pierces(edges: readonly Vector[], plate: readonly Vector[]): boolean {
     if (Math.min(d0, d1) > -TOUCH_M || Math.max(d0, d1) < TOUCH_M) return false;
     const share = d0 / (d0 - d1);
     const way = minus(edges[next]!, from);
-    return inside([from[0] + way[0] * share, from[1] + way[1] * share, from[2] + way[2] * share], plate, normal);
+    return inside(
+      [from[0] + way[0] * share, from[1] + way[1] * share, from[2] + way[2] * share],
+      plate,
+      normal,
+    );
   });
 }
 

@@ -32,6 +32,14 @@ export function defineParameters<S extends Record<string, Spec<unknown>>>(specs:
   };
 }
 
+/**
+ * A parameter that came with a later version of its form: where a design does not name it, it has its first value.
+ */
+export const later = <T>(spec: Spec<T>): Spec<T> => ({
+  ...spec,
+  schema: z._default(spec.schema, spec.start as never) as unknown as z.ZodMiniType<T>,
+});
+
 interface Extra {
   help?: string;
   when?: Field['when'];

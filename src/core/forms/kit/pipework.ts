@@ -9,7 +9,7 @@ import { exactMm } from '../../quantity';
 import { hardware } from './needs';
 import { stickPiece } from './pieces';
 
-/** What two pipes leave between them in a coupler [typ: the stop in its middle]. */
+/** What two pipes leave between them in a coupler [typ: the stop in its middle]; nobody who has not measured his fittings knows it. */
 const COUPLER_STOP_M = 0.002;
 /** A rest shorter than this has nothing to hold on to in its fitting. */
 const LEAST_REST_M = 0.12;
@@ -32,6 +32,10 @@ export class Pipework {
     },
   ) {}
 
+  private get stopM(): number {
+    return this.given.takeOffM > 0 ? COUPLER_STOP_M : 0;
+  }
+
   joint(fitting: Fitting, atM: Vector): string {
     const id = `J${this.joints.length + 1}`;
     this.joints.push({ id, fitting, atM });
@@ -48,12 +52,12 @@ export class Pipework {
     const lengths = runLengths(
       apart - this.takeOff(from) - this.takeOff(to),
       this.given.stockM,
-      COUPLER_STOP_M,
+      this.stopM,
     );
     let last = from;
     let along = this.takeOff(from);
     lengths.forEach((lengthM, k) => {
-      along += lengthM + COUPLER_STOP_M / 2;
+      along += lengthM + this.stopM / 2;
       const share = along / apart;
       const next =
         k === lengths.length - 1
@@ -63,7 +67,7 @@ export class Pipework {
               a[1] + (b[1] - a[1]) * share,
               a[2] + (b[2] - a[2]) * share,
             ]);
-      along += COUPLER_STOP_M / 2;
+      along += this.stopM / 2;
       this.pipe(lengths.length > 1 ? `${piece}-${k + 1}` : piece, name, last, next, lengthM);
       last = next;
     });
@@ -107,7 +111,7 @@ export class Pipework {
         joints: this.joints,
         pipes: this.pipes.map((pipe) => ({ ...pipe, piece: ids.get(pipe.piece)! })),
         takeOffM,
-        couplerM: COUPLER_STOP_M / 2,
+        couplerM: this.stopM / 2,
         field,
         ref,
       },
@@ -121,11 +125,7 @@ export function runLengths(lengthM: number, stockM: number, stopM: number): numb
   if (count === 1) return [lengthM];
   const rest = lengthM - (count - 1) * (stockM + stopM);
   const short = Math.max(0, LEAST_REST_M - rest);
-  return [
-    ...Array.from({ length: count - 2 }, () => stockM),
-    stockM - short,
-    rest + short,
-  ];
+  return [...Array.from({ length: count - 2 }, () => stockM), stockM - short, rest + short];
 }
 
 /** The fittings of a frame, from its joints alone. */

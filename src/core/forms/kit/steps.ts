@@ -98,7 +98,8 @@ const CUTTERS: Record<Cutter, { tools: string; check: string; hazard: string }> 
   snips: {
     tools: 'snips, file',
     check: 'every edge deburred: run a rag along it, it must not catch',
-    hazard: 'Sheet-metal edges slice: gloves and glasses on, deburr before you handle the piece again.',
+    hazard:
+      'Sheet-metal edges slice: gloves and glasses on, deburr before you handle the piece again.',
   },
   saw: {
     tools: 'saw along a straight edge',
@@ -107,7 +108,11 @@ const CUTTERS: Record<Cutter, { tools: string; check: string; hazard: string }> 
   },
 };
 /** Circles follow no straight edge. */
-const ROUND = { knife: 'sharp knife, card template', snips: 'snips, file', saw: 'jigsaw or router on a trammel' };
+const ROUND = {
+  knife: 'sharp knife, card template',
+  snips: 'snips, file',
+  saw: 'jigsaw or router on a trammel',
+};
 
 /** @param sheet what is cut, or nobody's choice yet; @param round  follows a circle */
 export function cutBoard(

@@ -7,6 +7,7 @@ import type { Fill, FormContext } from '../form';
 import {
   CONNECTOR_IDS,
   CONNECTORS,
+  GEAR_APART_M,
   LEAD_SIZES,
   type Connector,
   type LeadMm2,
@@ -199,6 +200,13 @@ export function tapeLoads(
   return [{ ref: 'supply', apparentVa: va, cordM: tape.tailLengthM }];
 }
 
+/** Cord of a light on tape: its tail, and from each supply to the next. */
+export const tapeCordM = (
+  tape: TapeChoice & { tailLengthM: number },
+  usedM: number,
+  context: FormContext,
+): number => tape.tailLengthM + (supplyCount(tape, usedM, context) - 1) * GEAR_APART_M;
+
 /** How many supplies carry the tape at four fifths of their rating; 1 while none is chosen. */
 export function supplyCount(tape: TapeChoice, usedM: number, context: FormContext): number {
   const strip = stripOf(tape, context);
@@ -215,7 +223,10 @@ export const feedJoints = (feed: TapeRun['feed'], rows: number): number =>
   feed === 'one' ? 1 : feed === 'both' ? 2 : rows;
 
 /** Rows cut apart are fed one by one, or run on through a jumper with a joint at both its ends. */
-export function rowJoints(feed: TapeRun['feed'], rows: number): { jumpers: number; joints: number } {
+export function rowJoints(
+  feed: TapeRun['feed'],
+  rows: number,
+): { jumpers: number; joints: number } {
   const jumpers = feed === 'rows' ? 0 : Math.max(0, rows - 1);
   return { jumpers, joints: 2 * jumpers + feedJoints(feed, rows) };
 }

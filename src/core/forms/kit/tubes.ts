@@ -67,7 +67,8 @@ export function ballastCount(
   ballastPartId: PartId | null,
   context: FormContext,
 ): number {
-  if (!tube?.needsBallast) return 0;
+  // One that was chosen is wired and bought, wanted or not: what is wrong with that is told elsewhere.
+  if (!tube?.needsBallast && ballastPartId === null) return 0;
   return Math.ceil(tubes / (partOf(context, ballastPartId, 'ballast')?.tubes ?? 1));
 }
 

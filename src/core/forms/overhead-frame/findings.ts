@@ -57,6 +57,18 @@ export function findings(frame: Overhead, { rows }: FrameLayout, context: FormCo
       ],
       ...mainsOpen(frame),
     ]),
+    ...(pipe && frame.takeOffM === 0
+      ? [
+          look(
+            'cut',
+            'overhead.take-off',
+            'What the fittings take is not known',
+            'Pipes are listed from middle to middle of their joints: measure from the middle of an elbow to where a pipe stops in it, and type it in, or every pipe is too long.',
+            { field: 'takeOffM', drawing: 'frame' },
+            'Geometry of the joints',
+          ),
+        ]
+      : []),
     ...tapeLayingFindings('overhead', frame, rows, null, false, context),
     ...typicalLayers('overhead', layers),
     ...clothFindings(frame, layers.length),

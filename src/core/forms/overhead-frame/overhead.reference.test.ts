@@ -1,3 +1,4 @@
+import { planCuts } from '../../shop/cutPlan';
 import { finished } from '../../making/finishing';
 import { demoBuild } from '../testing';
 import { loadOnSupports } from '../../statics/load';
@@ -29,7 +30,42 @@ describe('a braced 6 × 3 m frame takes about 50 m of pipe (docs/model)', () => 
   test('longer than a stick is coupled', () => {
     const { sticks, need } = frame({ widthM: 12, heightM: 8, barSpacingM: 6 });
     expect(Math.max(...sticks.map(({ lengthM }) => lengthM))).toBeLessThanOrEqual(6);
-    expect(need('pipe-clamp')).toBe(3);
+    expect(need('coupler')).toBe(3);
+  });
+  test('whole sticks and a rest, not two halves: 4 × 3.6 m and 6 × 4 m from bars of 3 m (by hand)', () => {
+    const bars = (widthM: number, heightM: number) => {
+      const { resolved, context } = frame({
+        widthM,
+        heightM,
+        barSpacingM: 2,
+        pipePartId: 'pipe-20',
+      });
+      const shop = { ...context.part('pipe-20' as never)!, offCuts: [] };
+      const [plan] = planCuts(
+        resolved.pieces.filter(({ kind }) => kind === 'stick'),
+        1,
+        () => shop,
+      ).plans;
+      return plan?.kind === 'stick' && plan.bars;
+    };
+    expect(bars(4, 3.6)).toBe(7);
+    expect(bars(6, 4)).toBe(12);
+  });
+  test('what a fitting takes is off both ends of every pipe', () => {
+    const long = (takeOffM: number) =>
+      frame({ widthM: 6, heightM: 3, barSpacingM: 0.6, takeOffM }).sticks.map(
+        ({ lengthM }) => lengthM,
+      );
+    const [bare, taken] = [long(0), long(0.0185)];
+    taken.forEach((lengthM, k) => expect(bare[k]! - lengthM).toBeCloseTo(2 * 0.0185, 9));
+    expect(frame({ takeOffM: 0 }).severity('overhead.take-off')).toBe('look');
+    expect(frame({ takeOffM: 0.012 }).ids).not.toContain('overhead.take-off');
+  });
+  test('a carrier cord for every row, a jumper and two joints from each to the next', () => {
+    const chained = frame({ feed: 'one' });
+    const rows = chained.resolved.tape!.rowsM.length;
+    expect(chained.need('cord')).toBeGreaterThan(rows * chained.resolved.built.widthM);
+    expect(chained.resolved.steps.map(({ id }) => id)).toContain('tie-rows');
   });
   test('four elbows, two tees a bar', () => {
     const { need } = frame({ widthM: 6, heightM: 3, barSpacingM: 0.6 });

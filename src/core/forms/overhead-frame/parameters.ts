@@ -3,6 +3,7 @@ import {
   count,
   defineParameters,
   layerParameters,
+  later,
   length,
   mainsParameters,
   part,
@@ -13,13 +14,15 @@ export const overheadParameters = defineParameters({
   widthM: length('Width', 'Frame', { start: 5, min: 0.5, max: 12, step: 0.05 }),
   heightM: length('Depth', 'Frame', { start: 2.5, min: 0.5, max: 12, step: 0.05 }),
   pipePartId: part('Pipe', 'Frame', 'stick'),
-  takeOffM: length('Fitting takes', 'Frame', {
-    start: 0.012,
-    min: 0,
-    max: 0.15,
-    step: 0.001,
-    help: 'middle of an elbow or tee to where the pipe stops: measure yours',
-  }),
+  takeOffM: later(
+    length('Fitting takes', 'Frame', {
+      start: 0,
+      min: 0,
+      max: 0.15,
+      step: 0.001,
+      help: 'middle of an elbow or tee to where the pipe stops: measure yours',
+    }),
+  ),
   barSpacingM: length('Cross bars at most', 'Frame', {
     start: 1.25,
     min: 0.2,

@@ -13,7 +13,17 @@ import { BLACK, boxCavity } from '../kit/cavities';
 import { rectangularSkirt, type Control } from '../../light/controls';
 import { mouthMatter } from '../../light/mouth';
 import { OPEN } from '../../light/transport/arrangement';
-import { dotsOf, feedJoints, rowJoints, tapeFacts, tapeLoads, tapeNeeds, tapeRun, tapeUnit } from '../kit/tape';
+import {
+  dotsOf,
+  feedJoints,
+  rowJoints,
+  tapeCordM,
+  tapeFacts,
+  tapeLoads,
+  tapeNeeds,
+  tapeRun,
+  tapeUnit,
+} from '../kit/tape';
 import type { Piece } from '../../build/pieces';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
 import { findings } from './findings';
@@ -65,7 +75,7 @@ function partsOf(frame: Overhead, context: FormContext) {
     joints * JOINT_KG +
     layout.framework.joints.length * TEE_KG +
     ROPES_KG +
-    cordMassKg(frame, frame.tailLengthM, context);
+    cordMassKg(frame, tapeCordM(frame, rows.usedM, context), context);
   const lamps = unitLamps(
     unit,
     strip,
@@ -215,14 +225,9 @@ function needsOf({ frame, context, layout, rows, layers, joints }: Parts): Resol
     ),
     ...hardware('rope', frame.hangPoints * frame.ropeM, 'hoisting', HOISTED),
     ...(frame.bonds === 'yes'
-      ? hardware(
-          'safety-bond',
-          frame.hangPoints,
-          'second fixing, five times the load',
-          HOISTED,
-        )
+      ? hardware('safety-bond', frame.hangPoints, 'second fixing, five times the load', HOISTED)
       : []),
-    ...mainsNeeds(frame, frame.tailLengthM),
+    ...mainsNeeds(frame, tapeCordM(frame, rows.usedM, context)),
   ];
 }
 
@@ -338,7 +343,9 @@ function facts(frame: Overhead, layout: FrameLayout, context: FormContext) {
   const { rows, bars, pipeM, pieces } = layout;
   const { strip } = tapeUnit(frame, rows.usedM, context);
   const bolt = layerParts(frame, context)[0]?.widthM;
-  const cloth = bolt ? cutCloth(frame.widthM, frame.heightM, bolt, frame.seamM, frame.hemM, true) : null;
+  const cloth = bolt
+    ? cutCloth(frame.widthM, frame.heightM, bolt, frame.seamM, frame.hemM, true)
+    : null;
   return [
     ...tapeFacts(rows, strip, 'row'),
     fact('row', 'Row cut to', rows.rowsM[0] ?? 0, 'width less 50 mm a side, down to a cut mark'),

@@ -36,13 +36,20 @@ test('a shallow box sends more straight out than a deep one', () => {
   expect(stack().resolved.mouth!.directShare).toBeCloseTo(0.5, 9);
 });
 
-test('bracket: as large as the stack and 2 cm round it, a bolt for each panel', () => {
+test('bracket: as large as the stack and 2 cm round it, a bolt for each panel and two of the spigot', () => {
   const [bracket] = stack().sheets;
   expect([bracket!.widthM, bracket!.heightM]).toEqual([
     expect.closeTo(0.34, 9),
     expect.closeTo(0.45, 9),
   ]);
-  expect(bracket!.shapes.filter(({ layer }) => layer === 'drill')).toHaveLength(2);
+  expect(bracket!.shapes.filter(({ layer }) => layer === 'drill')).toHaveLength(2 + 2);
+  const bolts = stack().resolved.needs.filter(({ item }) => item.id === 'bolt');
+  expect(bolts.map(({ quantity }) => quantity)).toEqual([2, 2]);
+  // A camera thread for the panels; the rigid bracket does not fold with the box.
+  expect(bolts[0]!.item).toMatchObject({ size: expect.stringMatching(/^1\/4-20 × /) });
+  const { folded } = stack().resolved;
+  expect(folded.widthM).toBeGreaterThanOrEqual(bracket!.widthM);
+  expect(folded.heightM).toBeGreaterThanOrEqual(bracket!.heightM);
   expect(stack({ bracketPartId: null }).sheets).toEqual([]);
 });
 

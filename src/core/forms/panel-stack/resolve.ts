@@ -247,10 +247,22 @@ function needsOf({ stack, cordM, bracketM }: Parts): ResolvedBuild['needs'] {
     ...fromUnit(stack.unitId, stack.panelCount, 'piece', 'the panels', 'bolt-panels'),
     ...fromPart(stack.softboxPartId, 1, 'piece', 'the box', 'hang-box'),
     // A panel's thread is blind: its bolt holds without a nut.
-    ...hardware('bolt', stack.panelCount, 'one a panel, into its own thread', 'bolt-panels', boltFor(PANEL_BOLT, bracketM)?.size),
+    ...hardware(
+      'bolt',
+      stack.panelCount,
+      'one a panel, into its own thread',
+      'bolt-panels',
+      boltFor(PANEL_BOLT, bracketM)?.size,
+    ),
     ...hardware('spigot', 1, 'bracket to stand', 'bolt-panels'),
     ...(stack.bracketPartId
-      ? bolts(SPIGOT_BOLT, SPIGOT_BOLTS, bracketM + SPIGOT_PLATE_M, 'spigot to bracket', 'bolt-panels')
+      ? bolts(
+          SPIGOT_BOLT,
+          SPIGOT_BOLTS,
+          bracketM + SPIGOT_PLATE_M,
+          'spigot to bracket',
+          'bolt-panels',
+        )
       : []),
     ...mainsNeeds(stack, cordM),
   ];

@@ -103,7 +103,14 @@ function sectionOf({
       hatched(rectangle(-H, -back, H, 0, 'cut', 'panel'), hatchOf(panel.backPartId, context)),
       rectangle(-H, spacerM, H, spacerM + front, 'glass', 'layer'),
       ...rows.rowsM.map((_, row) =>
-        rectangle(heights[row]! - TAPE_HALF_M, 0, heights[row]! + TAPE_HALF_M, 0.003, 'tape', 'tape'),
+        rectangle(
+          heights[row]! - TAPE_HALF_M,
+          0,
+          heights[row]! + TAPE_HALF_M,
+          0.003,
+          'tape',
+          'tape',
+        ),
       ),
       ...[-1, 1].flatMap((side) => [
         ...Array.from({ length: Math.min(washers, MOST_WASHERS) }, (_, k) =>
@@ -129,20 +136,13 @@ function sectionOf({
     [
       measure([-H, 0], [-H, spacerM], 0.1 * size, 'Spacer'),
       ...(rows.rowsM.length > 1
-        ? [
-            measure(
-              [heights[1]!, -back],
-              [heights[0]!, -back],
-              -0.06 * size,
-              'Row pitch',
-            ),
-          ]
+        ? [measure([heights[1]!, -back], [heights[0]!, -back], -0.06 * size, 'Row pitch')]
         : []),
       ...(rows.rowsM.length
         ? [measure([heights[0]!, spacerM + front], [H, spacerM + front], 0.06 * size, 'First row')]
         : []),
     ],
-    [knob('spacerM', 'Spacer', [0, spacerM], [0, 1])],
+    [knob('spacerM', 'Spacer', [0, panel.spacerM], [0, 1])],
   );
 }
 

@@ -22,7 +22,16 @@ import {
   step,
   tryTape,
 } from '../kit/steps';
-import { dotsOf, rowJoints, tapeFacts, tapeLoads, tapeNeeds, tapeRun, tapeUnit } from '../kit/tape';
+import {
+  dotsOf,
+  rowJoints,
+  tapeCordM,
+  tapeFacts,
+  tapeLoads,
+  tapeNeeds,
+  tapeRun,
+  tapeUnit,
+} from '../kit/tape';
 import { tapeLayingFindings } from '../kit/tapeLayingFindings';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
 import { type Sandwich } from './parameters';
@@ -95,12 +104,21 @@ function partsOf(panel: Sandwich, context: FormContext) {
       shapes: [...drill, ...rowMarks],
       markOut: [together, ...rowWords(panel, rows.rowsM, heights)],
     }),
-    rectanglePiece('front', 'Front sheet', panel.frontPartId, panel.widthM, panel.heightM, context, {
-      shapes: [...drill, ...sunk],
-      markOut: [together, 'Countersunk from the outside for flat heads.'],
-    }),
+    rectanglePiece(
+      'front',
+      'Front sheet',
+      panel.frontPartId,
+      panel.widthM,
+      panel.heightM,
+      context,
+      {
+        shapes: [...drill, ...sunk],
+        markOut: [together, 'Countersunk from the outside for flat heads.'],
+      },
+    ),
   ];
-  const clampedM = spacerM + sheets.reduce((sum, { thicknessM }) => sum + (thicknessM || SHEET_M), 0);
+  const clampedM =
+    spacerM + sheets.reduce((sum, { thicknessM }) => sum + (thicknessM || SHEET_M), 0);
   const { jumpers, joints } = rowJoints(panel.feed, rows.rowsM.length);
   const lamps = unitLamps(
     unit,
@@ -134,7 +152,7 @@ type Parts = ReturnType<typeof partsOf>;
 
 export function resolve(panel: Sandwich, context: FormContext): ResolvedBuild {
   const parts = partsOf(panel, context);
-  const { strip, rows, layers, holes, frontM2, sidesM2, sheets, lamps, spacerM, clampedM } = parts;
+  const { strip, rows, layers, frontM2, sidesM2, sheets, lamps, spacerM, clampedM } = parts;
   return completeBuild(
     {
       ...lamps,
@@ -195,7 +213,7 @@ function needsOf({
     ...(panel.backing === 'metal'
       ? hardware('foil-tape', rows.usedM, 'under the tape', 'lay-tape')
       : []),
-    ...mainsNeeds(panel, panel.tailLengthM),
+    ...mainsNeeds(panel, tapeCordM(panel, rows.usedM, context)),
   ];
 }
 
@@ -213,7 +231,14 @@ function rowWords(
   ];
 }
 
-function mouthOf({ panel, layers, frontM2, sidesM2, spacerM, lamps }: Parts): ResolvedBuild['mouth'] {
+function mouthOf({
+  panel,
+  layers,
+  frontM2,
+  sidesM2,
+  spacerM,
+  lamps,
+}: Parts): ResolvedBuild['mouth'] {
   return {
     shape: 'rectangle',
     widthM: panel.widthM,
@@ -392,6 +417,6 @@ function fittingsKg({ panel, context, strip, rows, holes, washers }: Parts): num
   return (
     rows.usedM * (strip?.massKgPerM ?? TAPE_KG_PER_M) +
     holes.length * (BOLT_KG + WASHER_KG * washers) +
-    cordMassKg(panel, panel.tailLengthM, context)
+    cordMassKg(panel, tapeCordM(panel, rows.usedM, context), context)
   );
 }

@@ -9,7 +9,8 @@ describe('layout of a 60 × 30 cm panel', () => {
     expect(fact('rows-fit')).toBe(8);
     expect(fact('row')).toBeCloseTo(0.5, 9);
     expect(fact('tape-capacity')).toBeCloseTo(4, 9);
-    expect(fact('jumpers')).toBe(7);
+    expect(fact('jumpers')).toBe(0);
+    expect(panel({ feed: 'one' }).fact('jumpers')).toBe(7);
   });
   test('bolts round the border, corners once: 3 along and 2 up are six', () => {
     expect(panel().fact('bolts')).toBe(6);
@@ -20,7 +21,48 @@ describe('layout of a 60 × 30 cm panel', () => {
     expect(panel({ spacerM: 0.0325 }).fact('washers')).toBe(21);
     expect(panel().need('washer')).toBe(6 * 20);
   });
-  test('both sheets are drilled alike, countersunk marks on each', () => {
+  test('six bolts and fifteen washers hold 24 mm (common practice): M6 of 1.6 mm', () => {
+    const six = panel({ spacerM: 0.024 });
+    expect([six.fact('bolts'), six.fact('washers')]).toEqual([6, 15]);
+    expect(six.need('washer')).toBe(6 * 15);
+    // 24 mm of washers, two sheets of 3 mm, nut and two threads: 30 + 5.2 + 2 → 40 mm.
+    const bolt = six.resolved.needs.find(({ item }) => item.id === 'bolt')!;
+    expect(bolt.item).toMatchObject({ size: 'M6 × 40' });
+    expect(six.resolved.built.depthM).toBeCloseTo(0.03, 9);
+  });
+  test('M5 washers are 1 mm thick: twenty-four of them, and a hole of 5.5 mm', () => {
+    const five = panel({ spacerM: 0.024, bolt: 'M5' });
+    expect(five.fact('washers')).toBe(24);
+    const radii = five.sheets[0]!.shapes.flatMap((shape) =>
+      shape.kind === 'circle' && shape.layer === 'drill' ? [shape.r] : [],
+    );
+    expect(new Set(radii)).toEqual(new Set([0.00275]));
+    // A gap is built of whole washers: the front stands where they put it.
+    expect(panel({ spacerM: 0.0235, bolt: 'M5' }).fact('spacer')).toBeCloseTo(0.024, 12);
+  });
+  test('rows fed one by one have no jumpers: 14 joints, or 27 in one run of 14', () => {
+    const big = { heightM: 0.5, widthM: 0.6, tapeLengthM: 14 * 0.5, rowPitchM: 0.03 };
+    const [each, run] = [panel({ ...big, feed: 'rows' }), panel({ ...big, feed: 'one' })];
+    const rows = each.resolved.tape!.rowsM.length;
+    expect([each.fact('joints'), each.fact('jumpers')]).toEqual([rows, 0]);
+    expect([run.fact('joints'), run.fact('jumpers')]).toEqual([2 * (rows - 1) + 1, rows - 1]);
+  });
+  test('every row is marked on the back where it lies, and told in words', () => {
+    const { sheets, resolved, fact } = panel();
+    const rows = sheets[0]!.shapes.flatMap((shape) =>
+      shape.kind === 'polyline' && shape.layer === 'mark' ? [shape.points] : [],
+    );
+    expect(rows).toHaveLength(resolved.tape!.rowsM.length);
+    expect(0.3 - rows[0]![0]![1]).toBeCloseTo(fact('first-row')!, 9);
+    for (const [k, [[x1, y1], [x2, y2]]] of (
+      rows as unknown as [[number, number], [number, number]][]
+    ).entries()) {
+      expect([x1, y1]).toEqual([expect.closeTo(0.03, 9), expect.closeTo(y2, 9)]);
+      expect(x2 - x1).toBeCloseTo(resolved.tape!.rowsM[k]!, 9);
+    }
+    expect(sheets[0]!.markOut.join(' ')).toContain('from the top edge');
+  });
+  test('both sheets are drilled alike, the front countersunk', () => {
     const { sheets } = panel();
     expect(sheets.map(({ widthM, heightM }) => [widthM, heightM])).toEqual([
       [0.6, 0.3],

@@ -1,6 +1,13 @@
 import type { FormContext } from '../form';
 import { mm } from '../../quantity';
-import { continuousRows, cutMarkOf, cutRows, stripOf, tapeWidthOf, type TapeRows } from '../kit/tape';
+import {
+  continuousRows,
+  cutMarkOf,
+  cutRows,
+  stripOf,
+  tapeWidthOf,
+  type TapeRows,
+} from '../kit/tape';
 import type { Problem } from '../../result';
 import type { StripPan } from './parameters';
 

@@ -56,7 +56,7 @@ export function panPieces(pan: StripPan, context: FormContext): Piece[] {
         [`Cut a circle of Ø ${exactMm(disc)}; the tab folds over the rim.`],
       ),
     ),
-    ...(layers.length > 1
+    ...(layers.length > 1 && pan.layerSpacingM > 0
       ? [
           rectanglePiece(
             'spacer-ring',

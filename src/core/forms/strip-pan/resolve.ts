@@ -5,7 +5,15 @@ import { fact, completeBuild } from '../kit/build';
 import { layerOf, layerParts, partOf } from '../kit/lookup';
 import { look, notChosen, stopsFor, typicalLayers } from '../kit/findingWriters';
 import { unitLamps } from '../kit/lamps';
-import { bolts, cordMassKg, fromPart, hardware, mainsNeeds, mainsOpen, wiringSlots } from '../kit/needs';
+import {
+  bolts,
+  cordMassKg,
+  fromPart,
+  hardware,
+  mainsNeeds,
+  mainsOpen,
+  wiringSlots,
+} from '../kit/needs';
 import { roundCavity, wallOf } from '../kit/cavities';
 import {
   addLayers,
@@ -17,7 +25,17 @@ import {
   step,
   tryTape,
 } from '../kit/steps';
-import { dotsOf, feedJoints, rowJoints, tapeFacts, tapeLoads, tapeNeeds, tapeRun, tapeUnit } from '../kit/tape';
+import {
+  dotsOf,
+  feedJoints,
+  rowJoints,
+  tapeCordM,
+  tapeFacts,
+  tapeLoads,
+  tapeNeeds,
+  tapeRun,
+  tapeUnit,
+} from '../kit/tape';
 import { tapeLayingFindings } from '../kit/tapeLayingFindings';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
 import { layoutPan, panProblems } from './layout';
@@ -48,7 +66,8 @@ function partsOf(pan: StripPan, context: FormContext) {
   const height = pan.depthM + Math.max(0, layers.length - 1) * pan.layerSpacingM;
   const mouthM2 = Math.PI * layout.radiusM ** 2;
   const rimM2 = layout.circumferenceM * height;
-  const needs = pan.panPartId === null ? [] : fromPart(pan.panPartId, 1, 'piece', 'the pan', 'finish-inside');
+  const needs =
+    pan.panPartId === null ? [] : fromPart(pan.panPartId, 1, 'piece', 'the pan', 'finish-inside');
   const lamps = unitLamps(
     unit,
     strip,
@@ -171,7 +190,7 @@ function needsOf({
     ...(pan.finish === 'foil' || pan.finish === 'foil-crumpled'
       ? hardware('foil', (mouthM2 + rimM2) / FOIL_WIDTH_M, 'lining', 'finish-inside')
       : []),
-    ...mainsNeeds(pan, pan.tailLengthM),
+    ...mainsNeeds(pan, tapeCordM(pan, rows.usedM, context)),
   ];
 }
 
@@ -230,10 +249,10 @@ function factsOf({ pan, layout, rows, strip }: Parts): ResolvedBuild['facts'] {
       : [
           fact(
             'turns',
-            'Whole turns from one reel',
-            Math.floor(layout.turnsPerReel + 1e-9),
-            `reel / (π · Ø − gap) = ${layout.turnsPerReel.toFixed(2)}`,
-            'count',
+            'Turns from one reel',
+            Math.floor(layout.turnsPerReel * 100) / 100,
+            'reel / (π · Ø − gap)',
+            'turns',
           ),
         ]),
     ...tapeFacts(rows, strip, pan.tapeOn === 'rim' ? 'turn' : 'circle'),
@@ -284,7 +303,7 @@ function findingsOf({
 function fittingsKg({ pan, context, rows, strip }: Parts): number {
   return (
     rows.usedM * (strip?.massKgPerM ?? TAPE_KG_PER_M) +
-    cordMassKg(pan, pan.tailLengthM, context) +
+    cordMassKg(pan, tapeCordM(pan, rows.usedM, context), context) +
     (pan.panPartId ? PAN_KG : 0)
   );
 }

@@ -12,7 +12,16 @@ import { bulgeOf } from '../../drawing/path';
 import { circle, labelled, outline, type XY } from '../../drawing/shapes';
 import type { Shape } from '../../drawing/drawing';
 import { checkTape, cutBoard, joinTape, layTape, markOut, step, tryTape } from '../kit/steps';
-import { feedJoints, stripOf, tapeFacts, tapeLoads, tapeNeeds, tapeRun, tapeUnit } from '../kit/tape';
+import {
+  feedJoints,
+  stripOf,
+  tapeCordM,
+  tapeFacts,
+  tapeLoads,
+  tapeNeeds,
+  tapeRun,
+  tapeUnit,
+} from '../kit/tape';
 import { tapeLayingFindings } from '../kit/tapeLayingFindings';
 import type { SheetPiece } from '../../build/pieces';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
@@ -54,7 +63,8 @@ function partsOf(ring: StripRing, context: FormContext) {
   const paint = partOf(context, ring.paintPartId, 'paint');
   const joints = feedJoints(ring.feed, rows.rowsM.length);
   const extraKg =
-    rows.usedM * (strip?.massKgPerM ?? TAPE_KG_PER_M) + cordMassKg(ring, ring.tailLengthM, context);
+    rows.usedM * (strip?.massKgPerM ?? TAPE_KG_PER_M) +
+    cordMassKg(ring, tapeCordM(ring, rows.usedM, context), context);
   return { ring, context, layout, rows, strip, lamps, R, board, area, paint, joints, extraKg };
 }
 type Parts = ReturnType<typeof partsOf>;
@@ -99,7 +109,9 @@ export function resolveStripRing(ring: StripRing, context: FormContext): Resolve
 function needsOf({ ring, context, rows, area, paint, joints }: Parts): ResolvedBuild['needs'] {
   return [
     ...tapeNeeds(ring, rows, joints, RUN_ENDS_M + joints * JUMPER_M, context),
-    ...(ring.backing === 'metal' ? hardware('foil-tape', rows.usedM, 'under the tape', 'lay-tape') : []),
+    ...(ring.backing === 'metal'
+      ? hardware('foil-tape', rows.usedM, 'under the tape', 'lay-tape')
+      : []),
     ...fromPart(
       ring.paintPartId,
       paint ? (area * COATS) / paint.coverageM2PerL : 0,
@@ -107,7 +119,7 @@ function needsOf({ ring, context, rows, area, paint, joints }: Parts): ResolvedB
       'two coats',
       'finish-front',
     ),
-    ...mainsNeeds(ring, ring.tailLengthM),
+    ...mainsNeeds(ring, tapeCordM(ring, rows.usedM, context)),
   ];
 }
 
@@ -115,7 +127,12 @@ function stepsOf({ ring, context, rows, joints }: Parts): ResolvedBuild['steps']
   return [
     checkTape(rows.usedM),
     markOut('both circles and the tab'),
-    cutBoard('the ring, the inner circle last', 25, partOf(context, ring.boardPartId, 'sheet'), true),
+    cutBoard(
+      'the ring, the inner circle last',
+      25,
+      partOf(context, ring.boardPartId, 'sheet'),
+      true,
+    ),
     step(
       'finish',
       'finish-front',

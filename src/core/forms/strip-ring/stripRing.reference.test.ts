@@ -1,3 +1,5 @@
+import { straightened } from '../../drawing/path';
+import { polygonAreaM2 } from '../kit/pieces';
 import { INCH, demoBuild } from '../testing';
 
 const ring = (over: Record<string, unknown> = {}) => demoBuild('lens-ring', over);
@@ -49,17 +51,28 @@ describe('laying', () => {
 });
 
 describe('the board', () => {
-  test('both circles, a mark for every row, the tab with its hole', () => {
+  test('the rim and its tab in one closed line, the inner circle, a mark for every row', () => {
     const [board] = ring().sheets;
     const circles = board!.shapes.flatMap((shape) => (shape.kind === 'circle' ? [shape] : []));
-    expect(circles.filter(({ layer }) => layer === 'cut').map(({ r }) => r)).toEqual([0.2, 0.15]);
+    expect(circles.filter(({ layer }) => layer === 'cut').map(({ r }) => r)).toEqual([0.15]);
+    // Cut apart, the outer circle would free the tab: rim and tab are one line.
+    const cut = board!.shapes.filter(({ kind, layer }) => kind === 'polyline' && layer === 'cut');
+    expect(cut).toMatchObject([{ closed: true }]);
+    const line = cut[0]!.kind === 'polyline' ? straightened(cut[0]!) : [];
+    const [cx, cy] = [board!.widthM / 2, board!.heightM - 0.01 - 0.2];
+    for (const [x, y] of line) {
+      const away = Math.hypot(x - cx, y - cy);
+      const onTab = Math.abs(x - cx) <= 0.03 + 1e-9 && y < cy;
+      if (!onTab) expect(Math.abs(away - 0.2)).toBeLessThan(2e-5);
+    }
+    expect(polygonAreaM2(line) - Math.PI * 0.15 ** 2).toBeCloseTo(board!.areaM2, 4);
     expect(circles.filter(({ layer }) => layer === 'mark')).toHaveLength(5);
     expect(circles.filter(({ layer }) => layer === 'drill')).toHaveLength(1);
     expect(board!.widthM).toBeCloseTo(0.42, 9);
     expect(board!.heightM).toBeCloseTo(0.42 + 0.06, 9);
   });
-  test('what falls out is a square of inner Ø/√2', () => {
-    expect(ring().sheets[0]!.hole!.w).toBeCloseTo(0.3 / Math.SQRT2, 9);
+  test('what falls out is a disc of the inner Ø', () => {
+    expect(ring().sheets[0]!.hole!.r).toBeCloseTo(0.15, 9);
   });
   test('no tab, no bolt', () => {
     const [board] = ring({ tabM: 0 }).sheets;

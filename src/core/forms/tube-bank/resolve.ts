@@ -33,6 +33,7 @@ import {
   tubeVa,
   starterNeeds,
 } from '../kit/tubes';
+import { GEAR_APART_M } from '../../electrics/leads';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
 import { type TubeBank } from './parameters';
 import { layout, rowEnds, problems } from './layout';
@@ -142,7 +143,7 @@ function partsOf(bank: TubeBank, context: FormContext) {
   const pieces = boardsOf(bank, laid, context);
   // A cord from each tube's end to the next one's, with what its ends take.
   const linkM = bank.pitchM + 2 * STRIP_M;
-  const cordM = bank.tailLengthM + mainsLinks(tube, bank, context) * linkM;
+  const cordM = bank.tailLengthM + linksM(tube, bank, linkM, context);
   const thickness = partOf(context, bank.boardPartId, 'sheet')?.thicknessM ?? BOARD_M;
   return {
     bank,
@@ -219,16 +220,19 @@ export function resolve(bank: TubeBank, context: FormContext): ResolvedBuild {
   );
 }
 
-/** Joints of the mains along the tubes: each fed at both ends has one on either side; gear stands together. */
-function mainsLinks(
+/** Cord of the mains along the tubes: each fed at both ends has one on either side; gear stands together. */
+function linksM(
   tube: UnitOf<'tube'> | null,
   bank: TubeBank,
+  linkM: number,
   context: FormContext,
 ): number {
   const each = Math.max(0, bank.tubeCount - 1);
-  if (bank.ballastPartId !== null)
-    return Math.max(0, ballastCount(tube, bank.tubeCount, bank.ballastPartId, context) - 1);
-  return tube?.fedAt === 'both' ? 2 * each : each;
+  if (bank.ballastPartId !== null) {
+    const gear = ballastCount(tube, bank.tubeCount, bank.ballastPartId, context);
+    return Math.max(0, gear - 1) * GEAR_APART_M;
+  }
+  return (tube?.fedAt === 'both' ? 2 * each : each) * linkM;
 }
 
 function needsOf(parts: Parts): ResolvedBuild['needs'] {
@@ -236,13 +240,7 @@ function needsOf(parts: Parts): ResolvedBuild['needs'] {
   const stackM = CLIP_BASE_M + thickness;
   return [
     ...fromUnit(bank.unitId, tubes, 'piece', 'the lamps', 'lamps-in'),
-    ...fromPart(
-      bank.ballastPartId,
-      ballasts,
-      'piece',
-      'one for every so many tubes',
-      'wire-mains',
-    ),
+    ...fromPart(bank.ballastPartId, ballasts, 'piece', 'one for every so many tubes', 'wire-mains'),
     ...tubeWires(bank, parts.longM, context),
     ...holderNeeds(tube, tubes, { stackM, step: 'clip-tubes' }),
     ...starterNeeds(bank, tubes, context),

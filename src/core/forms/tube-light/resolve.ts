@@ -7,7 +7,7 @@ import { unitLamps } from '../kit/lamps';
 import { cordMassKg, hardware, mainsNeeds, mainsOpen, wiringSlots } from '../kit/needs';
 import { clothPiece, stickPiece } from '../kit/pieces';
 import { checkTape, joinTape, layTape, step, sticks, tryTape } from '../kit/steps';
-import { dotsOf, tapeFacts, tapeLoads, tapeNeeds, tapeRun, tapeUnit } from '../kit/tape';
+import { dotsOf, tapeCordM, tapeFacts, tapeLoads, tapeNeeds, tapeRun, tapeUnit } from '../kit/tape';
 import { tapeLayingFindings } from '../kit/tapeLayingFindings';
 import { linedCavity, lineOf } from './cavity';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
@@ -70,7 +70,7 @@ export function resolve(light: TubeLight, context: FormContext): ResolvedBuild {
       needs: [
         ...tapeNeeds(light, rows, light.strands, ENDS_M, context),
         ...hardware('cap', 2, 'ends of the tube', 'cap'),
-        ...mainsNeeds(light, light.tailLengthM),
+        ...mainsNeeds(light, tapeCordM(light, rows.usedM, context)),
       ],
       steps: stepsOf(parts),
       facts: factsOf(parts),
@@ -95,7 +95,7 @@ export function resolve(light: TubeLight, context: FormContext): ResolvedBuild {
         : [],
     },
     rows.usedM * (strip?.massKgPerM ?? TAPE_KG_PER_M) +
-      cordMassKg(light, light.tailLengthM, context) +
+      cordMassKg(light, tapeCordM(light, rows.usedM, context), context) +
       CAPS_KG,
     context,
   );

@@ -34,12 +34,14 @@ describe('leaves for a 6½ in lamp (common practice)', () => {
     expect(xs[1]! - xs[0]!).toBeCloseTo(4.5, 9);
     expect(xs[2]! - xs[3]!).toBeCloseTo(2, 9);
   });
-  test('hinge holes on every leaf, pilot 3.3 mm', () => {
+  test('four hinge holes on every leaf for M4 (ISO 273: 4.5 mm), as many bolts again into the lamp', () => {
     for (const { shapes } of doors.sheets) {
       const holes = shapes.flatMap((shape) => (shape.kind === 'circle' ? [shape] : []));
-      expect(holes.map(({ r }) => r)).toEqual([0.00165, 0.00165]);
+      expect(holes.map(({ r }) => r)).toEqual([0.00225, 0.00225, 0.00225, 0.00225]);
+      expect(holes[0]!.label).toContain('pilot 3.3 mm');
     }
     expect(doors.need('hinge')).toBe(8);
+    expect(doors.need('bolt')).toBe(2 * 16);
   });
 });
 
