@@ -225,8 +225,15 @@ describe('pictures of the plan', () => {
           expect(y).toBeGreaterThan(-1e-9);
           expect(y).toBeLessThan(sheet.heightM + 1e-9);
         }
-        const names = shapes.filter(({ kind }) => kind === 'text');
-        expect(names).toHaveLength(sheet.placements.length);
+        const said = shapes.flatMap((shape) => (shape.kind === 'text' ? [shape] : []));
+        for (const { piece, x, y, w, h } of sheet.placements) {
+          const own = said.filter(({ text }) => text.split(' ')[0] === each.marks[piece]);
+          expect(own).toHaveLength(1);
+          expect(own[0]!.x).toBeGreaterThan(x);
+          expect(own[0]!.x).toBeLessThan(x + w);
+          expect(own[0]!.y).toBeGreaterThan(y);
+          expect(own[0]!.y).toBeLessThan(y + h);
+        }
       });
     }
   });
@@ -253,7 +260,8 @@ describe('pictures of the plan', () => {
   test('bars and cloth', () => {
     const bars = only<StickPlan>([stickPiece('piece', 'Mast', id('pipe-alu-25'), 2, 4)]);
     const { shapes } = sticksView(bars);
-    expect(shapes.filter(({ kind }) => kind === 'text')).toHaveLength(4);
+    const said = shapes.flatMap((shape) => (shape.kind === 'text' ? [shape.text] : []));
+    expect(said).toEqual(['1a: 2000', '1b: 2000', 'A: 1996', '1c: 2000', '1d: 2000', 'B: 1996']);
     const cloth = only<ClothPlan>([clothPiece('piece', 'Cloth', id('silk'), 5, 2.5)]);
     const seams = clothView(cloth).shapes.filter(({ layer }) => layer === 'score');
     expect(seams).toHaveLength(cloth.pieces[0]!.cut.seams);

@@ -4,6 +4,7 @@ import type { Part, PartOf } from '../materials/part';
 import { cutCloth, type ClothCut } from '../materials/cloth';
 import { kerfOf } from '../materials/cutting';
 import { nest, type Nesting, type NestOptions, type NestPiece, type Stock } from './nest';
+import { markOf } from './marks';
 import { cutSticks, type StickCut } from './sticks';
 
 /** Where the pieces of one kind of board lie. */
@@ -12,6 +13,8 @@ export interface SheetPlan {
   part: PartOf<'sheet'>;
   /** one entry for every single piece, copies counted out */
   pieces: SheetPiece[];
+  /** what is written on each */
+  marks: string[];
   nesting: Nesting;
   /** whole sheets used, on hand or bought; off-cuts are not among them */
   sheets: number;
@@ -25,6 +28,7 @@ export interface StickPlan {
   kind: 'stick';
   part: PartOf<'stick'>;
   pieces: StickPiece[];
+  marks: string[];
   cut: StickCut;
   bars: number;
   barsFull: number;
@@ -34,7 +38,7 @@ export interface StickPlan {
 export interface ClothPlan {
   kind: 'cloth';
   part: PartOf<'cloth'> | PartOf<'diffusion'>;
-  pieces: { piece: ClothPiece; cut: ClothCut }[];
+  pieces: { piece: ClothPiece; cut: ClothCut; mark: string }[];
   totalM: number;
 }
 
@@ -61,16 +65,39 @@ export function planCuts(
   part: FindPart,
   options: Partial<CutOptions> = {},
 ): CutPlan {
-  const single = pieces.flatMap((piece) =>
-    Array.from({ length: piece.count * copies }, () => piece),
+  return planMarked(markedPieces(pieces, copies), part, options);
+}
+
+/** A single piece with what is written on it. */
+export interface Marked<P extends Piece = Piece> {
+  piece: P;
+  mark: string;
+}
+
+/** Every single piece of some copies of a light. @param before written before the mark, where several lights are cut at once */
+export const markedPieces = (pieces: readonly Piece[], copies: number, before = ''): Marked[] =>
+  pieces.flatMap((piece, at) =>
+    Array.from({ length: piece.count * copies }, (_, k) => ({
+      piece,
+      mark:
+        before +
+        markOf(at + 1, k % piece.count, piece.count, Math.floor(k / piece.count) + 1, copies),
+    })),
   );
-  const chosen = new Map<Part, Piece[]>();
+
+/** Lays pieces out that are told apart already: of one light, or of several that are bought and cut together. */
+export function planMarked(
+  single: readonly Marked[],
+  part: FindPart,
+  options: Partial<CutOptions> = {},
+): CutPlan {
+  const chosen = new Map<Part, Marked[]>();
   const unchosen = new Set<Piece>();
-  for (const piece of single) {
-    const from = part(piece.partId);
-    if (!from || !madeFrom(piece, from)) unchosen.add(piece);
-    else if (chosen.has(from)) chosen.get(from)!.push(piece);
-    else chosen.set(from, [piece]);
+  for (const each of single) {
+    const from = part(each.piece.partId);
+    if (!from || !madeFrom(each.piece, from)) unchosen.add(each.piece);
+    else if (chosen.has(from)) chosen.get(from)!.push(each);
+    else chosen.set(from, [each]);
   }
   return {
     plans: [...chosen].map(([from, some]) => planMaterial(from, some, options)),
@@ -83,12 +110,14 @@ const madeFrom = (piece: Piece, { role }: Part): boolean =>
 
 function planMaterial(
   part: Part,
-  pieces: readonly Piece[],
+  marked: readonly Marked[],
   options: Partial<CutOptions>,
 ): MaterialPlan {
-  if (part.role === 'sheet') return planSheets(part, pieces as SheetPiece[], options);
-  if (part.role === 'stick') return planSticks(part, pieces as StickPiece[]);
-  return planCloth(part as PartOf<'cloth'>, pieces as ClothPiece[]);
+  const marks = marked.map(({ mark }) => mark);
+  const pieces = marked.map(({ piece }) => piece);
+  if (part.role === 'sheet') return planSheets(part, pieces as SheetPiece[], marks, options);
+  if (part.role === 'stick') return planSticks(part, pieces as StickPiece[], marks);
+  return planCloth(part as PartOf<'cloth'>, marked as Marked<ClothPiece>[]);
 }
 
 export const nestPiece = ({ widthM, heightM, mayTurn, hole, discM }: SheetPiece): NestPiece => ({
@@ -150,6 +179,7 @@ function nestInBatches(
 function planSheets(
   part: PartOf<'sheet'>,
   pieces: SheetPiece[],
+  marks: string[],
   options: Partial<CutOptions>,
 ): SheetPlan {
   const { widthM, heightM } = part;
@@ -169,6 +199,7 @@ function planSheets(
     kind: 'sheet',
     part,
     pieces,
+    marks,
     nesting,
     sheets: whole.length,
     sheetsFull: full,
@@ -176,7 +207,7 @@ function planSheets(
   };
 }
 
-function planSticks(part: PartOf<'stick'>, pieces: StickPiece[]): StickPlan {
+function planSticks(part: PartOf<'stick'>, pieces: StickPiece[], marks: string[]): StickPlan {
   const cutFrom = (offCuts: PartOf<'stick'>['offCuts']) =>
     cutSticks(
       pieces.map(({ lengthM }) => lengthM),
@@ -194,6 +225,7 @@ function planSticks(part: PartOf<'stick'>, pieces: StickPiece[]): StickPlan {
     kind: 'stick',
     part,
     pieces,
+    marks,
     cut,
     bars: bought(cut),
     barsFull: cut.bars.some(({ onHand }) => onHand) ? bought(cutFrom([])) : bought(cut),
@@ -201,9 +233,10 @@ function planSticks(part: PartOf<'stick'>, pieces: StickPiece[]): StickPlan {
   };
 }
 
-function planCloth(part: ClothPlan['part'], pieces: ClothPiece[]): ClothPlan {
-  const cuts = pieces.map((piece) => ({
+function planCloth(part: ClothPlan['part'], pieces: Marked<ClothPiece>[]): ClothPlan {
+  const cuts = pieces.map(({ piece, mark }) => ({
     piece,
+    mark,
     cut: cutCloth(piece.widthM, piece.heightM, part.widthM, piece.seamM, piece.hemM, piece.lit),
   }));
   return { kind: 'cloth', part, pieces: cuts, totalM: lengthOnBolt(cuts, part.widthM) };

@@ -64,6 +64,47 @@ describe('free space', () => {
   });
 });
 
+describe('discs', () => {
+  const ring = (outer: number, inner: number): NestPiece => ({
+    widthM: outer,
+    heightM: outer,
+    mayTurn: true,
+    discM: outer,
+    hole: { x: outer / 2, y: outer / 2, r: inner / 2 },
+  });
+  test('the disc that falls out of one ring becomes the second, and out of that the third', () => {
+    const rings = [ring(1, 0.7), ring(0.69, 0.5), ring(0.49, 0.2)];
+    const plan = nest(rings, [bought(1, 1)], { kerfM: 0.003 });
+    expect(plan.unplaced).toEqual([]);
+    expect(plan.sheets).toHaveLength(1);
+    for (const { x, y, w, h } of plan.sheets[0]!.placements)
+      expect([x + w / 2, y + h / 2]).toEqual([expect.closeTo(0.5, 9), expect.closeTo(0.5, 9)]);
+    // One kerf to the cut round it is not enough for a ring as large as the hole.
+    expect(nest([ring(1, 0.7), ring(0.7, 0.5)], [bought(1, 1)]).sheets).toHaveLength(2);
+  });
+  test('a bar lies across a disc that no square of it would hold', () => {
+    const bar = { widthM: 0.68, heightM: 0.08, mayTurn: true };
+    const plan = nest([ring(1, 0.7), bar], [bought(1, 1)], { kerfM: 0.003 });
+    expect(plan.sheets).toHaveLength(1);
+    const long = { ...bar, widthM: 0.7 };
+    expect(nest([ring(1, 0.7), long], [bought(1, 1)], { kerfM: 0.003 }).sheets).toHaveLength(2);
+  });
+  test('a round off-cut in the shed is used before a sheet is bought', () => {
+    const disc = { widthM: 0.7, heightM: 0.7, disc: true, count: 1, onHand: true };
+    const plan = nest([ring(0.7, 0.5)], [disc, bought(1, 1)], { kerfM: 0.003 });
+    expect(plan.sheets).toMatchObject([{ onHand: true, disc: true }]);
+    const square = { widthM: 0.49, heightM: 0.49, mayTurn: true };
+    expect(nest([square], [disc, bought(1, 1)]).sheets).toMatchObject([{ disc: true }]);
+    expect(nest([{ ...square, widthM: 0.6 }], [disc, bought(1, 1)]).sheets).toMatchObject([
+      { disc: false },
+    ]);
+  });
+  test('what nothing was cut from is told as a disc', () => {
+    const [sheet] = nest([ring(1, 0.7)], [bought(1, 1)], { kerfM: 0.003 }).sheets;
+    expect(sheet!.discs).toEqual([{ x: 0.5, y: 0.5, r: expect.closeTo(0.347, 9) }]);
+  });
+});
+
 describe('known answers', () => {
   test('four quarters fill a sheet; with a saw they do not', () => {
     const four = Array<NestPiece>(4).fill(piece(0.5, 0.5));
@@ -102,8 +143,8 @@ describe('known answers', () => {
     expect(nest([ring, piece(0.5, 0.5)], [bought(1, 1)]).sheets).toHaveLength(2);
   });
   test('the largest off-cut is told', () => {
-    const { offCut } = nest([piece(0.4, 1)], [bought(1, 1)], { kerfM: 0 }).sheets[0]!;
-    expect(offCut).toMatchObject({ w: 0.6, h: 1 });
+    const { offCuts } = nest([piece(0.4, 1)], [bought(1, 1)], { kerfM: 0 }).sheets[0]!;
+    expect(offCuts).toMatchObject([{ w: 0.6, h: 1 }]);
   });
   test('nothing to lay, one piece, the same twice', () => {
     expect(nest([], [bought(1, 1)])).toEqual({ sheets: [], unplaced: [] });

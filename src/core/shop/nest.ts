@@ -41,8 +41,8 @@ interface NestedSheet {
   disc: boolean;
   onHand: boolean;
   placements: Placement[];
-  /** largest rectangle that is left in one piece */
-  offCut: Box | null;
+  /** rectangles that are left, apart from one another, the largest first */
+  offCuts: Box[];
   /** middles of rings that nothing was cut from */
   discs: Disc[];
 }
@@ -137,7 +137,7 @@ function scoreOf({ sheets, unplaced }: Nesting): number[] {
     some.reduce((sum, { widthM, heightM }) => sum + widthM * heightM, 0);
   const offCut = Math.max(
     0,
-    ...sheets.map((sheet) => (sheet.offCut ? sheet.offCut.w * sheet.offCut.h : 0)),
+    ...sheets.map(({ offCuts: [largest] }) => (largest ? largest.w * largest.h : 0)),
   );
   return [unplaced.length, area(bought), area(sheets), -offCut];
 }
@@ -245,6 +245,8 @@ const untouched = (sheet: Open, { x, y, r, owner }: OpenDisc): boolean =>
   !sheet.placements.some(
     (placed) =>
       placed.piece !== owner &&
+      // A ring about the same middle, whose own disc was cut from, lies round it.
+      Math.max(placed.w, placed.h) <= 2 * r &&
       Math.abs(placed.x + placed.w / 2 - x) < r &&
       Math.abs(placed.y + placed.h / 2 - y) < r,
   );
@@ -294,21 +296,38 @@ function place(spot: Spot, at: number, piece: NestPiece, kerfM: number): void {
 
 function closed(sheet: Open, kerfM: number): NestedSheet {
   const { stock, free, placements, discs } = sheet;
-  const largest = free.reduce<Box | null>(
-    (best, box) => (best === null || box.w * box.h > best.w * best.h ? box : best),
-    null,
-  );
   return {
     widthM: stock.widthM,
     heightM: stock.heightM,
     disc: stock.disc ?? false,
     onHand: stock.onHand,
     placements,
-    offCut: largest && { ...largest, w: largest.w - kerfM, h: largest.h - kerfM },
+    offCuts: leftOver(free, kerfM),
     discs: discs
       .filter((disc) => untouched(sheet, disc))
       .map(({ x, y, r }) => ({ x, y, r: r - kerfM })),
   };
+}
+
+/** Left-overs narrower than this are waste, and nobody keeps more than so many of a sheet. */
+const KEPT_M = 0.05;
+const KEPT = 4;
+
+function leftOver(free: readonly Box[], kerfM: number): Box[] {
+  const kept: Box[] = [];
+  let left = free;
+  while (kept.length < KEPT) {
+    const largest = left.reduce<Box | null>(
+      (best, box) => (best === null || box.w * box.h > best.w * best.h ? box : best),
+      null,
+    );
+    if (!largest) break;
+    const box = { ...largest, w: largest.w - kerfM, h: largest.h - kerfM };
+    if (Math.min(box.w, box.h) < KEPT_M) break;
+    kept.push(box);
+    left = without(left, largest);
+  }
+  return kept;
 }
 
 /** Share of the sheets' area that becomes pieces, 0…1. */

@@ -1,5 +1,8 @@
 import type { Shape, View } from '../drawing/drawing';
-import { measure, rectangle, view, words, type XY, segment } from '../drawing/shapes';
+import { kerfOf } from '../materials/cutting';
+import { circle, line, measure, rectangle, segment, view, words, type XY } from '../drawing/shapes';
+import { cutOrder, type ThroughCut } from './cutOrder';
+import { barLeftOversOf, leftOversOf } from './offCuts';
 import type { SheetPiece } from '../build/pieces';
 import type { SheetPlan, StickPlan, ClothPlan } from './cutPlan';
 
@@ -19,7 +22,7 @@ function edgeWords({ shapes, widthM, heightM }: SheetPiece): Shape[] {
   const outline = shapes.find(
     (shape) => shape.kind === 'polyline' && shape.closed && shape.layer === 'cut',
   );
-  if (outline?.kind !== 'polyline' || outline.points.length > 12) return [];
+  if (outline?.kind !== 'polyline' || outline.bulges || outline.points.length > 12) return [];
   const { points } = outline;
   const square = points.every(
     ([x, y]) =>
@@ -52,69 +55,191 @@ export function pieceView(piece: SheetPiece): View {
   );
 }
 
-/** One sheet with its pieces as they are cut from it, to scale. */
+/** A word takes so much of a layout's longer side a letter, at the size layouts are lettered in. */
+const LETTER = 0.017;
+
+/** A piece's mark, and its name where it has room. */
+const titled = (mark: string, name: string, w: number, longest: number): string => {
+  const whole = `${mark} ${name}`;
+  return whole.length * LETTER * longest < w ? whole : mark;
+};
+
+/** Which way grain or flutes run: along the sheet's width. */
+const grainMarks = (widthM: number, heightM: number): Shape[] =>
+  [0.25, 0.75].flatMap((share) => {
+    const y = heightM * share;
+    const [a, b, tip] = [widthM * 0.02, widthM * 0.12, widthM * 0.012];
+    return [
+      segment([a, y], [b, y], 'mark'),
+      line(
+        [
+          [a + tip, y + tip],
+          [a, y],
+          [a + tip, y - tip],
+        ],
+        'mark',
+      ),
+      line(
+        [
+          [b - tip, y + tip],
+          [b, y],
+          [b - tip, y - tip],
+        ],
+        'mark',
+      ),
+    ];
+  });
+
+/** Straight cuts right through, in their order; the number stands at the end where the saw goes in. */
+function cutMarks(order: readonly ThroughCut[], size: number): Shape[] {
+  return order.flatMap(({ axis, atM, fromM, toM }, k): Shape[] => {
+    const out = size * 0.02;
+    return axis === 'x'
+      ? [segment([atM, fromM], [atM, toM], 'score'), words(atM, fromM - out * 0.2, String(k + 1))]
+      : [segment([fromM, atM], [toM, atM], 'score'), words(fromM - out * 0.2, atM, String(k + 1))];
+  });
+}
+
+/** One sheet with its pieces as they are cut from it, to scale: marks, left-overs by letter, order of cuts. */
 export function sheetView(plan: SheetPlan, at: number): View {
   const sheet = plan.nesting.sheets[at]!;
-  const { widthM, heightM, placements, offCut } = sheet;
-  return view(`sheet-${at}`, `${plan.part.name}, ${sheet.onHand ? 'on hand' : 'sheet'} ${at + 1}`, [
-    rectangle(0, 0, widthM, heightM, 'part'),
-    ...(offCut && offCut.w > 0.05 && offCut.h > 0.05
-      ? [rectangle(offCut.x, offCut.y, offCut.x + offCut.w, offCut.y + offCut.h, 'hidden')]
-      : []),
-    ...placements.flatMap(({ piece, x, y, w, h, turned }) => {
+  const { widthM, heightM, placements, disc } = sheet;
+  const longest = Math.max(widthM, heightM);
+  const rim = disc
+    ? circle(widthM / 2, heightM / 2, widthM / 2, 'part')
+    : rectangle(0, 0, widthM, heightM, 'part');
+  return view(`sheet-${at}`, `${plan.part.name}, ${sheetName(plan, at)}`, [
+    rim,
+    ...(plan.part.grain ? grainMarks(widthM, heightM) : []),
+    ...cutMarks(orderOfCuts(plan, at).slice(0, MOST_MARKED), longest),
+    ...placements.flatMap(({ piece, x, y, turned }) =>
+      plan.pieces[piece]!.shapes.filter(({ kind }) => kind !== 'text').map((shape) =>
+        laid(shape, x, y, plan.pieces[piece]!.heightM, turned),
+      ),
+    ),
+    ...leftOversOf(plan)
+      .filter((left) => left.at === at)
+      .flatMap(({ name, box, disc: middle }) =>
+        middle
+          ? [
+              circle(middle.x, middle.y, middle.r, 'hidden'),
+              words(middle.x, middle.y, `${name}: Ø ${inMm(2 * middle.r)}`),
+            ]
+          : [
+              rectangle(box!.x, box!.y, box!.x + box!.w, box!.y + box!.h, 'hidden'),
+              words(box!.x + box!.w / 2, box!.y + box!.h / 2, name),
+            ],
+      ),
+    // A ring's mark stands on the ring, not in its hole.
+    ...placements.map(({ piece, x, y, w, h }) => {
       const own = plan.pieces[piece]!;
-      const name = own.name.length > 18 ? `${own.name.slice(0, 17)}…` : own.name;
-      return [
-        ...own.shapes
-          .filter(({ kind }) => kind !== 'text')
-          .map((shape) => laid(shape, x, y, own.heightM, turned)),
-        words(x + w / 2, y + h / 2, name),
-      ];
+      const lift = own.hole ? h / 2 - (h / 2 - own.hole.r) / 2 : 0;
+      return words(x + w / 2, y + h / 2 + lift, titled(plan.marks[piece]!, own.name, w, longest));
     }),
   ]);
 }
 
-/** All bars of one stock, one under the other, with their cuts. */
+/** More numbers on one sheet would hide its pieces; the list tells them all. */
+const MOST_MARKED = 12;
+
+const inMm = (metres: number): string => String(Math.floor(metres * 1000 + 1e-6));
+
+/** “sheet 2”, “on hand 1”, “round off-cut 1”. */
+export function sheetName(plan: SheetPlan, at: number): string {
+  const { onHand, disc } = plan.nesting.sheets[at]!;
+  return `${disc ? 'round off-cut' : onHand ? 'on hand' : 'sheet'} ${at + 1}`;
+}
+
+/** Cuts right through a sheet, in their order; a round off-cut has none. */
+export function orderOfCuts({ nesting }: SheetPlan, at: number): ThroughCut[] {
+  const { widthM, heightM, placements, disc } = nesting.sheets[at]!;
+  return disc ? [] : cutOrder({ x: 0, y: 0, w: widthM, h: heightM }, placements);
+}
+
+/** All bars of one stock, one under the other, with their cuts and the marks of what is cut. */
 export function sticksView(plan: StickPlan): View {
   const longest = Math.max(...plan.cut.bars.map(({ lengthM }) => lengthM), 0.1);
   const high = longest * 0.03;
+  const left = new Map(barLeftOversOf(plan).map((each) => [each.at, each]));
   return view(
     'sticks',
     plan.part.name,
     plan.cut.bars.flatMap((bar, row) => {
       const y = -row * high * 1.8;
       let x = 0;
+      const spare = left.get(row);
       return [
         rectangle(0, y, bar.lengthM, y + high, bar.onHand ? 'hidden' : 'part'),
         ...bar.pieces.flatMap((at) => {
           const { lengthM } = plan.pieces[at]!;
           const from = x;
-          x += lengthM + 0.002;
+          x += lengthM + kerfOf(plan.part);
+          const told = `${plan.marks[at]!}: ${Number((lengthM * 1000).toFixed(1))}`;
           return [
             segment([from + lengthM, y], [from + lengthM, y + high], 'cut'),
-            words(from + lengthM / 2, y + high * 0.28, String(Math.round(lengthM * 1000))),
+            words(
+              from + lengthM / 2,
+              y + high * 0.28,
+              told.length * LETTER * longest < lengthM ? told : plan.marks[at]!,
+            ),
           ];
         }),
+        ...(spare
+          ? [
+              words(
+                bar.lengthM - spare.lengthM! / 2,
+                y + high * 0.28,
+                spare.lengthM! > 9 * LETTER * longest
+                  ? `${spare.name}: ${inMm(spare.lengthM!)}`
+                  : spare.name,
+              ),
+            ]
+          : []),
       ];
     }),
   );
 }
 
-/** Pieces along the bolt, one after the other; lengths that are sewn lie side by side. */
+/** Pieces along the bolt, one after the other; strips that are sewn lie as they are joined. */
 export function clothView(plan: ClothPlan): View {
   const gap = plan.part.widthM * 0.08;
   let x = 0;
-  const shapes = plan.pieces.flatMap(({ piece, cut }) => {
-    const across =
-      cut.panels > 1 ? plan.part.widthM : cut.alongWidth ? piece.heightM : piece.widthM;
+  const longest = Math.max(
+    plan.part.widthM,
+    plan.pieces.reduce((sum, { cut }) => sum + cut.panelLengthM + gap, 0),
+  );
+  const shapes = plan.pieces.flatMap(({ piece, cut, mark }) => {
+    const across = cut.panelWidthM;
     const from = x;
     x += cut.panelLengthM + gap;
+    const high = cut.panels * across;
+    const round = piece.discM !== undefined && cut.panels === 1;
     return [
-      ...Array.from({ length: cut.panels }, (_, k) =>
-        rectangle(from, k * across, from + cut.panelLengthM, (k + 1) * across, k ? 'score' : 'cut'),
+      ...(round
+        ? [circle(from + piece.discM! / 2, across / 2, piece.discM! / 2, 'cut')]
+        : Array.from({ length: cut.panels }, (_, k) =>
+            rectangle(
+              from,
+              k * across,
+              from + cut.panelLengthM,
+              (k + 1) * across,
+              k ? 'score' : 'cut',
+            ),
+          )),
+      words(
+        from + cut.panelLengthM / 2,
+        high / 2,
+        titled(mark, piece.name, cut.panelLengthM, longest),
       ),
-      words(from + cut.panelLengthM / 2, (cut.panels * across) / 2, piece.name),
     ];
   });
-  return view('cloth', `${plan.part.name}: ${plan.totalM.toFixed(2)} m off the bolt`, shapes);
+  return view(
+    'cloth',
+    `${plan.part.name}: ${Number((plan.totalM * 1000).toFixed(0))} mm off the bolt`,
+    [
+      segment([0, plan.part.widthM], [Math.max(x, gap), plan.part.widthM], 'hidden'),
+      segment([0, 0], [Math.max(x, gap), 0], 'hidden'),
+      ...shapes,
+    ],
+  );
 }

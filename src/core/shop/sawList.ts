@@ -1,4 +1,5 @@
 import type { CutPlan } from './cutPlan';
+import { sheetName } from './planView';
 
 /** One cut of the list at the saw; metres. */
 interface SawRow {
@@ -6,6 +7,8 @@ interface SawRow {
   /** "sheet 1", "bar 2", "off the bolt": what it is cut from */
   from: string;
   piece: string;
+  /** what is written on each of them */
+  marks: string[];
   count: number;
   /** length of a stick; width of anything flat */
   lengthM: number;
@@ -28,11 +31,12 @@ export function sawList({ plans, unchosen }: CutPlan): SawRow[] {
         case 'sheet':
           return plan.nesting.sheets.flatMap((sheet, k) =>
             sheet.placements
-              .map(({ piece }) => plan.pieces[piece]!)
-              .toSorted((a, b) => b.areaM2 - a.areaM2)
-              .map((piece) => ({
+              .map(({ piece }) => ({ piece: plan.pieces[piece]!, mark: plan.marks[piece]! }))
+              .toSorted((a, b) => b.piece.areaM2 - a.piece.areaM2)
+              .map(({ piece, mark }) => ({
+                marks: [mark],
                 material: plan.part.name,
-                from: `${sheet.onHand ? 'sheet on hand' : 'sheet'} ${k + 1}`,
+                from: sheetName(plan, k),
                 piece: piece.name,
                 count: 1,
                 lengthM: piece.widthM,
@@ -46,6 +50,7 @@ export function sawList({ plans, unchosen }: CutPlan): SawRow[] {
               material: plan.part.name,
               from: `${bar.onHand ? 'off-cut' : 'bar'} ${k + 1}`,
               piece: plan.pieces[at]!.name,
+              marks: [plan.marks[at]!],
               count: 1,
               lengthM: plan.pieces[at]!.lengthM,
               widthM: null,
@@ -53,14 +58,15 @@ export function sawList({ plans, unchosen }: CutPlan): SawRow[] {
             })),
           );
         case 'cloth':
-          return plan.pieces.map(({ piece, cut }) => ({
+          // Strips are counted as they are cut; a cloth sewn of five is five cuts.
+          return plan.pieces.map(({ piece, cut, mark }) => ({
             material: plan.part.name,
-            from: cut.panels > 1 ? `${cut.panels} lengths sewn` : 'off the bolt',
+            from: cut.panels > 1 ? `strips, sewn ${cut.joined}` : 'off the bolt',
             piece: piece.name,
-            count: 1,
+            marks: [mark],
+            count: cut.panels,
             lengthM: cut.panelLengthM,
-            widthM:
-              cut.panels > 1 ? plan.part.widthM : cut.alongWidth ? piece.heightM : piece.widthM,
+            widthM: cut.panelWidthM,
             note: piece.markOut[0] ?? '',
           }));
       }
@@ -69,7 +75,8 @@ export function sawList({ plans, unchosen }: CutPlan): SawRow[] {
     material: 'not chosen yet',
     from: '–',
     piece: piece.name,
-    count: 1,
+    marks: [],
+    count: piece.count,
     lengthM: piece.kind === 'stick' ? piece.lengthM : piece.widthM,
     widthM: piece.kind === 'stick' ? null : piece.heightM,
     note: piece.markOut[0] ?? '',
@@ -88,8 +95,10 @@ function joined(rows: readonly SawRow[]): SawRow[] {
       row.widthM?.toFixed(5),
     ].join('|');
     const known = alike.get(key);
-    if (known) known.count += 1;
-    else alike.set(key, { ...row });
+    if (known) {
+      known.count += row.count;
+      known.marks.push(...row.marks);
+    } else alike.set(key, { ...row, marks: [...row.marks] });
   }
   return [...alike.values()];
 }

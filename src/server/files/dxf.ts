@@ -32,7 +32,10 @@ export function piecesDxf(pieces: readonly Piece[]): string {
           );
         else if (shape.kind === 'polyline')
           dxf.addLWPolyline(
-            shape.points.map(([px, py]) => ({ point: point2d(x(px), y(py)) })),
+            shape.points.map(([px, py], k) => ({
+              point: point2d(x(px), y(py)),
+              ...(shape.bulges?.[k] ? { bulge: shape.bulges[k] } : {}),
+            })),
             { ...options, flags: shape.closed ? 1 : 0 },
           );
       }

@@ -27,7 +27,7 @@ const flat = (build: string) =>
 interface DxfEntity {
   type: string;
   layer: string;
-  vertices?: { x: number; y: number }[];
+  vertices?: { x: number; y: number; bulge?: number }[];
   center?: { x: number; y: number };
   radius?: number;
   startAngle?: number;
@@ -71,18 +71,38 @@ describe('DXF, read back with an independent parser', () => {
     expect(Math.max(...ys) - Math.min(...ys)).toBeCloseTo(403.113, 2);
     expect(top!.shape).toBe(true);
   });
-  test('the hood: both arcs with the opening angle of the developed cone', async () => {
+  test('the hood: both arcs with the opening angle of the developed cone, in one closed line', async () => {
     const { entities } = await parsed('clerk-pan');
-    const arcs = entities.filter(({ type }) => type === 'ARC');
-    expect(arcs).toHaveLength(2);
-    const [base, mouth, length] = [0.356, 0.5, 0.2];
+    const blanks = entities.filter(({ vertices }) => vertices?.some(({ bulge }) => bulge));
+    expect(blanks).toHaveLength(1);
+    const { vertices, shape } = blanks[0]!;
+    expect(shape).toBe(true);
+    const hood = flat('clerk-pan').find(({ name }) => name.startsWith('Hood blank'))!;
+    // Sheet bends about its middle: base and mouth are wider by its thickness.
+    const [base, mouth, length] = [0.356 + hood.thicknessM, 0.5 + hood.thicknessM, 0.2];
     const slant = Math.hypot(length, (mouth - base) / 2);
     const turn = (2 * Math.PI * ((mouth - base) / 2)) / slant;
-    const radii = arcs.map(({ radius }) => radius!).toSorted((a, b) => b - a);
-    expect(radii[0]).toBeCloseTo(((slant * mouth) / (mouth - base)) * 1000, 3);
-    expect(radii[1]).toBeCloseTo(((slant * base) / (mouth - base)) * 1000, 3);
-    for (const { startAngle, endAngle } of arcs)
-      expect(endAngle! - startAngle!).toBeCloseTo(turn, 6);
+    const arcs = vertices!.flatMap(({ x, y, bulge }, k) => {
+      if (!bulge) return [];
+      const next = vertices![(k + 1) % vertices!.length]!;
+      const angle = 4 * Math.atan(bulge);
+      const chord = Math.hypot(next.x - x, next.y - y);
+      return [{ angle, radius: chord / 2 / Math.abs(Math.sin(angle / 2)) }];
+    });
+    const sum = (sign: number) =>
+      arcs
+        .filter(({ angle }) => Math.sign(angle) === sign)
+        .reduce((total, { angle }) => total + Math.abs(angle), 0);
+    expect(sum(1)).toBeCloseTo(turn, 6);
+    expect(sum(-1)).toBeCloseTo(turn, 6);
+    const radii = arcs.map(({ radius }) => radius).toSorted((a, b) => b - a);
+    expect(radii[0]).toBeCloseTo(((slant * mouth) / (mouth - base)) * 1000, 2);
+    expect(radii.at(-1)).toBeCloseTo(((slant * base) / (mouth - base)) * 1000, 2);
+  });
+  test.each(document.builds.map(({ id }) => id))('%s: every cut line is closed', async (id) => {
+    const { entities } = await parsed(id);
+    for (const { type, layer, shape } of entities)
+      if (layer === 'cut') expect(type === 'CIRCLE' || shape).toBe(true);
   });
   test.each(document.builds.map(({ id }) => id))(
     '%s: every cut of every flat piece is there',

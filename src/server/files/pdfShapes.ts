@@ -1,4 +1,5 @@
 import type { PenLayer, Shape, View } from '@/core/drawing/drawing';
+import { straightened } from '@/core/drawing/path';
 import { INSULATIONS, STRIPE } from '@/core/electrics/insulation';
 import { plain, type Pdf } from './paper';
 
@@ -70,7 +71,7 @@ function wire(pdf: Pdf, shape: Extract<Shape, { kind: 'polyline' }>, place: Plac
 }
 
 function path(pdf: Pdf, shape: Extract<Shape, { kind: 'polyline' }>, place: Placement): void {
-  const [first, ...rest] = shape.points;
+  const [first, ...rest] = straightened(shape);
   if (!first) return;
   pdf.moveTo(place.x(first[0]), place.y(first[1]));
   for (const [x, y] of rest) pdf.lineTo(place.x(x), place.y(y));

@@ -1,4 +1,5 @@
 import type { Shape } from '@/core/drawing/drawing';
+import { edgeArc, edgesOf, type Path } from '@/core/drawing/path';
 import type { Piece } from '@/core/build/pieces';
 import { FILE_LAYERS, onLayer, spreadOut, type FileLayer } from './flat';
 
@@ -40,6 +41,19 @@ export function piecesSvg(pieces: readonly Piece[], title: string): string {
   return `<?xml version="1.0" encoding="UTF-8"?>\n<svg xmlns="http://www.w3.org/2000/svg" width="${number(w)}mm" height="${number(h)}mm" viewBox="0 0 ${number(w)} ${number(h)}"><title>${escaped(title)}</title>${groups.join('')}<g id="words">${names.join('')}</g></svg>\n`;
 }
 
+/** Straight edges as lines, bulged ones as arcs; y runs down here, so that anticlockwise is sweep 0. */
+function drawnPath(shape: Path, at: (x: number, y: number) => string): string {
+  const [[x0, y0] = [0, 0]] = shape.points;
+  const edges = edgesOf(shape).map(([from, to, bulge]) => {
+    const arc = edgeArc(from, to, bulge);
+    if (!arc) return `L${at(...to)}`;
+    const r = number(arc.r * 1000);
+    const large = Math.abs(arc.turnRad) > Math.PI ? 1 : 0;
+    return `A${r} ${r} 0 ${large} ${arc.turnRad > 0 ? 0 : 1} ${at(...to)}`;
+  });
+  return `M${at(x0, y0)}${edges.join('')}${shape.closed ? 'Z' : ''}`;
+}
+
 type Scale = (metres: number) => number;
 
 function mark(shape: Shape, dx: number, dy: number, toX: Scale, toY: Scale): string {
@@ -48,7 +62,7 @@ function mark(shape: Shape, dx: number, dy: number, toX: Scale, toY: Scale): str
     case 'circle':
       return `<circle cx="${number(toX(shape.x + dx))}" cy="${number(toY(shape.y + dy))}" r="${number(shape.r * 1000)}"/>`;
     case 'polyline':
-      return `<path d="M${shape.points.map(([x, y]) => at(x, y)).join('L')}${shape.closed ? 'Z' : ''}"/>`;
+      return `<path d="${drawnPath(shape, at)}"/>`;
     case 'arc': {
       const on = (angle: number) =>
         at(shape.x + shape.r * Math.cos(angle), shape.y + shape.r * Math.sin(angle));

@@ -1,4 +1,5 @@
 import type { Shape } from '@/core/drawing/drawing';
+import { straightened } from '@/core/drawing/path';
 import { INSULATIONS, STRIPE } from '@/core/electrics/insulation';
 import { INKS } from './inks';
 
@@ -30,7 +31,9 @@ export function ShapeMark({ shape, paper, lit }: { shape: Shape; paper: Paper; l
         <circle {...(common as object)} cx={toX(shape.x)} cy={toY(shape.y)} r={shape.r * scale} />
       );
     case 'polyline': {
-      const points = shape.points.map(([x, y]) => `${toX(x)} ${toY(y)}`).join(' L ');
+      const points = straightened(shape)
+        .map(([x, y]) => `${toX(x)} ${toY(y)}`)
+        .join(' L ');
       return (
         <path {...common} d={`M ${points}${shape.closed ? ' Z' : ''}`} strokeLinejoin="round" />
       );
