@@ -24,6 +24,7 @@ export interface WorkedOut {
   findings: Finding[];
   facts: ResolvedBuild['facts'];
   pieces: ResolvedBuild['pieces'];
+  needs: ResolvedBuild['needs'];
   steps: ResolvedBuild['steps'];
   cuts: CutPlan;
   purchase: Purchase;
@@ -42,6 +43,8 @@ export interface WorkedOut {
   comparisons: Comparison[];
   massKg: number;
   folded: ResolvedBuild['folded'];
+  /** what travels beside it */
+  parcels: ResolvedBuild['parcels'];
   /** lux reached over lux wanted; how full the jar is */
   targetShare: number;
   /** lumens its lamps send */

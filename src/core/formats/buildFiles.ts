@@ -24,6 +24,21 @@ export const BUILD_FILES = {
     words: 'The same on Letter paper.',
     at: 'cut',
   },
+  'labels.pdf': {
+    title: 'Labels',
+    words: 'One for every piece, cord and lead of every copy: 21 on a page.',
+    at: 'cut',
+  },
+  'story-stick.pdf': {
+    title: 'Story sticks',
+    words: 'Rows of holes and marks as strips of true size, to glue on a lath.',
+    at: 'cut',
+  },
+  'trial-card.pdf': {
+    title: 'Trial in card',
+    words: 'All flat pieces small on one sheet: cut it out and fold it before you buy board.',
+    at: 'cut',
+  },
   'pieces.svg': {
     title: 'Pieces as SVG',
     words: 'True size in millimetres; cut, score, drill and mark as layers.',

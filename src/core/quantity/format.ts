@@ -134,3 +134,27 @@ function reduce(sixteenths: number): string {
   while (over % 2 === 0) [over, under] = [over / 2, under / 2];
   return `${over}/${under}`;
 }
+
+/**
+ * A length as it is measured out at the bench: millimetres to a tenth, or inches to the sixteenth, whatever its
+ * size; two lengths of one list are never in two units.
+ */
+export const shopLength = (metres: number, system: UnitSystem): string =>
+  system === 'imperial' ? inchesText(metres) : `${Number((metres * 1000).toFixed(1))} mm`;
+
+/** 1.9939 m → "78 1/2 in". */
+function inchesText(metres: number): string {
+  const sixteenths = Math.round((Math.abs(metres) / 0.0254) * 16);
+  const fraction = reduce(sixteenths % 16);
+  const inches = Math.floor(sixteenths / 16);
+  const figure = [inches || !fraction ? String(inches) : '', fraction].filter(Boolean).join(' ');
+  return `${metres < 0 && sixteenths > 0 ? '−' : ''}${figure} in`;
+}
+
+/** Words with lengths in them, for who measures in inches; what is a name (M6 × 40, 6 mm board) is not passed here. */
+export const inSystem = (text: string, system: UnitSystem): string =>
+  system === 'metric'
+    ? text
+    : text.replace(/(\d+(?:\.\d+)?) (mm|cm)\b/g, (_, figure: string, unit: string) =>
+        shopLength(Number(figure) / (unit === 'mm' ? 1000 : 100), system),
+      );

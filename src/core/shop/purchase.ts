@@ -212,7 +212,7 @@ function totals(lines: PurchaseLine[], copies: number): Purchase {
 }
 
 /** Bolts of two lengths are two things to buy. */
-const keyOf = (item: Need['item']): string =>
+export const keyOf = (item: Need['item']): string =>
   item.kind === 'hardware' && item.size
     ? `hardware:${item.id}:${item.size}`
     : `${item.kind}:${item.id}`;

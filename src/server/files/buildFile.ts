@@ -5,6 +5,7 @@ import { evaluate } from '@/core/evaluate/evaluate';
 import { evaluateSimulated, type SimulatedReadouts } from '@/core/evaluate/simulated';
 import { BUILD_FILE_NAMES, type BuildFileName } from '@/core/formats/buildFiles';
 import { READOUT_RUN } from '@/core/light/transport/run';
+import type { UnitSystem } from '@/core/quantity';
 import { accept, type Result } from '@/core/result';
 import { WRITERS } from './writers';
 
@@ -15,6 +16,8 @@ interface BuildFile {
   name: string;
   type: string;
   body: string | Buffer;
+  /** why nobody should be given it: there is nothing in it; null where there is */
+  refused: string | null;
 }
 
 const slug = (text: string): string =>
@@ -28,16 +31,22 @@ export async function buildFile(
   document: Production,
   buildId: string,
   file: BuildFileName,
+  units: UnitSystem = 'metric',
 ): Promise<BuildFile | null> {
-  const { type, lit, write } = WRITERS[file];
+  const { type, lit, write, empty } = WRITERS[file];
   const build = findBuild(document, buildId);
   const found = build && readoutsFor(document, buildId, lit ?? false);
   if (!build || !found?.ok || found.value.kind === 'unknown form') return null;
   const title = `${document.name}: ${build.name}`;
-  const body = await write({ document, build, readouts: found.value, title });
+  const body = await write({ document, build, readouts: found.value, title, units });
   return body === null
     ? null
-    : { name: `${slug(document.name)}_${slug(build.name)}_${file}`, type, body };
+    : {
+        name: `${slug(document.name)}_${slug(build.name)}_${file}`,
+        type,
+        body,
+        refused: empty?.(found.value) ?? null,
+      };
 }
 
 function readoutsFor(

@@ -1,25 +1,31 @@
 import { shotOf } from '@/core/document/blank';
-import type { SimulatedWorkedOut as Readouts } from '@/core/evaluate/simulated';
 import type { Readout } from '@/core/evaluate/readout';
-import type { View } from '@/core/drawing/drawing';
 import type { SheetPiece } from '@/core/build/pieces';
-import type { Step } from '@/core/build/step';
-import { formatMoney, moneyFormatter, show, showText } from '@/core/quantity';
-import { clothView, pieceView, sheetView, sticksView } from '@/core/shop/planView';
-import { amountText } from '@/core/shop/purchase';
-import { sawList } from '@/core/shop/sawList';
-import { lengthText, MARGIN, page, type Pack } from './packPage';
-import { plain, type Pdf } from './paper';
-import { safetyPage } from './safetyPage';
-import { wiresPage } from './wiresPage';
-import { drawView } from './pdfShapes';
+import type { View } from '@/core/drawing/drawing';
+import { formatMoney, show, showText } from '@/core/quantity';
+import {
+  clothView,
+  orderOfCuts,
+  pieceView,
+  sheetName,
+  sheetView,
+  sticksView,
+} from '@/core/shop/planView';
+import type { SheetPlan } from '@/core/shop/cutPlan';
+import { tooMuchForOne } from '@/core/shop/cutOrder';
+import { car, marks, saw, shopping, steps, workText } from './packLists';
+import { captioned, lengthOf, MARGIN, page, section, viewsTwoAPage, type Pack } from './packPage';
+import { plain } from './paper';
 import { writeTable } from './pdfTable';
+import { safetyPage } from './safetyPage';
 import { drawTemplates } from './templates';
+import { wiresPage } from './wiresPage';
 
 /** Everything needed to make one light, in the order it is needed, as one PDF. */
 export function drawBuildPack(pack: Pack): void {
-  cover(pack);
-  views(pack);
+  const contentsAt = cover(pack);
+  const [, ...others] = pack.readouts.drawing.views.filter(({ id }) => id !== 'wiring');
+  viewsTwoAPage(pack, 'Drawings', others);
   marks(pack);
   pieceDrawings(pack);
   layouts(pack);
@@ -28,32 +34,41 @@ export function drawBuildPack(pack: Pack): void {
   steps(pack);
   wiresPage(pack);
   safetyPage(pack);
-  drawTemplates(pack.pdf, pack.readouts.pieces, pack.paper);
+  car(pack);
+  const templates = pack.readouts.pieces;
+  drawTemplates(pack.pdf, templates, pack.paper, pack.units, (title) => page(pack, title));
+  contents(pack, contentsAt);
 }
 
-function rungText(rung: Readout, currency: string): string {
+function rungText({ units }: Pack, rung: Readout, currency: string): string {
   if (rung.value === null) return 'not known yet';
   if (rung.dimension === 'money') return formatMoney(rung.value, currency);
-  return showText(show(rung.value, rung.dimension, 'metric'));
+  return showText(show(rung.value, rung.dimension, units));
 }
 
-function cover(pack: Pack): void {
-  const { pdf, document, build, readouts } = pack;
+const CONTENTS_PT = 96;
+
+/** The sheet that is pinned to the wall: the light, what it gives, how long it takes, where to find the rest. */
+function cover(pack: Pack): number {
+  const { pdf, document, build, readouts, units } = pack;
+  const length = lengthOf(pack);
   const { top, width, height } = page(pack, build.name);
   const shot = shotOf(document, build);
   pdf
     .font('text')
     .fontSize(10)
     .text(
-      plain(`${document.name}: for “${shot.name}”. ${build.copies} to make. ${build.note}`),
+      plain(
+        `${document.name}: for “${shot.name}”. ${build.copies} to make, ${workText(readouts.steps, build.copies)} of work. ${build.note}`,
+      ),
       MARGIN,
       top - 4,
       { width },
     );
   const [front] = readouts.drawing.views;
-  if (front)
-    drawView(pdf, front, { x: MARGIN, y: top + 20, w: width, h: height * 0.5 }, lengthText);
-  pdf.y = top + 30 + height * 0.5;
+  const drawing = height * 0.45;
+  if (front) captioned(pack, front, { x: MARGIN, y: top + 24, w: width, h: drawing - 20 });
+  pdf.y = top + 30 + drawing;
   writeTable(
     pdf,
     [
@@ -61,229 +76,151 @@ function cover(pack: Pack): void {
       { title: '', share: 0.2, right: true },
       { title: '', share: 0.54 },
     ],
-    readouts.rungs.map((rung) => [rung.label, rungText(rung, document.currency), rung.words]),
+    readouts.rungs.map((rung) => [rung.label, rungText(pack, rung, document.currency), rung.words]),
   );
+  const { folded } = readouts;
   pdf
     .font('text')
     .fontSize(8)
     .fillColor('#6a5f50')
     .text(
       plain(
-        `Mass ${showText(show(readouts.massKg, 'mass', 'metric'))}; folded ${[readouts.folded.widthM, readouts.folded.heightM, readouts.folded.depthM].map(lengthText).join(' × ')}. Worked out, not metered: expect ± 20 %.`,
+        `Mass ${showText(show(readouts.massKg, 'mass', units))}; folded ${[folded.widthM, folded.heightM, folded.depthM].map(length).join(' × ')}. Worked out, not metered: expect ± 20 %. Mains can kill: what stands under “Before it is powered up” comes before any plug.`,
       ),
       MARGIN,
       pdf.y + 4,
       { width },
     );
+  return Math.min(pdf.y + 10, top + height - CONTENTS_PT);
 }
 
-function views(pack: Pack): void {
-  const others = pack.readouts.drawing.views.slice(1).filter(({ id }) => id !== 'wiring');
-  for (let at = 0; at < others.length; at += 2) {
-    const { top, width, height } = page(pack, 'Drawings');
-    others.slice(at, at + 2).forEach((view, k) =>
-      captioned(pack, view, {
-        x: MARGIN,
-        y: top + (k * height) / 2,
-        w: width,
-        h: height / 2 - 24,
-      }),
-    );
-  }
-}
-
-function captioned(
-  { pdf }: Pack,
-  view: View,
-  frame: { x: number; y: number; w: number; h: number },
-): void {
-  drawView(pdf, view, frame, lengthText);
+/** What is where, written on the cover when all else is. */
+function contents({ pdf, contents: all }: Pack, y: number): void {
+  const [, ...rest] = all;
+  const titles = rest.filter(({ title }) => !title.endsWith(', more'));
+  pdf.switchToPage(pdf.bufferedPageRange().start);
   pdf.font('text').fontSize(9).fillColor('#1c160e');
-  const text = plain(view.title);
-  pdf.text(text, frame.x + (frame.w - pdf.widthOfString(text)) / 2, frame.y + frame.h + 4, {
-    lineBreak: false,
+  const half = Math.ceil(titles.length / 2);
+  const { bottom } = pdf.page.margins;
+  pdf.page.margins.bottom = 0;
+  titles.forEach(({ title, page: at }, k) => {
+    const x = MARGIN + (k < half ? 0 : 260);
+    pdf.text(plain(`${title}: page ${at}`), x, y + (k % half) * 12, { lineBreak: false });
   });
+  pdf.page.margins.bottom = bottom;
 }
 
-function marks(pack: Pack): void {
-  const { pdf, readouts } = pack;
-  page(pack, 'Marks and lengths');
-  pdf.y = MARGIN + 32;
-  const value = (fact: Readouts['facts'][number]) =>
-    fact.dimension === 'length'
-      ? `${Number((fact.value * 1000).toFixed(1))} mm`
-      : showText(show(fact.value, fact.dimension, 'metric'));
-  writeTable(
-    pdf,
-    [
-      { title: 'Figure', share: 0.42 },
-      { title: '', share: 0.18, right: true },
-      { title: 'How', share: 0.4 },
-    ],
-    readouts.facts.map((fact) => [fact.label, value(fact), fact.working]),
-  );
-  const notes = readouts.pieces.filter(({ markOut }) => markOut.length);
-  for (const piece of notes) {
-    pdf
-      .font('bold')
-      .fontSize(10)
-      .fillColor('#1c160e')
-      .text(plain(`${piece.count} × ${piece.name}`), MARGIN, pdf.y + 8);
-    pdf.font('text').fontSize(9);
-    for (const mark of piece.markOut) pdf.text(plain(mark), { indent: 8 });
-  }
-}
-
-/** Holes and circles listed for a piece; beyond, the template and the trammel tell the rest. */
-const MOST_CIRCLES = 24;
+/** Circles beside a piece's drawing; more of them stand in columns under it. */
+const BESIDE = 24;
 
 function pieceDrawings(pack: Pack): void {
-  const flat = pack.readouts.pieces.filter((piece) => piece.kind === 'sheet');
+  const flat = pack.readouts.pieces.flatMap((piece, at) =>
+    piece.kind === 'sheet' ? [{ piece, number: at + 1 }] : [],
+  );
   for (let at = 0; at < flat.length; at += 2) {
-    const { top, width, height } = page(pack, 'Pieces');
-    flat.slice(at, at + 2).forEach((piece, k) => {
+    const { top, width, height } = page(pack, at ? 'Pieces, more' : 'Pieces');
+    flat.slice(at, at + 2).forEach(({ piece, number }, k) => {
       const y = top + (k * height) / 2;
-      captioned(pack, pieceView(piece), { x: MARGIN, y, w: width * 0.62, h: height / 2 - 28 });
-      circleList(pack.pdf, piece, MARGIN + width * 0.66, y, width * 0.34);
+      const view = pieceView(piece);
+      captioned(
+        pack,
+        { ...view, title: `${number}. ${view.title}` },
+        { x: MARGIN, y, w: width * 0.62, h: height / 2 - 28 },
+      );
+      circleList(pack, piece, MARGIN + width * 0.66, y, width * 0.34);
     });
+    pack.pdf.y = top + (Math.min(2, flat.length - at) * height) / 2;
   }
+  for (const { piece, number } of flat)
+    if (circlesOf(piece).length > BESIDE) longList(pack, piece, number);
 }
 
-function circleList(pdf: Pdf, piece: SheetPiece, x: number, y: number, width: number): void {
-  const circles = piece.shapes.flatMap((shape) => (shape.kind === 'circle' ? [shape] : []));
-  const mm = (metres: number) => (metres * 1000).toFixed(1);
+const circlesOf = ({ shapes }: SheetPiece) =>
+  shapes.flatMap((shape) => (shape.kind === 'circle' ? [shape] : []));
+
+function circleList(pack: Pack, piece: SheetPiece, x: number, y: number, width: number): void {
+  const { pdf } = pack;
+  const length = lengthOf(pack);
+  const circles = circlesOf(piece);
   pdf.font('bold').fontSize(8).fillColor('#1c160e');
   pdf.text(
-    circles.length ? 'Circles: right, up, Ø, mm from the lower left' : 'Straight cuts only',
+    circles.length === 0
+      ? 'Straight cuts only'
+      : circles.length > BESIDE
+        ? `${circles.length} circles: the list follows`
+        : 'Circles: right, up, Ø, from the lower left',
     x,
     y,
     { width },
   );
   pdf.font('figure').fontSize(7);
-  for (const circle of circles.slice(0, MOST_CIRCLES))
+  if (circles.length > BESIDE) return;
+  for (const circle of circles)
     pdf.text(
       plain(
-        `${mm(circle.x)}  ${mm(circle.y)}  ${mm(2 * circle.r)}  ${circle.label ?? circle.layer}`,
+        `${length(circle.x)}  ${length(circle.y)}  ${length(2 * circle.r)}  ${circle.label ?? circle.layer}`,
       ),
       x,
       pdf.y,
       { width },
     );
-  if (circles.length > MOST_CIRCLES)
-    pdf.text(`and ${circles.length - MOST_CIRCLES} more like these`, x, pdf.y, { width });
+}
+
+/** Every circle of a piece with many, three to a row. */
+function longList(pack: Pack, piece: SheetPiece, number: number): void {
+  const length = lengthOf(pack);
+  const cells = circlesOf(piece).map(
+    (circle) =>
+      `${length(circle.x)} right, ${length(circle.y)} up, Ø ${length(2 * circle.r)}: ${circle.label ?? circle.layer}`,
+  );
+  section(pack, `${number}. ${piece.name}: every circle from the lower left`, 120);
+  const rows = Array.from({ length: Math.ceil(cells.length / 3) }, (_, k) =>
+    [0, 1, 2].map((column) => cells[3 * k + column] ?? ''),
+  );
+  writeTable(
+    pack.pdf,
+    [0, 1, 2].map(() => ({ title: '', share: 1 / 3 })),
+    rows,
+  );
 }
 
 function layouts(pack: Pack): void {
-  const pictures = pack.readouts.cuts.plans.flatMap((plan): View[] => {
+  const { plans } = pack.readouts.cuts;
+  const pictures = plans.flatMap((plan): View[] => {
     if (plan.kind === 'sheet') return plan.nesting.sheets.map((_, at) => sheetView(plan, at));
     return [plan.kind === 'stick' ? sticksView(plan) : clothView(plan)];
   });
-  for (let at = 0; at < pictures.length; at += 2) {
-    const { top, width, height } = page(pack, 'Cutting plan');
-    pictures.slice(at, at + 2).forEach((view, k) =>
-      captioned(pack, view, {
-        x: MARGIN,
-        y: top + (k * height) / 2,
-        w: width,
-        h: height / 2 - 24,
-      }),
-    );
-  }
+  viewsTwoAPage(pack, 'Cutting plan', pictures);
+  for (const plan of plans) if (plan.kind === 'sheet') cutOrderList(pack, plan);
 }
 
-function saw(pack: Pack): void {
-  const rows = sawList(pack.readouts.cuts);
+/** Cuts right through, in their order, for who stands at a saw that makes no other. */
+function cutOrderList(pack: Pack, plan: SheetPlan): void {
+  const { part, nesting } = plan;
+  const length = lengthOf(pack);
+  const kg = part.widthM * part.heightM * part.thicknessM * part.densityKgPerM3;
+  const heavy = tooMuchForOne(kg, Math.max(part.widthM, part.heightM))
+    ? `A whole sheet weighs ${showText(show(kg, 'mass', pack.units))}: two people, or have the shop make cut 1.`
+    : null;
+  const rows = nesting.sheets.flatMap((_, at) =>
+    orderOfCuts(plan, at).map(({ axis, atM, fromM, toM }, k) => [
+      sheetName(plan, at),
+      String(k + 1),
+      axis === 'x' ? `${length(atM)} from the left` : `${length(atM)} from below`,
+      `${length(toM - fromM)} long`,
+    ]),
+  );
   if (rows.length === 0) return;
-  page(pack, 'At the saw');
-  pack.pdf.y = MARGIN + 32;
-  const mm = (metres: number) => `${Number((metres * 1000).toFixed(1))} mm`;
+  const { width } = section(pack, `Order of cuts: ${part.name}`, 110);
+  if (heavy) pack.pdf.font('text').fontSize(9).text(plain(heavy), MARGIN, pack.pdf.y, { width });
   writeTable(
     pack.pdf,
     [
-      { title: 'From', share: 0.34 },
-      { title: 'Piece', share: 0.26 },
-      { title: 'Count', share: 0.1, right: true },
-      { title: 'Length', share: 0.15, right: true },
-      { title: 'Width', share: 0.15, right: true },
+      { title: 'On', share: 0.25 },
+      { title: 'Cut', share: 0.1 },
+      { title: 'At', share: 0.35 },
+      { title: '', share: 0.3 },
     ],
-    rows.map((row) => [
-      `${row.material}, ${row.from}`,
-      row.piece,
-      String(row.count),
-      mm(row.lengthM),
-      row.widthM === null ? '' : mm(row.widthM),
-    ]),
+    rows,
   );
-}
-
-function shopping(pack: Pack): void {
-  const { pdf, document, readouts } = pack;
-  const { purchase } = readouts;
-  const money = moneyFormatter(document.currency);
-  page(pack, 'Shopping');
-  pdf.y = MARGIN + 32;
-  writeTable(
-    pdf,
-    [
-      { title: 'What', share: 0.4 },
-      { title: 'Needed', share: 0.14, right: true },
-      { title: 'On hand', share: 0.12, right: true },
-      { title: 'Packs', share: 0.1, right: true },
-      { title: 'Now', share: 0.12, right: true },
-      { title: 'Full', share: 0.12, right: true },
-    ],
-    purchase.lines.map((line) => [
-      line.name,
-      amountText(line.needed, line.measure),
-      amountText(line.onHand, line.measure),
-      String(line.packsNow),
-      line.priced ? money(line.spentNowMinor) : 'no price',
-      line.priced ? money(line.fullMinor) : '',
-    ]),
-  );
-  pdf
-    .font('bold')
-    .fontSize(10)
-    .fillColor('#1c160e')
-    .text(
-      plain(
-        `Spent now ${money(purchase.spentNowMinor)}; full cost ${money(purchase.fullMinor)}, ${money(purchase.fullPerLightMinor)} for each light; stock that counts ${money(purchase.stockMinor)}. Tax ${document.taxIncluded ? 'included' : 'not included'}.`,
-      ),
-      MARGIN,
-      pdf.y + 8,
-    );
-  if (purchase.unpriced)
-    pdf
-      .font('text')
-      .fontSize(9)
-      .text(`${purchase.unpriced} without a price: the sums are that much too low.`);
-}
-
-const minutesText = ({ minutes, waitMinutes }: Step): string =>
-  `${minutes} min${waitMinutes ? `, then ${waitMinutes} min of waiting` : ''}`;
-
-function steps(pack: Pack): void {
-  const { pdf, readouts } = pack;
-  const minutes = readouts.steps.reduce((sum, step) => sum + step.minutes, 0);
-  page(pack, `Steps, about ${(minutes / 60).toFixed(1)} hours`);
-  pdf.y = MARGIN + 34;
-  readouts.steps.forEach((step, k) => {
-    pdf
-      .font('bold')
-      .fontSize(10)
-      .fillColor('#1c160e')
-      .text(plain(`${k + 1}. ${step.title} (${minutesText(step)})`), MARGIN, pdf.y + 5);
-    pdf
-      .font('text')
-      .fontSize(9)
-      .text(plain(`${step.why}. With: ${step.tools.join(', ')}. Check: ${step.check}.`), {
-        indent: 10,
-      });
-    for (const hazard of step.hazards)
-      pdf
-        .font('bold')
-        .fontSize(9)
-        .fillColor('#8a1f12')
-        .text(plain(`Caution: ${hazard}`), { indent: 10 });
-  });
 }

@@ -12,7 +12,10 @@ const GAP_M = 0.02;
 const WIDEST_M = 3;
 
 /** Every flat piece once, in rows beside one another, with room between them. */
-export function spreadOut(pieces: readonly Piece[]): {
+export function spreadOut(
+  pieces: readonly Piece[],
+  widestM = WIDEST_M,
+): {
   placed: PlacedPiece[];
   widthM: number;
   heightM: number;
@@ -21,7 +24,7 @@ export function spreadOut(pieces: readonly Piece[]): {
   const placed: PlacedPiece[] = [];
   let [x, y, row, widest] = [0, 0, 0, 0];
   for (const piece of flat) {
-    if (x > 0 && x + piece.widthM > WIDEST_M) [x, y, row] = [0, y + row + GAP_M, 0];
+    if (x > 0 && x + piece.widthM > widestM) [x, y, row] = [0, y + row + GAP_M, 0];
     placed.push({ piece, xM: x, yM: y });
     x += piece.widthM + GAP_M;
     row = Math.max(row, piece.heightM);

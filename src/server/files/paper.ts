@@ -37,6 +37,8 @@ export function newPdf(paper: Paper, title: string): Pdf {
     size: [width, height],
     margin: 40,
     autoFirstPage: false,
+    // Kept until the end: a page says of how many it is one.
+    bufferPages: true,
     // The same design gives the same file.
     info: {
       Title: title,
@@ -47,6 +49,22 @@ export function newPdf(paper: Paper, title: string): Pdf {
   });
   for (const id of TYPEFACES) pdf.registerFont(id, typeface(id));
   return pdf;
+}
+
+/** “3 of 12” at the foot of every page. */
+export function numberPages(pdf: Pdf): void {
+  const { start, count } = pdf.bufferedPageRange();
+  for (let at = start; at < start + count; at++) {
+    pdf.switchToPage(at);
+    const text = `${at - start + 1} of ${count}`;
+    const { width, height, margins } = pdf.page;
+    // Below the margin pdfkit would begin a new page.
+    const { bottom } = margins;
+    margins.bottom = 0;
+    pdf.font('text').fontSize(8).fillColor('#6a5f50');
+    pdf.text(text, width - 40 - pdf.widthOfString(text), height - 24, { lineBreak: false });
+    margins.bottom = bottom;
+  }
 }
 
 /** Everything written so far as one buffer. */

@@ -1,7 +1,7 @@
 import type { PenLayer, Shape, View } from '@/core/drawing/drawing';
 import { straightened } from '@/core/drawing/path';
 import { INSULATIONS, STRIPE } from '@/core/electrics/insulation';
-import { plain, type Pdf } from './paper';
+import { plain, POINTS_PER_M, type Pdf } from './paper';
 
 interface Ink {
   width: number;
@@ -94,14 +94,23 @@ function arc(
   }
 }
 
-interface Frame {
+export interface Frame {
   x: number;
   y: number;
   w: number;
   h: number;
 }
 
-/** A view scaled into a frame, with its dimensions written beside it. */
+/** Scales a maker's rule knows, and their halves. */
+const SCALES = [1, 2, 2.5, 4, 5, 8, 10, 15, 20, 25, 40, 50, 75, 100, 150, 200, 400];
+
+/** The largest of them at which a view fits its frame. */
+export function scaleOf({ bounds: [left, bottom, right, top] }: View, frame: Frame): number {
+  const most = Math.min(frame.w / (right - left), frame.h / (top - bottom));
+  return SCALES.find((one) => POINTS_PER_M / one <= most) ?? Math.ceil(POINTS_PER_M / most);
+}
+
+/** A view at a scale that a rule knows, in the middle of its frame, with its dimensions written beside it. */
 export function drawView(
   pdf: Pdf,
   view: View,
@@ -109,7 +118,7 @@ export function drawView(
   lengthText: (metres: number) => string,
 ): void {
   const [left, bottom, right, top] = view.bounds;
-  const scale = Math.min(frame.w / (right - left), frame.h / (top - bottom));
+  const scale = POINTS_PER_M / scaleOf(view, frame);
   const x0 = frame.x + (frame.w - (right - left) * scale) / 2;
   const y0 = frame.y + (frame.h - (top - bottom) * scale) / 2;
   const place: Placement = {

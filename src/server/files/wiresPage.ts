@@ -1,7 +1,6 @@
 import { groupedCuts } from '@/core/power/cutList';
-import { lengthText, MARGIN, page, type Pack } from './packPage';
+import { captioned, lengthOf, MARGIN, page, type Pack } from './packPage';
 import { plain } from './paper';
-import { drawView } from './pdfShapes';
 import { writeTable } from './pdfTable';
 
 /** Share of the page that the picture takes; the list to cut by stands below. */
@@ -10,12 +9,13 @@ const PICTURE = 0.56;
 /** Every wire in its region's colours as it lies on the back, and the wires to cut. */
 export function wiresPage(pack: Pack): void {
   const { pdf, readouts } = pack;
+  const length = lengthOf(pack);
   const view = readouts.drawing.views.find(({ id }) => id === 'wiring');
   const cuts = groupedCuts(readouts.wire.wiring);
   if (!view || cuts.length === 0) return;
   const { top, width, height } = page(pack, 'Wires, from behind');
-  drawView(pdf, view, { x: MARGIN, y: top + 4, w: width, h: height * PICTURE }, lengthText);
-  pdf.y = top + 14 + height * PICTURE;
+  captioned(pack, view, { x: MARGIN, y: top + 4, w: width, h: height * PICTURE });
+  pdf.y = top + 28 + height * PICTURE;
   writeTable(
     pdf,
     [
@@ -28,7 +28,7 @@ export function wiresPage(pack: Pack): void {
     cuts.map(({ from, to, wires, count, lengthM, of, ends }) => [
       `${from} to ${to}: ${wires}`,
       String(count),
-      lengthText(lengthM),
+      length(lengthM),
       of,
       ends,
     ]),

@@ -4,18 +4,24 @@ import type { SimulatedWorkedOut } from '@/core/evaluate/simulated';
 import type { BuildFileName } from '@/core/formats/buildFiles';
 import { writeEulumdat } from '@/core/formats/eulumdat';
 import { writeIes } from '@/core/formats/ies';
+import type { UnitSystem } from '@/core/quantity';
 import type { Photometry } from '@/core/formats/photometric';
 import { drawBuildPack } from './buildPack';
 import { cutListCsv, shoppingCsv } from './csv';
 import { piecesDxf } from './dxf';
-import { finished, newPdf, type Paper } from './paper';
+import { drawLabels, labelsOf } from './labels';
+import { finished, newPdf, numberPages, type Paper, type Pdf } from './paper';
+import { drawStorySticks, hasStorySticks } from './storyStick';
 import { piecesSvg } from './svg';
 import { drawTemplates } from './templates';
+import { drawTrialCard } from './trialCard';
 
 /** What a writer may read. */
 interface Asked {
   document: Production;
   build: Build;
+  /** what lengths are written in */
+  units: UnitSystem;
   readouts: SimulatedWorkedOut;
   /** production and build */
   title: string;
@@ -25,6 +31,8 @@ interface Writer {
   type: string;
   /** it tells of light: worth a run of the transport engine */
   lit?: true;
+  /** why there is nothing to write, in words; null where there is */
+  empty?: (readouts: SimulatedWorkedOut) => string | null;
   /** null for a build that has nothing to say here */
   write: (asked: Asked) => string | null | Buffer | Promise<Buffer>;
 }
@@ -34,15 +42,17 @@ const pack = (paper: Paper): Writer => ({
   lit: true,
   write: ({ title, ...asked }) => {
     const pdf = newPdf(paper, `${title}, build pack`);
-    drawBuildPack({ pdf, paper, ...asked });
+    drawBuildPack({ pdf, paper, contents: [], ...asked });
+    numberPages(pdf);
     return finished(pdf);
   },
 });
 const templates = (paper: Paper): Writer => ({
   type: 'application/pdf',
-  write: ({ title, readouts }) => {
+  write: ({ title, readouts, units }) => {
     const pdf = newPdf(paper, `${title}, templates`);
-    drawTemplates(pdf, readouts.pieces, paper);
+    drawTemplates(pdf, readouts.pieces, paper, units);
+    numberPages(pdf);
     return finished(pdf);
   },
 });
@@ -57,17 +67,58 @@ const photometric = (charset: string, write: (light: Photometry) => string): Wri
   },
 });
 
+/** A file without a line in it is no file for a laser. */
+const nothingFlat = ({ pieces }: SimulatedWorkedOut): string | null =>
+  pieces.some(({ kind }) => kind === 'sheet')
+    ? null
+    : 'Nothing flat is cut for this light: there is no outline for a laser or a router.';
+
+const pdfFile = (
+  name: string,
+  draw: (pdf: Pdf, asked: Asked) => void,
+  empty?: Writer['empty'],
+): Writer => ({
+  type: 'application/pdf',
+  empty,
+  write: (asked) => {
+    const pdf = newPdf('a4', `${asked.title}, ${name}`);
+    draw(pdf, asked);
+    return finished(pdf);
+  },
+});
+
 /** How each file of a build is made. */
 export const WRITERS: Record<BuildFileName, Writer> = {
   'build-pack.pdf': pack('a4'),
   'build-pack-letter.pdf': pack('letter'),
   'templates.pdf': templates('a4'),
   'templates-letter.pdf': templates('letter'),
+  'labels.pdf': pdfFile('labels', (pdf, { build, readouts, units }) =>
+    drawLabels(pdf, labelsOf(build, readouts, units), 'a4'),
+  ),
+  'story-stick.pdf': pdfFile(
+    'story sticks',
+    (pdf, { readouts, units }) => drawStorySticks(pdf, readouts.pieces, 'a4', units),
+    ({ pieces }) =>
+      hasStorySticks(pieces)
+        ? null
+        : 'No row of marks in this light is long enough for a stick: measure them.',
+  ),
+  'trial-card.pdf': pdfFile(
+    'trial in card',
+    (pdf, { readouts }) => drawTrialCard(pdf, readouts.pieces, 'a4'),
+    nothingFlat,
+  ),
   'pieces.svg': {
     type: 'image/svg+xml',
+    empty: nothingFlat,
     write: ({ readouts, title }) => piecesSvg(readouts.pieces, title),
   },
-  'pieces.dxf': { type: 'image/vnd.dxf', write: ({ readouts }) => piecesDxf(readouts.pieces) },
+  'pieces.dxf': {
+    type: 'image/vnd.dxf',
+    empty: nothingFlat,
+    write: ({ readouts }) => piecesDxf(readouts.pieces),
+  },
   'cut-list.csv': table(({ readouts }) => cutListCsv(readouts.cuts)),
   'shopping.csv': table(({ readouts, document }) => shoppingCsv(readouts, document.currency)),
   'light.ies': photometric('us-ascii', writeIes),

@@ -137,8 +137,8 @@ export function fittingNeeds({ joints }: Framework, step: string): Need[] {
   );
 }
 
-/** Depth is drawn to the right and up, at half its length. */
-const flatten = ([x, y, z]: Vector): XY => [x + 0.35 * z, y + 0.35 * z];
+/** Depth is drawn to the right and up, shortened. */
+const flatten = ([x, y, z]: Vector): XY => [x + 0.55 * z, y + 0.4 * z];
 
 /** The frame as a map: every joint with its name and fitting, every pipe with the length it is cut to. */
 export function frameworkView({ id, name, joints, pipes, ref }: Framework): View {
@@ -155,9 +155,10 @@ export function frameworkView({ id, name, joints, pipes, ref }: Framework): View
       const [[ax, ay], [bx, by]] = [at.get(from)!, at.get(to)!];
       return words((ax + bx) / 2, (ay + by) / 2, exactMm(cutM));
     }),
-    ...joints.map(({ id: joint, fitting }) => {
+    // A cap is an end: nobody looks for its name.
+    ...joints.flatMap(({ id: joint, fitting }) => {
       const [x, y] = at.get(joint)!;
-      return words(x, y + size * 0.022, `${joint} ${fitting}`);
+      return fitting === 'cap' ? [] : [words(x, y + size * 0.03, `${joint} ${fitting}`)];
     }),
   ]);
 }

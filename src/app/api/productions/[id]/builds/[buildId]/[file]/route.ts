@@ -1,8 +1,18 @@
+import * as z from 'zod';
+import type { UnitSystem } from '@/core/quantity';
 import { buildFile, fileNameSchema } from '@/server/files/buildFile';
 import { answering, problemAnswer } from '@/server/http/answer';
 import { currentProductions } from '@/server/productions/current';
 
 type Params = { params: Promise<{ id: string; buildId: string; file: string }> };
+
+/** What lengths are written in: as asked for, else as this device shows them. */
+const UNITS = z.enum(['metric', 'imperial']);
+function unitsAsked(request: Request): UnitSystem {
+  const asked = new URL(request.url).searchParams.get('units');
+  const kept = /(?:^|; )lantern-units=(\w+)/.exec(request.headers.get('cookie') ?? '')?.[1];
+  return UNITS.catch('metric').parse(asked ?? kept);
+}
 
 /** A build as a file for the saw, the till or the printer. */
 export const GET = (request: Request, { params }: Params) =>
@@ -11,8 +21,10 @@ export const GET = (request: Request, { params }: Params) =>
     const name = fileNameSchema.safeParse(file);
     if (!name.success) return problemAnswer(404, 'There is no such file of a build.');
     const stored = await (await currentProductions()).find(id);
-    const made = stored && (await buildFile(stored.document, buildId, name.data));
+    const made =
+      stored && (await buildFile(stored.document, buildId, name.data, unitsAsked(request)));
     if (!made) return problemAnswer(404, 'There is no such build, or its form is not known here.');
+    if (made.refused) return problemAnswer(409, made.refused);
     const body = typeof made.body === 'string' ? made.body : new Uint8Array(made.body);
     return new Response(body, {
       headers: {

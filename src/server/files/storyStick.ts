@@ -1,0 +1,45 @@
+import type { Piece } from '@/core/build/pieces';
+import { segment, words } from '@/core/drawing/shapes';
+import { shopLength, type UnitSystem } from '@/core/quantity';
+import { storySticks, type StoryStick } from '@/core/shop/storyStick';
+import { PAPERS, type Paper, type Pdf } from './paper';
+import { drawTrueSize, type Template } from './templates';
+
+/** As wide as a lath, with room for the words beside each mark. */
+const WIDE_M = 0.05;
+const TICK_M = 0.02;
+
+/** A stick as something to print: glued on a lath, its left end flush with the piece's edge. */
+function templateOf(stick: StoryStick, units: UnitSystem): Template {
+  return {
+    title: `Story stick for ${stick.number}. ${stick.name}, along its ${stick.along}`,
+    widthM: stick.lengthM,
+    heightM: WIDE_M,
+    shapes: [
+      segment([0, 0], [stick.lengthM, 0], 'cut'),
+      segment([0, 0], [0, WIDE_M], 'cut'),
+      segment([stick.lengthM, 0], [stick.lengthM, WIDE_M], 'cut'),
+      ...stick.marks.flatMap(({ atM, label }, k) => [
+        segment([atM, 0], [atM, TICK_M], 'cut'),
+        words(atM, TICK_M + 0.004 + (k % 2) * 0.006, label.split(',')[0]!),
+        words(atM, TICK_M + 0.018 + (k % 2) * 0.006, shopLength(atM, units)),
+      ]),
+    ],
+    markOut: [],
+  };
+}
+
+export const hasStorySticks = (pieces: readonly Piece[]): boolean => storySticks(pieces).length > 0;
+
+/** Strips of true size to glue on a lath: one set of marks for every copy of a piece. */
+export function drawStorySticks(
+  pdf: Pdf,
+  pieces: readonly Piece[],
+  paper: Paper,
+  units: UnitSystem,
+): void {
+  for (const stick of storySticks(pieces)) drawTrueSize(pdf, templateOf(stick, units), paper);
+  if (pdf.bufferedPageRange().count > 0) return;
+  pdf.addPage({ margin: 40, size: [...PAPERS[paper]] });
+  pdf.font('text').fontSize(12).text('No row of marks in this light is long enough for a stick.');
+}
