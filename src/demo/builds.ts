@@ -64,11 +64,13 @@ export const MORE_BUILDS = [
       panPartId: 'pan-36',
       finish: 'tinned-steel',
       layer1PartId: 'parchment',
+      // The roll is 38 cm wide: a wider tab would want a seam across the light.
+      tabM: 0.012,
       ...cord,
     }),
     {
       accessories: [
-        carried('pan-stand', 'pipe-stand', { pipePartId: 'pipe-20' }),
+        carried('pan-stand', 'pipe-stand', { pipePartId: 'pipe-20', takeOffM: 0.011 }),
         carried('pan-hood', 'hood', {
           boardPartId: 'foam-core-big',
           shape: 'cone',
@@ -89,7 +91,7 @@ export const MORE_BUILDS = [
       layer1PartId: 'silk',
       ...cord,
     }),
-    { accessories: [carried('stack-mount', 'mount')] },
+    { accessories: [carried('stack-mount', 'mount', { platePartId: 'ply-9' })] },
   ),
   build(
     'sky-board',
@@ -104,6 +106,7 @@ export const MORE_BUILDS = [
       split: 2,
       groups: [{ bulbId: 'daylight-a60-10', level: 1 }],
       socketPartId: 'socket-e27',
+      coverPartId: 'corrugated-4',
       boardPartId: 'ply-9',
       flags: 'sides',
       flagPartId: 'corrugated-4',
@@ -218,6 +221,7 @@ export const MORE_BUILDS = [
       stripId: 'tape-24-60-5000',
       supplyPartId: 'supply-24-350',
       pipePartId: 'pipe-alu-25',
+      takeOffM: 0.016,
       layer1PartId: 'silk',
       skirtPartId: 'skirt-molton',
       fillMode: 'fit',
@@ -256,6 +260,7 @@ export const MORE_BUILDS = [
       unitId: 'tube-15-5500',
       boardPartId: 'foam-core-big',
       stiffenerPartId: 'batten-20',
+      rodPartId: 'batten-20',
       layer1PartId: 'silk',
       ...cord,
     }),

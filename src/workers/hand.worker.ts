@@ -15,6 +15,7 @@ const hand = {
   gallery: lazily('gallery'),
   sensitivities: lazily('sensitivities'),
   cutPlan: lazily('cutPlan'),
+  together: lazily('together'),
   backdrop: lazily('backdrop'),
   colour: lazily('colour'),
   unitColour: lazily('unitColour'),

@@ -18,6 +18,7 @@ import type { Transported } from '@/core/light/transport/result';
 import type { Run } from '@/core/light/transport/run';
 import { decodeText } from '@/core/reading/decode';
 import { readLines, readTable, type Columns, type ReadRow } from '@/core/reading/readTable';
+import { togetherOf, type Together } from '@/core/evaluate/together';
 import { lightsPerSheet, planCuts, type CutPlan } from '@/core/shop/cutPlan';
 import { preparePicture } from './pictureFile';
 import { readProductionZip, zippedPicture } from './productionZip';
@@ -52,6 +53,9 @@ export const questions = {
       ),
     };
   },
+  /** Several builds bought, cut and carried as one job. */
+  together: (document: Production, ids: readonly string[]): Together =>
+    togetherOf(document, ids, derivations),
   /** Light over the shot's coverage from where it stands, and the best places of one and two. */
   backdrop: (
     document: Production,

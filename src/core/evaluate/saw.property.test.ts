@@ -68,7 +68,9 @@ function usedInSteps(each: Made): void {
 function holesFitBolts(each: Made): void {
   const { pieces, needs } = resolvedOf(each);
   const bought = needs.flatMap(({ item }) =>
-    item.kind === 'hardware' && item.id === 'bolt' ? [item.size ?? ''] : [],
+    item.kind === 'hardware' && (item.id === 'bolt' || item.id === 'machine-screw')
+      ? [item.size ?? '']
+      : [],
   );
   for (const piece of pieces) {
     if (piece.kind !== 'sheet') continue;

@@ -87,6 +87,13 @@ export function boltFor(thread: ThreadId, clampedM: number): Bolt | null {
     : { thread, lengthM: (long / 16) * 0.0254, size: `${thread} × ${inches(long)} in` };
 }
 
+/** A screw without a nut, into a thread of the thing it holds: about its own diameter deep, never to the bottom. */
+export function machineScrewFor(thread: ThreadId, throughM: number): Bolt | null {
+  const { diameterM, nutM, pitchM } = THREADS[thread];
+  // As a bolt that clamps so much less as its nut would take.
+  return boltFor(thread, throughM + diameterM - nutM - OUT_OF_NUT * pitchM);
+}
+
 /** What a washer says of itself: “M6, 1.6 mm thick”. */
 export const washerSize = (thread: ThreadId): string =>
   `${thread}, ${Number((THREADS[thread].washer.thickM * 1000).toFixed(2))} mm thick,`;

@@ -3,6 +3,7 @@ export const HARDWARE = {
   'corner-brace': { name: 'corner braces', measure: 'piece' },
   screw: { name: 'wood screws', measure: 'piece' },
   bolt: { name: 'bolts with nut', measure: 'piece' },
+  'machine-screw': { name: 'machine screws', measure: 'piece' },
   washer: { name: 'washers', measure: 'piece' },
   hinge: { name: 'hinges', measure: 'piece' },
   clip: { name: 'spring clips', measure: 'piece' },

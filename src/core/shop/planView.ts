@@ -18,7 +18,7 @@ function laid(shape: Shape, x: number, y: number, heightM: number, turned: boole
 }
 
 /** Edges worth a figure of their own: those of a straight-sided outline that is not a rectangle. */
-function edgeWords({ shapes, widthM, heightM }: SheetPiece): Shape[] {
+function edgeWords({ shapes, widthM, heightM }: SheetPiece, told: Told): Shape[] {
   const outline = shapes.find(
     (shape) => shape.kind === 'polyline' && shape.closed && shape.layer === 'cut',
   );
@@ -32,22 +32,18 @@ function edgeWords({ shapes, widthM, heightM }: SheetPiece): Shape[] {
   if (square) return [];
   return points.map(([x, y], at): Shape => {
     const [nx, ny] = points[(at + 1) % points.length]!;
-    return words(
-      (x + nx) / 2,
-      (y + ny) / 2,
-      String(Number((Math.hypot(nx - x, ny - y) * 1000).toFixed(1))),
-    );
+    return words((x + nx) / 2, (y + ny) / 2, told(Math.hypot(nx - x, ny - y)));
   });
 }
 
 /** One flat piece with its sizes; edges in millimetres, light as it is cut. */
-export function pieceView(piece: SheetPiece): View {
+export function pieceView(piece: SheetPiece, told: Told = inMm): View {
   const { widthM, heightM } = piece;
   const size = Math.max(widthM, heightM);
   return view(
     `piece-${piece.name}`,
     `${piece.count} × ${piece.name}`,
-    [...piece.shapes, ...edgeWords(piece)],
+    [...piece.shapes, ...edgeWords(piece, told)],
     [
       measure([0, 0], [widthM, 0], -0.08 * size, 'Width'),
       measure([widthM, 0], [widthM, heightM], -0.08 * size, 'Height'),
@@ -93,7 +89,7 @@ const grainMarks = (widthM: number, heightM: number): Shape[] =>
 /** Straight cuts right through, in their order; the number stands at the end where the saw goes in. */
 function cutMarks(order: readonly ThroughCut[], size: number): Shape[] {
   return order.flatMap(({ axis, atM, fromM, toM }, k): Shape[] => {
-    const out = size * 0.02;
+    const out = size * 0.03;
     return axis === 'x'
       ? [segment([atM, fromM], [atM, toM], 'score'), words(atM, fromM - out * 0.2, String(k + 1))]
       : [segment([fromM, atM], [toM, atM], 'score'), words(fromM - out * 0.2, atM, String(k + 1))];
@@ -101,7 +97,7 @@ function cutMarks(order: readonly ThroughCut[], size: number): Shape[] {
 }
 
 /** One sheet with its pieces as they are cut from it, to scale: marks, left-overs by letter, order of cuts. */
-export function sheetView(plan: SheetPlan, at: number): View {
+export function sheetView(plan: SheetPlan, at: number, told: Told = inMm): View {
   const sheet = plan.nesting.sheets[at]!;
   const { widthM, heightM, placements, disc } = sheet;
   const longest = Math.max(widthM, heightM);
@@ -123,18 +119,19 @@ export function sheetView(plan: SheetPlan, at: number): View {
         middle
           ? [
               circle(middle.x, middle.y, middle.r, 'hidden'),
-              words(middle.x, middle.y, `${name}: Ø ${inMm(2 * middle.r)}`),
+              words(middle.x, middle.y, `${name}: Ø ${told(2 * middle.r)}`),
             ]
           : [
               rectangle(box!.x, box!.y, box!.x + box!.w, box!.y + box!.h, 'hidden'),
               words(box!.x + box!.w / 2, box!.y + box!.h / 2, name),
             ],
       ),
-    // A ring's mark stands on the ring, not in its hole.
+    // A ring's mark stands in the corner of its square, where no hole is drilled.
     ...placements.map(({ piece, x, y, w, h }) => {
       const own = plan.pieces[piece]!;
-      const lift = own.hole ? h / 2 - (h / 2 - own.hole.r) / 2 : 0;
-      return words(x + w / 2, y + h / 2 + lift, titled(plan.marks[piece]!, own.name, w, longest));
+      return own.hole
+        ? words(x + w * 0.14, y + h * 0.035, plan.marks[piece]!)
+        : words(x + w / 2, y + h / 2, titled(plan.marks[piece]!, own.name, w, longest));
     }),
   ]);
 }
@@ -142,7 +139,9 @@ export function sheetView(plan: SheetPlan, at: number): View {
 /** More numbers on one sheet would hide its pieces; the list tells them all. */
 const MOST_MARKED = 12;
 
-const inMm = (metres: number): string => String(Math.floor(metres * 1000 + 1e-6));
+/** How lengths on a layout are written: bare millimetres, or as the reader measures. */
+type Told = (metres: number) => string;
+const inMm: Told = (metres) => String(Number((metres * 1000).toFixed(1)));
 
 /** “sheet 2”, “on hand 1”, “round off-cut 1”. */
 export function sheetName(plan: SheetPlan, at: number): string {
@@ -157,7 +156,7 @@ export function orderOfCuts({ nesting }: SheetPlan, at: number): ThroughCut[] {
 }
 
 /** All bars of one stock, one under the other, with their cuts and the marks of what is cut. */
-export function sticksView(plan: StickPlan): View {
+export function sticksView(plan: StickPlan, told: Told = inMm): View {
   const longest = Math.max(...plan.cut.bars.map(({ lengthM }) => lengthM), 0.1);
   const high = longest * 0.03;
   const left = new Map(barLeftOversOf(plan).map((each) => [each.at, each]));
@@ -174,13 +173,13 @@ export function sticksView(plan: StickPlan): View {
           const { lengthM } = plan.pieces[at]!;
           const from = x;
           x += lengthM + kerfOf(plan.part);
-          const told = `${plan.marks[at]!}: ${Number((lengthM * 1000).toFixed(1))}`;
+          const whole = `${plan.marks[at]!}: ${told(lengthM)}`;
           return [
             segment([from + lengthM, y], [from + lengthM, y + high], 'cut'),
             words(
               from + lengthM / 2,
               y + high * 0.28,
-              told.length * LETTER * longest < lengthM ? told : plan.marks[at]!,
+              whole.length * LETTER * longest < lengthM ? whole : plan.marks[at]!,
             ),
           ];
         }),
@@ -190,7 +189,7 @@ export function sticksView(plan: StickPlan): View {
                 bar.lengthM - spare.lengthM! / 2,
                 y + high * 0.28,
                 spare.lengthM! > 9 * LETTER * longest
-                  ? `${spare.name}: ${inMm(spare.lengthM!)}`
+                  ? `${spare.name}: ${told(spare.lengthM!)}`
                   : spare.name,
               ),
             ]
@@ -201,7 +200,7 @@ export function sticksView(plan: StickPlan): View {
 }
 
 /** Pieces along the bolt, one after the other; strips that are sewn lie as they are joined. */
-export function clothView(plan: ClothPlan): View {
+export function clothView(plan: ClothPlan, told: Told = inMm): View {
   const gap = plan.part.widthM * 0.08;
   let x = 0;
   const longest = Math.max(
@@ -233,13 +232,9 @@ export function clothView(plan: ClothPlan): View {
       ),
     ];
   });
-  return view(
-    'cloth',
-    `${plan.part.name}: ${Number((plan.totalM * 1000).toFixed(0))} mm off the bolt`,
-    [
-      segment([0, plan.part.widthM], [Math.max(x, gap), plan.part.widthM], 'hidden'),
-      segment([0, 0], [Math.max(x, gap), 0], 'hidden'),
-      ...shapes,
-    ],
-  );
+  return view('cloth', `${plan.part.name}: ${told(plan.totalM)} off the bolt`, [
+    segment([0, plan.part.widthM], [Math.max(x, gap), plan.part.widthM], 'hidden'),
+    segment([0, 0], [Math.max(x, gap), 0], 'hidden'),
+    ...shapes,
+  ]);
 }

@@ -121,7 +121,7 @@ function pieceDrawings(pack: Pack): void {
     const { top, width, height } = page(pack, at ? 'Pieces, more' : 'Pieces');
     flat.slice(at, at + 2).forEach(({ piece, number }, k) => {
       const y = top + (k * height) / 2;
-      const view = pieceView(piece);
+      const view = pieceView(piece, lengthOf(pack));
       captioned(
         pack,
         { ...view, title: `${number}. ${view.title}` },
@@ -186,9 +186,11 @@ function longList(pack: Pack, piece: SheetPiece, number: number): void {
 
 function layouts(pack: Pack): void {
   const { plans } = pack.readouts.cuts;
+  const length = lengthOf(pack);
   const pictures = plans.flatMap((plan): View[] => {
-    if (plan.kind === 'sheet') return plan.nesting.sheets.map((_, at) => sheetView(plan, at));
-    return [plan.kind === 'stick' ? sticksView(plan) : clothView(plan)];
+    if (plan.kind === 'sheet')
+      return plan.nesting.sheets.map((_, at) => sheetView(plan, at, length));
+    return [plan.kind === 'stick' ? sticksView(plan, length) : clothView(plan, length)];
   });
   viewsTwoAPage(pack, 'Cutting plan', pictures);
   for (const plan of plans) if (plan.kind === 'sheet') cutOrderList(pack, plan);

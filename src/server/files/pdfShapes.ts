@@ -1,4 +1,4 @@
-import type { PenLayer, Shape, View } from '@/core/drawing/drawing';
+import type { Hatch, PenLayer, Shape, View } from '@/core/drawing/drawing';
 import { straightened } from '@/core/drawing/path';
 import { INSULATIONS, STRIPE } from '@/core/electrics/insulation';
 import { plain, POINTS_PER_M, type Pdf } from './paper';
@@ -50,9 +50,41 @@ export function drawShape(pdf: Pdf, shape: Shape, place: Placement, textPt: numb
     pdf.circle(place.x(shape.x), place.y(shape.y), shape.r * place.scale);
   else if (shape.kind === 'arc') arc(pdf, shape, place);
   else path(pdf, shape, place);
-  if (fill) pdf.fillAndStroke(fill, colour);
+  if (shape.kind === 'polyline' && shape.hatch) hatchOf(pdf, shape, place);
+  else if (fill) pdf.fillAndStroke(fill, colour);
   else pdf.stroke();
   pdf.undash();
+}
+
+/** Points between strokes, and which way they slant; foam is dotted. */
+const HATCHES: Record<Hatch, { apart: number; slant: 1 | -1; dash?: number }> = {
+  wood: { apart: 4, slant: 1 },
+  metal: { apart: 2, slant: 1 },
+  plastic: { apart: 4, slant: -1 },
+  foam: { apart: 4, slant: 1, dash: 1 },
+};
+
+/** The face that is cut through: its edge, and strokes inside it. */
+function hatchOf(pdf: Pdf, shape: Extract<Shape, { kind: 'polyline' }>, place: Placement): void {
+  pdf.stroke();
+  const points = straightened(shape).map(([x, y]) => [place.x(x), place.y(y)] as const);
+  const xs = points.map(([x]) => x);
+  const ys = points.map(([, y]) => y);
+  const [left, right] = [Math.min(...xs), Math.max(...xs)];
+  const [top, bottom] = [Math.min(...ys), Math.max(...ys)];
+  const { apart, slant, dash } = HATCHES[shape.hatch!];
+  const high = bottom - top;
+  pdf.save();
+  path(pdf, shape, place);
+  pdf.clip();
+  pdf.lineWidth(0.3).strokeColor('#6a5f50');
+  if (dash) pdf.dash(dash, { space: 2 });
+  for (let x = left - high; x < right + high; x += apart * Math.SQRT2)
+    pdf
+      .moveTo(x, slant > 0 ? bottom : top)
+      .lineTo(x + high, slant > 0 ? top : bottom)
+      .stroke();
+  pdf.restore();
 }
 
 /** A wire in its own colour within an outline: white shows on paper, and grey copies keep their edges. */

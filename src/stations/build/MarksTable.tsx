@@ -3,7 +3,7 @@ import type { WorkedOut } from '@/core/evaluate/readouts';
 import type { Shape } from '@/core/drawing/drawing';
 import type { Piece } from '@/core/build/pieces';
 import { pieceView } from '@/core/shop/planView';
-import { show, showText } from '@/core/quantity';
+import { inSystem, shopLength, show, showText, type UnitSystem } from '@/core/quantity';
 import { Heads } from '@/ui/Heads';
 import { useDevice } from '@/ui/device';
 import { QUIET_VIEW, ViewDrawing } from '@/ui/drawing/ViewDrawing';
@@ -13,8 +13,7 @@ export default function MarksTable({ readouts }: { readouts: WorkedOut }) {
   const { units } = useDevice();
   const write = (value: number, dimension: Parameters<typeof show>[1]) =>
     showText(show(value, dimension, units));
-  const shop = (metres: number) =>
-    units === 'imperial' ? write(metres, 'length') : `${Number((metres * 1000).toFixed(1))} mm`;
+  const shop = (metres: number) => shopLength(metres, units);
   return (
     <div className="grid gap-6 lg:grid-cols-2">
       <section>
@@ -57,7 +56,7 @@ export default function MarksTable({ readouts }: { readouts: WorkedOut }) {
         <h2 className="mb-1 text-lg">Pieces to cut</h2>
         {readouts.pieces.length === 0 && <p>Nothing to cut for this form.</p>}
         {readouts.pieces.map((piece, at) => (
-          <PieceArticle key={at} piece={piece} shop={shop} />
+          <PieceArticle key={at} piece={piece} number={at + 1} units={units} shop={shop} />
         ))}
       </section>
     </div>
@@ -66,11 +65,18 @@ export default function MarksTable({ readouts }: { readouts: WorkedOut }) {
 
 type Shop = (metres: number) => string;
 
-function PieceArticle({ piece, shop }: { piece: Piece; shop: Shop }) {
+interface PieceArticleProps {
+  piece: Piece;
+  number: number;
+  units: UnitSystem;
+  shop: Shop;
+}
+
+function PieceArticle({ piece, number, units, shop }: PieceArticleProps) {
   return (
     <article className="mb-4 border-b border-line pb-3">
       <h3>
-        {piece.count} × {piece.name}
+        {number}. {piece.count} × {piece.name}
       </h3>
       <p className="figure text-sm">
         {piece.kind === 'stick'
@@ -80,12 +86,17 @@ function PieceArticle({ piece, shop }: { piece: Piece; shop: Shop }) {
       </p>
       <ul className="list-disc pl-5 text-sm">
         {piece.markOut.map((mark) => (
-          <li key={mark}>{mark}</li>
+          <li key={mark}>{inSystem(mark, units)}</li>
         ))}
       </ul>
       {piece.kind === 'sheet' && (
         <div className="h-52">
-          <ViewDrawing view={pieceView(piece)} textSize={34} lengthText={shop} {...QUIET_VIEW} />
+          <ViewDrawing
+            view={pieceView(piece, shop)}
+            textSize={34}
+            lengthText={shop}
+            {...QUIET_VIEW}
+          />
         </div>
       )}
       {piece.kind === 'sheet' && <Circles shapes={piece.shapes} shop={shop} />}

@@ -10,11 +10,15 @@ const Layouts = lazyPanel(() => import('./Layouts'));
 const SawTable = lazyPanel(() => import('./SawTable'));
 const MoneyTable = lazyPanel(() => import('./MoneyTable'));
 const Files = lazyPanel(() => import('./Files'));
+const Circles = lazyPanel(() => import('./Circles'));
+const Together = lazyPanel(() => import('./Together'));
 
 const SHEETS = [
   ['layouts', 'Layouts'],
   ['saw', 'At the saw'],
   ['money', 'Shopping'],
+  ['circles', 'Circles'],
+  ['together', 'Together'],
   ['files', 'Files'],
 ] as const;
 
@@ -50,8 +54,12 @@ function CutSheet({ build, readouts }: AtHand) {
           <Layouts cuts={cuts} copies={build.copies} perSheet={answer?.lightsPerSheet ?? {}} />
         )}
         {sheet === 'saw' && <SawTable cuts={cuts} />}
-        {sheet === 'money' && <MoneyTable purchase={readouts.purchase} copies={build.copies} />}
-        {sheet === 'files' && <Files build={build} />}
+        {sheet === 'money' && (
+          <MoneyTable purchase={readouts.purchase} copies={build.copies} unchosen={cuts.unchosen} />
+        )}
+        {sheet === 'circles' && <Circles pieces={readouts.pieces} />}
+        {sheet === 'together' && <Together />}
+        {sheet === 'files' && <Files build={build} pieces={readouts.pieces} />}
       </Sheets>
     </div>
   );

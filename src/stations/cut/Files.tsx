@@ -1,11 +1,16 @@
 'use client';
 import { Download } from 'lucide-react';
 import type { Build } from '@/core/document/production';
-import { BUILD_FILES, filesAt } from '@/core/formats/buildFiles';
+import type { Piece } from '@/core/build/pieces';
+import { BUILD_FILES, filesAt, type BuildFileName } from '@/core/formats/buildFiles';
 import { useProduction } from '../store/context';
 
+/** Files with nothing in them where no board is cut. */
+const OF_SHEETS: readonly BuildFileName[] = ['pieces.svg', 'pieces.dxf', 'trial-card.pdf'];
+
 /** Everything that can be taken away as a file. */
-export default function Files({ build }: { build: Build }) {
+export default function Files({ build, pieces }: { build: Build; pieces: readonly Piece[] }) {
+  const flat = pieces.some(({ kind }) => kind === 'sheet');
   const id = useProduction((state) => state.document.id);
   const saving = useProduction((state) => state.save.kind !== 'saved');
   return (
@@ -19,18 +24,26 @@ export default function Files({ build }: { build: Build }) {
       <ul className="mt-2 grid gap-2 md:grid-cols-2">
         {filesAt('cut').map((file) => (
           <li key={file}>
-            <a
-              className="press flex items-start gap-2 no-underline"
-              href={`/api/productions/${id}/builds/${build.id}/${file}`}
-              download
-              aria-disabled={saving}
-            >
-              <Download size={16} aria-hidden className="mt-1 shrink-0" />
-              <span>
-                <strong>{BUILD_FILES[file].title}</strong>
-                <span className="block text-[12.5px] text-ink-soft">{BUILD_FILES[file].words}</span>
-              </span>
-            </a>
+            {!flat && OF_SHEETS.includes(file) ? (
+              <p className="px-3 py-2 text-[13px] text-ink-soft">
+                <strong>{BUILD_FILES[file].title}</strong>: nothing flat is cut for this light.
+              </p>
+            ) : (
+              <a
+                className="press flex items-start gap-2 no-underline"
+                href={`/api/productions/${id}/builds/${build.id}/${file}`}
+                download
+                aria-disabled={saving}
+              >
+                <Download size={16} aria-hidden className="mt-1 shrink-0" />
+                <span>
+                  <strong>{BUILD_FILES[file].title}</strong>
+                  <span className="block text-[12.5px] text-ink-soft">
+                    {BUILD_FILES[file].words}
+                  </span>
+                </span>
+              </a>
+            )}
           </li>
         ))}
       </ul>

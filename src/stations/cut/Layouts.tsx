@@ -1,18 +1,24 @@
 'use client';
+import { tooMuchForOne } from '@/core/shop/cutOrder';
 import type { ClothPlan, CutPlan, SheetPlan, StickPlan } from '@/core/shop/cutPlan';
-import { clothView, sheetView, sticksView } from '@/core/shop/planView';
+import { kerfOf } from '@/core/materials/cutting';
+import { barLeftOversOf, barsAfter, leftOversOf, shedAfter } from '@/core/shop/offCuts';
+import { clothView, orderOfCuts, sheetView, sticksView } from '@/core/shop/planView';
 import type { View } from '@/core/drawing/drawing';
-import { show, showText, percent } from '@/core/quantity';
+import { percent, shopLength, show, showText, type UnitSystem } from '@/core/quantity';
 import { useDevice } from '@/ui/device';
 import { QUIET_VIEW, ViewDrawing } from '@/ui/drawing/ViewDrawing';
+import { useSession } from '../shell/Workbench';
+import { useEdits } from '../store/useEdits';
 
 interface LayoutsProps {
   cuts: CutPlan;
-  copies: number;
+  /** null for several builds together */
+  copies: number | null;
   perSheet: Record<string, number>;
 }
 
-/** Sheets, sticks and cloth as pictures, each with what it yields. */
+/** Sheets, sticks and cloth as pictures, each with what it yields and what it leaves. */
 export default function Layouts({ cuts, copies, perSheet }: LayoutsProps) {
   if (cuts.plans.length === 0 && cuts.unchosen.length === 0)
     return <p>Nothing is cut for this light: it is bought and put together as it is.</p>;
@@ -48,16 +54,36 @@ export default function Layouts({ cuts, copies, perSheet }: LayoutsProps) {
 
 const plural = (count: number, noun: string) => `${count} ${noun}${count === 1 ? '' : 's'}`;
 
-function Sheets({ plan, copies, lights }: { plan: SheetPlan; copies: number; lights?: number }) {
+/** “Saw 3 mm”, or that a knife takes nothing. */
+const kerfText = (plan: SheetPlan | StickPlan, units: UnitSystem): string => {
+  const kerfM = kerfOf(plan.part);
+  return kerfM > 0 ? `a cut takes ${shopLength(kerfM, units)}` : 'a knife takes nothing';
+};
+
+function Sheets({
+  plan,
+  copies,
+  lights,
+}: {
+  plan: SheetPlan;
+  copies: number | null;
+  lights?: number;
+}) {
   const { nesting, part, pieces } = plan;
   const { units } = useDevice();
+  const left = leftOversOf(plan);
+  const kg = part.widthM * part.heightM * part.thicknessM * part.densityKgPerM3;
   return (
     <section data-plan-kind="sheet">
       <h2 className="text-lg">{part.name}</h2>
       <p className="text-[13px] text-ink-soft">
-        {plural(pieces.length, 'piece')} for {plural(copies, 'light')} on{' '}
+        {plural(pieces.length, 'piece')}
+        {copies !== null && ` for ${plural(copies, 'light')}`} on{' '}
         {plural(nesting.sheets.length, 'sheet')}, {percent(plan.yield)} of it used
-        {lights ? `; one new sheet gives ${plural(lights, 'light')}` : ''}. Saw 3 mm.
+        {lights ? `; one new sheet gives ${plural(lights, 'light')}` : ''}; {kerfText(plan, units)}.
+        Dashed lines go right through, in the order of their numbers.
+        {tooMuchForOne(kg, Math.max(part.widthM, part.heightM)) &&
+          ` A whole sheet is ${shopLength(Math.max(part.widthM, part.heightM), units)} long and ${showText(show(kg, 'mass', units))}: two people, or have the shop make cut 1.`}
       </p>
       {nesting.unplaced.length > 0 && (
         <p role="alert" className="my-1 bg-stop-wash p-2 text-sm">
@@ -70,25 +96,73 @@ function Sheets({ plan, copies, lights }: { plan: SheetPlan; copies: number; lig
         {nesting.sheets.map((sheet, at) => (
           <Picture
             key={at}
-            view={sheetView(plan, at)}
-            text={`${showText(show(sheet.widthM, 'length', units))} × ${showText(show(sheet.heightM, 'length', units))}, ${plural(sheet.placements.length, 'piece')}`}
-            table={sheet.placements.map(
-              ({ piece, x, y, turned }) =>
-                [
-                  pieces[piece]!.name,
-                  `${Math.round(x * 1000)} mm right, ${Math.round(y * 1000)} mm up${turned ? ', turned' : ''}`,
-                ] as const,
-            )}
+            view={sheetView(plan, at, (metres) => shopLength(metres, units))}
+            text={`${shopLength(sheet.widthM, units)} × ${shopLength(sheet.heightM, units)}, ${plural(sheet.placements.length, 'piece')}`}
+            table={[
+              ...sheet.placements.map(
+                ({ piece, x, y, turned }) =>
+                  [
+                    `${plan.marks[piece]} ${pieces[piece]!.name}`,
+                    `${shopLength(x, units)} right, ${shopLength(y, units)} up${turned ? ', turned' : ''}`,
+                  ] as const,
+              ),
+              ...orderOfCuts(plan, at).map(
+                ({ axis, atM }, k) =>
+                  [
+                    `Cut ${k + 1}`,
+                    `${shopLength(atM, units)} from ${axis === 'x' ? 'the left' : 'below'}`,
+                  ] as const,
+              ),
+            ]}
           />
         ))}
       </div>
+      <LeftOver
+        words={left.map(({ name, box, disc }) =>
+          disc
+            ? `${name} disc Ø ${shopLength(2 * disc.r, units)}`
+            : `${name} ${shopLength(box!.w, units)} × ${shopLength(box!.h, units)}`,
+        )}
+        part={part}
+        after={shedAfter(plan)}
+      />
     </section>
+  );
+}
+
+interface LeftOverProps {
+  words: readonly string[];
+  part: SheetPlan['part'] | StickPlan['part'];
+  /** what the record says once it is cut */
+  after: object;
+}
+
+/** What is worth keeping, and keeping it: the shelf cuts it before anything new. */
+function LeftOver({ words, part, after }: LeftOverProps) {
+  const edits = useEdits();
+  const { say } = useSession();
+  if (words.length === 0) return null;
+  const keep = () => {
+    edits.record('part', part.id, `keep what is left of ${part.name}`, (draft) => {
+      Object.assign(draft, after);
+    });
+    say(`What is left of ${part.name} is on the shelf. Undo takes it back.`);
+  };
+  return (
+    <p className="mt-1 text-[13px]">
+      Left over: <span className="figure">{words.join(', ')}</span>.{' '}
+      <button type="button" className="press !py-0.5" onClick={keep}>
+        It is cut: keep what is left
+      </button>
+    </p>
   );
 }
 
 function Sticks({ plan }: { plan: StickPlan }) {
   const { cut, part } = plan;
+  const { units } = useDevice();
   const bought = cut.bars.filter(({ onHand }) => !onHand).length;
+  const long = (metres: number) => shopLength(metres, units);
   return (
     <section data-plan-kind="stick">
       <h2 className="text-lg">{part.name}</h2>
@@ -96,7 +170,8 @@ function Sticks({ plan }: { plan: StickPlan }) {
         {plural(plan.pieces.length, 'length')} from {plural(bought, 'bar')}
         {cut.bars.length > bought &&
           ` and ${plural(cut.bars.length - bought, 'off-cut')} on hand`}, {percent(plan.yield)}{' '}
-        used; no plan can do with fewer than {cut.lowerBound}. Lengths in mm, saw 2 mm.
+        used; no plan can do with fewer than {cut.lowerBound}; Lengths in mm;{' '}
+        {kerfText(plan, units)}.
       </p>
       {cut.tooLong.length > 0 && (
         <p role="alert" className="my-1 bg-stop-wash p-2 text-sm">
@@ -104,15 +179,20 @@ function Sticks({ plan }: { plan: StickPlan }) {
         </p>
       )}
       <Picture
-        view={sticksView(plan)}
+        view={sticksView(plan, long)}
         text={`${plural(cut.bars.length, 'bar')}, top to bottom`}
         table={cut.bars.map(
           (bar, k) =>
             [
               `${bar.onHand ? 'Off-cut' : 'Bar'} ${k + 1}`,
-              `${bar.pieces.map((at) => Math.round(plan.pieces[at]!.lengthM * 1000)).join(' + ')} mm, ${Math.round(bar.offCutM * 1000)} mm left`,
+              `${bar.pieces.map((at) => `${plan.marks[at]}: ${long(plan.pieces[at]!.lengthM)}`).join(' + ')}, ${long(bar.offCutM)} left`,
             ] as const,
         )}
+      />
+      <LeftOver
+        words={barLeftOversOf(plan).map(({ name, lengthM }) => `${name} ${long(lengthM!)}`)}
+        part={part}
+        after={barsAfter(plan)}
       />
     </section>
   );
@@ -120,21 +200,22 @@ function Sticks({ plan }: { plan: StickPlan }) {
 
 function Cloth({ plan }: { plan: ClothPlan }) {
   const { units } = useDevice();
-  const length = (metres: number) => showText(show(metres, 'length', units));
+  const length = (metres: number) => shopLength(metres, units);
   return (
     <section data-plan-kind="cloth">
       <h2 className="text-lg">{plan.part.name}</h2>
       <p className="text-[13px] text-ink-soft">
-        {length(plan.totalM)} off a bolt {length(plan.part.widthM)} wide. Dashed lines are seams.
+        {length(plan.totalM)} off a bolt {length(plan.part.widthM)} wide. Dashed lines are seams,
+        and the bolt’s edges.
       </p>
       <Picture
-        view={clothView(plan)}
+        view={clothView(plan, length)}
         text={plural(plan.pieces.length, 'piece')}
         table={plan.pieces.map(
-          ({ piece, cut }) =>
+          ({ piece, cut, mark }) =>
             [
-              piece.name,
-              `${plural(cut.panels, 'length')} of ${length(cut.panelLengthM)}, comes out ${length(cut.finishedWidthM)} × ${length(cut.finishedHeightM)}`,
+              `${mark} ${piece.name}`,
+              `${plural(cut.panels, 'strip')} of ${length(cut.panelLengthM)} × ${length(cut.panelWidthM)}${cut.panels > 1 ? `, sewn ${cut.joined}` : ''}; comes out ${length(cut.finishedWidthM)} × ${length(cut.finishedHeightM)}`,
             ] as const,
         )}
       />

@@ -1,18 +1,31 @@
 'use client';
 import { amountText, type Purchase } from '@/core/shop/purchase';
-import { moneyFormatter } from '@/core/quantity';
+import type { Piece } from '@/core/build/pieces';
+import { moneyFormatter, shopLength } from '@/core/quantity';
 import { useProduction } from '../store/context';
+import { useDevice } from '@/ui/device';
 import { Heads } from '@/ui/Heads';
 
+interface MoneyTableProps {
+  purchase: Purchase;
+  /** null for several builds together */
+  copies: number | null;
+  /** pieces nobody has chosen a material for */
+  unchosen: readonly Piece[];
+}
+
 /** Needed → packs → left over, with what must still be spent and what it would cost from nothing. */
-export default function MoneyTable({ purchase, copies }: { purchase: Purchase; copies: number }) {
+export default function MoneyTable({ purchase, copies, unchosen }: MoneyTableProps) {
+  const { units } = useDevice();
   const currency = useProduction((state) => state.document.currency);
   const taxIncluded = useProduction((state) => state.document.taxIncluded);
   const money = moneyFormatter(currency);
   return (
     <section>
       <h2 className="mb-1 text-lg">
-        Shopping for {copies} {copies === 1 ? 'light' : 'lights'}
+        {copies === null
+          ? 'Shopping for all of them'
+          : `Shopping for ${copies} ${copies === 1 ? 'light' : 'lights'}`}
       </h2>
       {purchase.lines.length === 0 && <p>Nothing chosen yet: pick lamps and materials in Build.</p>}
       <div className="relative overflow-x-auto">
@@ -32,12 +45,29 @@ export default function MoneyTable({ purchase, copies }: { purchase: Purchase; c
             {purchase.lines.map((line) => (
               <MoneyRow key={line.key} line={line} money={money} />
             ))}
+            {unchosen.map((piece) => (
+              <tr key={`open ${piece.id}`}>
+                <td>
+                  To choose: {piece.name}
+                  <span className="block text-[12.5px] text-ink-soft">
+                    {piece.kind === 'stick'
+                      ? shopLength(piece.lengthM, units)
+                      : `${shopLength(piece.widthM, units)} × ${shopLength(piece.heightM, units)}`}
+                    ; nothing is chosen to cut it from
+                  </span>
+                </td>
+                <td className="num">{piece.count * (copies ?? 1)}</td>
+                <td colSpan={3} />
+                <td className="num">no price</td>
+                <td className="num">–</td>
+              </tr>
+            ))}
           </tbody>
           <tfoot>
             <tr>
               <th scope="row" colSpan={5}>
                 Together, tax {taxIncluded ? 'included' : 'not included'};{' '}
-                {money(purchase.fullPerLightMinor)} in full for each light
+                {copies !== null && `${money(purchase.fullPerLightMinor)} in full for each light`}
               </th>
               <td className="num font-semibold">{money(purchase.spentNowMinor)}</td>
               <td className="num font-semibold">{money(purchase.fullMinor)}</td>
@@ -45,7 +75,7 @@ export default function MoneyTable({ purchase, copies }: { purchase: Purchase; c
           </tfoot>
         </table>
       </div>
-      <Sums purchase={purchase} money={money} />
+      <Sums purchase={purchase} money={money} each={copies !== null} />
       {purchase.unpriced > 0 && (
         <p className="mt-2 text-sm text-look">
           {purchase.unpriced} {purchase.unpriced === 1 ? 'thing has' : 'things have'} no price on
@@ -75,7 +105,13 @@ const MoneyRow = ({ line, money }: { line: Purchase['lines'][number]; money: Mon
   </tr>
 );
 
-const Sums = ({ purchase, money }: { purchase: Purchase; money: Money }) => (
+interface SumsProps {
+  purchase: Purchase;
+  money: Money;
+  each: boolean;
+}
+
+const Sums = ({ purchase, money, each }: SumsProps) => (
   <dl className="mt-4 grid max-w-md grid-cols-[1fr_auto] gap-x-6 text-sm">
     <dt>Spent now</dt>
     <dd className="figure text-right">{money(purchase.spentNowMinor)}</dd>
@@ -83,7 +119,11 @@ const Sums = ({ purchase, money }: { purchase: Purchase; money: Money }) => (
     <dd className="figure text-right">{money(purchase.stockMinor)}</dd>
     <dt>Full cost, as if nothing were on hand</dt>
     <dd className="figure text-right">{money(purchase.fullMinor)}</dd>
-    <dt>Full cost of one light</dt>
-    <dd className="figure text-right">{money(purchase.fullPerLightMinor)}</dd>
+    {each && (
+      <>
+        <dt>Full cost of one light</dt>
+        <dd className="figure text-right">{money(purchase.fullPerLightMinor)}</dd>
+      </>
+    )}
   </dl>
 );

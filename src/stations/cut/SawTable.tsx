@@ -1,7 +1,7 @@
 'use client';
 import type { CutPlan } from '@/core/shop/cutPlan';
 import { sawList } from '@/core/shop/sawList';
-import { editText } from '@/core/quantity';
+import { inSystem, shopLength } from '@/core/quantity';
 import { Heads } from '@/ui/Heads';
 import { useDevice } from '@/ui/device';
 
@@ -9,10 +9,7 @@ import { useDevice } from '@/ui/device';
 export default function SawTable({ cuts }: { cuts: CutPlan }) {
   const { units } = useDevice();
   const rows = sawList(cuts);
-  const size = (metres: number) =>
-    units === 'imperial'
-      ? editText(metres, 'length', units)
-      : `${Number((metres * 1000).toFixed(1))} mm`;
+  const size = (metres: number) => shopLength(metres, units);
   return (
     <section>
       <h2 className="text-lg">At the saw</h2>
@@ -25,6 +22,7 @@ export default function SawTable({ cuts }: { cuts: CutPlan }) {
           of={[
             'From',
             'Piece',
+            'write on it',
             { figures: 'count' },
             { figures: 'length' },
             { figures: 'width' },
@@ -39,10 +37,11 @@ export default function SawTable({ cuts }: { cuts: CutPlan }) {
                 <span className="block text-[12.5px] text-ink-soft">{row.from}</span>
               </td>
               <td>{row.piece}</td>
+              <td className="figure">{row.marks.join(', ')}</td>
               <td className="num">{row.count}</td>
               <td className="num">{size(row.lengthM)}</td>
               <td className="num">{row.widthM === null ? '–' : size(row.widthM)}</td>
-              <td className="text-[12.5px]">{row.note}</td>
+              <td className="text-[12.5px]">{inSystem(row.note, units)}</td>
             </tr>
           ))}
         </tbody>

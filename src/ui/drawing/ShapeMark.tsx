@@ -1,6 +1,7 @@
 import type { Shape } from '@/core/drawing/drawing';
 import { straightened } from '@/core/drawing/path';
 import { INSULATIONS, STRIPE } from '@/core/electrics/insulation';
+import { hatchId } from './Hatches';
 import { INKS } from './inks';
 
 export interface Paper {
@@ -14,8 +15,16 @@ export interface Paper {
 const onArc = (x: number, y: number, r: number, angle: number) =>
   [x + r * Math.cos(angle), y + r * Math.sin(angle)] as const;
 
+interface ShapeMarkProps {
+  shape: Shape;
+  paper: Paper;
+  lit: boolean;
+  /** of the view whose hatches it is filled with */
+  hatchName: string;
+}
+
 /** One inked shape; `lit` when a finding points at it. */
-export function ShapeMark({ shape, paper, lit }: { shape: Shape; paper: Paper; lit: boolean }) {
+export function ShapeMark({ shape, paper, lit, hatchName }: ShapeMarkProps) {
   const { toX, toY, scale, textSize } = paper;
   const ink = INKS[shape.layer];
   const common = {
@@ -35,7 +44,12 @@ export function ShapeMark({ shape, paper, lit }: { shape: Shape; paper: Paper; l
         .map(([x, y]) => `${toX(x)} ${toY(y)}`)
         .join(' L ');
       return (
-        <path {...common} d={`M ${points}${shape.closed ? ' Z' : ''}`} strokeLinejoin="round" />
+        <path
+          {...common}
+          {...(shape.hatch ? { fill: `url(#${hatchId(hatchName, shape.hatch)})` } : {})}
+          d={`M ${points}${shape.closed ? ' Z' : ''}`}
+          strokeLinejoin="round"
+        />
       );
     }
     case 'arc': {

@@ -3,6 +3,7 @@ import { useRef } from 'react';
 import type { View } from '@/core/drawing/drawing';
 import { DimensionMark } from './DimensionMark';
 import { HandleMark, type Grip, type HandleMarkProps } from './HandleMark';
+import { Hatches } from './Hatches';
 import { ShapeMark, type Paper } from './ShapeMark';
 
 /** Drawing units along a view's longer side; the drawing keeps its scale, only the paper zooms. */
@@ -57,11 +58,13 @@ export function ViewDrawing({
       aria-label={view.title}
       data-view={view.id}
     >
+      <Hatches name={view.id} />
       {view.shapes.map((shape, index) => (
         <ShapeMark
           key={index}
           shape={shape}
           paper={paper}
+          hatchName={view.id}
           lit={pointedRef !== null && shape.ref === pointedRef}
         />
       ))}

@@ -1,7 +1,8 @@
 import type { Shape, View } from '../../drawing/drawing';
 import type { FormContext, FormDrawing } from '../form';
 import { partOf } from '../kit/lookup';
-import { box, circle, knob, measure, rectangle, view } from '../../drawing/shapes';
+import { hatchOf } from '../kit/things';
+import { box, circle, knob, measure, rectangle, view, hatched } from '../../drawing/shapes';
 import { holders } from '../kit/board';
 import type { Board } from '../../build/board';
 import { layoutBoard } from './layout';
@@ -85,12 +86,15 @@ function frontOf({ layout, upright, w, h, seats, flags, long, wide, first }: Par
   );
 }
 
-function sectionOf({ board, layout, flag, thickness, sides }: Parts): View {
+function sectionOf({ board, context, layout, flag, thickness, sides }: Parts): View {
   return view(
     'section',
     'Section across a socket',
     [
-      box(0, -thickness / 2, board.boardWidthM, thickness, 'cut', 'board'),
+      hatched(
+        box(0, -thickness / 2, board.boardWidthM, thickness, 'cut', 'board'),
+        hatchOf(board.boardPartId, context),
+      ),
       rectangle(
         -layout.footprintM / 2,
         0,

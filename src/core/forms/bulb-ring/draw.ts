@@ -5,7 +5,8 @@ import { holders } from '../kit/board';
 import { layoutRing, type RingLayout } from './layout';
 import { SINGLE_HOLE_RADIUS_M } from './marks';
 import { partOf } from '../kit/lookup';
-import { circle, knob, measure, rectangle } from '../../drawing/shapes';
+import { hatchOf } from '../kit/things';
+import { circle, knob, measure, rectangle, hatched } from '../../drawing/shapes';
 import type { BulbRing } from './parameters';
 import { BOARD_M } from '../kit/typical';
 
@@ -75,7 +76,10 @@ function sectionView(ring: BulbRing, context: FormContext, layout: RingLayout): 
   const seatX = layout.rowRadiiM[0]!;
   const top = Math.max(layout.frontM, ring.skirtDepthM);
   const side = (sign: number): Shape[] => [
-    rectangle(sign * layout.innerRadiusM, -thickness, sign * R, 0, 'cut', 'board'),
+    hatched(
+      rectangle(sign * layout.innerRadiusM, -thickness, sign * R, 0, 'cut', 'board'),
+      hatchOf(ring.boardPartId, context),
+    ),
     rectangle(
       sign * seatX - layout.footprintM / 2,
       0,

@@ -1,7 +1,9 @@
 import type { View } from '../../drawing/drawing';
 import type { FormContext, FormDrawing } from '../form';
-import { layerParts } from '../kit/lookup';
-import { box, circle, knob, line, measure, rectangle, view } from '../../drawing/shapes';
+import { layerParts, partOf } from '../kit/lookup';
+import { FOAM_CORE_M } from '../kit/typical';
+import { hatchOf } from '../kit/things';
+import { box, circle, knob, line, measure, rectangle, view, hatched } from '../../drawing/shapes';
 import type { Board } from '../../build/board';
 import { type Bounce } from './parameters';
 import { layout } from './layout';
@@ -42,12 +44,17 @@ function frontOf({ longM, diameterM, y, W, H, size }: Parts): View {
   );
 }
 
-function sectionOf({ bounce, diameterM, y, H, size, layers, out }: Parts): View {
+function sectionOf({ bounce, context, diameterM, y, H, size, layers, out }: Parts): View {
+  const thickness =
+    bounce.sheets * (partOf(context, bounce.boardPartId, 'sheet')?.thicknessM ?? FOAM_CORE_M);
   return view(
     'section',
     'Section from the side, light to the right',
     [
-      rectangle(-0.01, -H, 0, H, 'cut', 'board'),
+      hatched(
+        rectangle(-thickness, -H, 0, H, 'cut', 'board'),
+        hatchOf(bounce.boardPartId, context),
+      ),
       ...[-1, 1].map((side, k) =>
         circle(bounce.standoffM, side * y, diameterM / 2, 'glass', `seat-${k}`),
       ),

@@ -43,7 +43,7 @@ test('bracket: as large as the stack and 2 cm round it, a bolt for each panel an
     expect.closeTo(0.45, 9),
   ]);
   expect(bracket!.shapes.filter(({ layer }) => layer === 'drill')).toHaveLength(2 + 2);
-  const bolts = stack().resolved.needs.filter(({ item }) => item.id === 'bolt');
+  const bolts = stack().resolved.needs.filter(({ item }) => /^(bolt|machine-screw)$/.test(item.id));
   expect(bolts.map(({ quantity }) => quantity)).toEqual([2, 2]);
   // A camera thread for the panels; the rigid bracket does not fold with the box.
   expect(bolts[0]!.item).toMatchObject({ size: expect.stringMatching(/^1\/4-20 × /) });

@@ -26,7 +26,7 @@ import type { Arrangement, WallMatter } from '../../light/transport/arrangement'
 import { type Stack } from './parameters';
 import { INSIDE, SILVERED_MIRROR, layout, problems } from './layout';
 import { BOARD_M, LINK_M } from '../kit/typical';
-import { boltFor, THREADS } from '../../materials/fasteners';
+import { machineScrewFor, THREADS } from '../../materials/fasteners';
 import { exactMm } from '../../quantity';
 
 /** Bracket round the panels, a side; bolts of panels and spigot. */
@@ -248,11 +248,11 @@ function needsOf({ stack, cordM, bracketM }: Parts): ResolvedBuild['needs'] {
     ...fromPart(stack.softboxPartId, 1, 'piece', 'the box', 'hang-box'),
     // A panel's thread is blind: its bolt holds without a nut.
     ...hardware(
-      'bolt',
+      'machine-screw',
       stack.panelCount,
       'one a panel, into its own thread',
       'bolt-panels',
-      boltFor(PANEL_BOLT, bracketM)?.size,
+      machineScrewFor(PANEL_BOLT, bracketM)?.size,
     ),
     ...hardware('spigot', 1, 'bracket to stand', 'bolt-panels'),
     ...(stack.bracketPartId

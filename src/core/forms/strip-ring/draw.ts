@@ -1,7 +1,8 @@
 import type { Shape, View } from '../../drawing/drawing';
 import type { FormContext, FormDrawing } from '../form';
 import { partOf } from '../kit/lookup';
-import { circle, knob, measure, rectangle, view } from '../../drawing/shapes';
+import { hatchOf } from '../kit/things';
+import { circle, knob, measure, rectangle, view, hatched } from '../../drawing/shapes';
 import { turn } from '../kit/board';
 import type { Board } from '../../build/board';
 import { layoutStripRing } from './layout';
@@ -34,7 +35,10 @@ function partsOf(ring: StripRing, context: FormContext) {
   ];
   const thickness = partOf(context, ring.boardPartId, 'sheet')?.thicknessM ?? BOARD_M;
   const half = (side: number): Shape[] => [
-    rectangle(side * r, -thickness, side * R, 0, 'cut', 'board'),
+    hatched(
+      rectangle(side * r, -thickness, side * R, 0, 'cut', 'board'),
+      hatchOf(ring.boardPartId, context),
+    ),
     ...layout.rows.rowsM.map((_, row) =>
       rectangle(
         side * layout.radiiM[row]! - 0.004,

@@ -1,7 +1,8 @@
 import type { View } from '../../drawing/drawing';
 import type { FormContext, FormDrawing } from '../form';
 import { partOf } from '../kit/lookup';
-import { box, circle, knob, measure, rectangle, view } from '../../drawing/shapes';
+import { hatchOf } from '../kit/things';
+import { box, circle, knob, measure, rectangle, view, hatched } from '../../drawing/shapes';
 import type { Board } from '../../build/board';
 import { type TubeBank } from './parameters';
 import { layout } from './layout';
@@ -84,19 +85,20 @@ function frontOf({ bank, upright, backWidthM, backHeightM, size, tubes, last }: 
   );
 }
 
-function sectionOf({ bank, diameterM, rowsM, thickness, half }: Parts): View {
+function sectionOf({ bank, context, diameterM, rowsM, thickness, half }: Parts): View {
+  const made = hatchOf(bank.boardPartId, context);
   return view(
     'section',
     'Section across the tubes, light upwards',
     [
-      box(0, -thickness / 2, 2 * half, thickness, 'cut', 'board'),
+      hatched(box(0, -thickness / 2, 2 * half, thickness, 'cut', 'board'), made),
       ...rowsM.map((across, k) =>
         circle(across, bank.standoffM + diameterM / 2, diameterM / 2, 'glass', `seat-${k}`),
       ),
       ...(bank.lipM > 0
         ? [
-            rectangle(-half, 0, -half + thickness, bank.lipM, 'cut', 'board'),
-            rectangle(half - thickness, 0, half, bank.lipM, 'cut', 'board'),
+            hatched(rectangle(-half, 0, -half + thickness, bank.lipM, 'cut', 'board'), made),
+            hatched(rectangle(half - thickness, 0, half, bank.lipM, 'cut', 'board'), made),
           ]
         : []),
     ],

@@ -1,18 +1,9 @@
-import * as z from 'zod';
-import type { UnitSystem } from '@/core/quantity';
 import { buildFile, fileNameSchema } from '@/server/files/buildFile';
 import { answering, problemAnswer } from '@/server/http/answer';
+import { unitsAsked } from '@/server/http/unitsAsked';
 import { currentProductions } from '@/server/productions/current';
 
 type Params = { params: Promise<{ id: string; buildId: string; file: string }> };
-
-/** What lengths are written in: as asked for, else as this device shows them. */
-const UNITS = z.enum(['metric', 'imperial']);
-function unitsAsked(request: Request): UnitSystem {
-  const asked = new URL(request.url).searchParams.get('units');
-  const kept = /(?:^|; )lantern-units=(\w+)/.exec(request.headers.get('cookie') ?? '')?.[1];
-  return UNITS.catch('metric').parse(asked ?? kept);
-}
 
 /** A build as a file for the saw, the till or the printer. */
 export const GET = (request: Request, { params }: Params) =>
