@@ -151,6 +151,7 @@ export const SMALL_THINGS: z.input<typeof partSchema>[] = [
     name: 'Wood screws 3.5 × 30, 100',
     priceMinor: 420,
     packSize: 100,
+    onHand: 80,
   },
   {
     ...small,
@@ -207,6 +208,7 @@ export const SMALL_THINGS: z.input<typeof partSchema>[] = [
     name: 'Stand-offs 30 mm, 10',
     priceMinor: 590,
     packSize: 10,
+    onHand: 40,
   },
   {
     ...small,

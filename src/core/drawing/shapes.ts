@@ -1,5 +1,5 @@
 import type { DimensionLine, Handle, Hatch, PenLayer, Shape, View } from './drawing';
-import { straightened, type XY } from './path';
+import { edgeArc, edgesOf, type Path, type XY } from './path';
 
 export type { XY };
 
@@ -104,6 +104,18 @@ function arcReach({ x, y, r, from, to }: Extract<Shape, { kind: 'arc' }>): XY[] 
   return angles.map((angle) => [x + r * Math.cos(angle), y + r * Math.sin(angle)]);
 }
 
+/** Corners of a path, and where its arcs pass their quarter points. */
+const pathReach = (path: Path): XY[] => [
+  ...path.points,
+  ...edgesOf(path).flatMap(([from, to, bulge]) => {
+    const arc = edgeArc(from, to, bulge);
+    if (!arc) return [];
+    const { x, y, r, fromRad, turnRad } = arc;
+    const [start, end] = turnRad > 0 ? [fromRad, fromRad + turnRad] : [fromRad + turnRad, fromRad];
+    return arcReach({ kind: 'arc', x, y, r, from: start, to: end, layer: 'cut' });
+  }),
+];
+
 const reach = (shape: Shape): XY[] => {
   switch (shape.kind) {
     case 'circle':
@@ -114,7 +126,7 @@ const reach = (shape: Shape): XY[] => {
     case 'arc':
       return arcReach(shape);
     case 'polyline':
-      return straightened(shape);
+      return pathReach(shape);
     case 'text':
       return [[shape.x, shape.y]];
   }

@@ -127,7 +127,10 @@ export function screwFor(stackM: number): { lengthM: number; size: string } | nu
 }
 
 const tidy = (text: string): string => text.toLowerCase().replace(/[×x]/g, 'x').replace(/\s+/g, '');
-const THREAD = /m\d+(?:\.\d+)?(?![a-z])|\d+\/\d+-\d+/g;
+const THREAD = /\bm\d+(?:\.\d+)?\b|\d+\/\d+-\d+/g;
+/** Threads a name says, with room round the sign between thread and length. */
+const threadsIn = (text: string): string[] =>
+  text.toLowerCase().replace(/[×x]/g, ' x ').match(THREAD) ?? [];
 const LENGTH = /(?:m\d+|\d+\/\d+-\d+|\d+(?:\.\d+)?)x(\d+(?:\.\d+)?)/;
 const THICK = /(\d+(?:\.\d+)?)mm/;
 
@@ -140,13 +143,8 @@ export const mentions = (name: string, size: string): boolean => tidy(name).incl
  */
 export function nameFits(name: string, size: string): boolean {
   const [has, wants] = [tidy(name), tidy(size)];
-  const threads = has.match(THREAD) ?? [];
-  const wanted = wants.match(THREAD) ?? [];
-  if (
-    threads.length > 0 &&
-    wanted.length > 0 &&
-    !threads.some((each) => (wanted as readonly string[]).includes(each))
-  )
+  const [threads, wanted] = [threadsIn(name), threadsIn(size)];
+  if (threads.length > 0 && wanted.length > 0 && !threads.some((each) => wanted.includes(each)))
     return false;
   for (const figure of [LENGTH, THICK]) {
     const [told, asked] = [figure.exec(has)?.[1], figure.exec(wants)?.[1]];

@@ -1,7 +1,7 @@
 'use client';
 import { useMemo, useState } from 'react';
 import type { Drawing, View } from '@/core/drawing/drawing';
-import { editText, show, showText } from '@/core/quantity';
+import { editText, shopLength } from '@/core/quantity';
 import { useDevice } from '@/ui/device';
 import type { Grip } from '@/ui/drawing/HandleMark';
 import { ViewDrawing } from '@/ui/drawing/ViewDrawing';
@@ -27,7 +27,8 @@ export function BuildDrawing({ drawing, form }: { drawing: Drawing; form: BuildF
     }),
     [form, pointed],
   );
-  const lengthText = (metres: number) => showText(show(metres, 'length', units));
+  // As in the lists: two lengths of one light are never in two units.
+  const lengthText = (metres: number) => shopLength(metres, units);
   const [mainId, setMainId] = useState<string | null>(null);
   const main = drawing.views.find(({ id }) => id === mainId) ?? drawing.views[0];
   const others = drawing.views.filter((view) => view !== main);
@@ -37,7 +38,7 @@ export function BuildDrawing({ drawing, form }: { drawing: Drawing; form: BuildF
       {main && (
         <figure className="flex min-h-0 flex-col max-md:h-[380px]">
           <div className="min-h-0 flex-1">
-            <ViewDrawing view={main} textSize={25} {...shared} />
+            <ViewDrawing view={main} textSize={25} {...shared} scaleBar={units} />
           </div>
           <figcaption className="text-center text-[13px] text-ink-soft">
             {main.title}.{main.handles.length > 0 && ' Pull a brass knob.'}

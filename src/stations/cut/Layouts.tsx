@@ -1,12 +1,14 @@
 'use client';
+import { useState } from 'react';
 import { tooMuchForOne } from '@/core/shop/cutOrder';
 import type { ClothPlan, CutPlan, SheetPlan, StickPlan } from '@/core/shop/cutPlan';
 import { kerfOf } from '@/core/materials/cutting';
 import { barLeftOversOf, barsAfter, leftOversOf, shedAfter } from '@/core/shop/offCuts';
-import { clothView, orderOfCuts, sheetView, sticksView } from '@/core/shop/planView';
+import { clothView, orderOfCuts, pieceView, sheetView, sticksView } from '@/core/shop/planView';
 import type { View } from '@/core/drawing/drawing';
 import { percent, shopLength, show, showText, type UnitSystem } from '@/core/quantity';
 import { useDevice } from '@/ui/device';
+import type { Spot } from '@/ui/drawing/SpotMark';
 import { QUIET_VIEW, ViewDrawing } from '@/ui/drawing/ViewDrawing';
 import { useSession } from '../shell/Workbench';
 import { useEdits } from '../store/useEdits';
@@ -94,8 +96,10 @@ function Sheets({
       )}
       <div className="mt-2 grid gap-4 lg:grid-cols-2">
         {nesting.sheets.map((sheet, at) => (
-          <Picture
+          <SheetPicture
             key={at}
+            plan={plan}
+            at={at}
             view={sheetView(plan, at, (metres) => shopLength(metres, units))}
             text={`${shopLength(sheet.widthM, units)} × ${shopLength(sheet.heightM, units)}, ${plural(sheet.placements.length, 'piece')}`}
             table={[
@@ -223,19 +227,64 @@ function Cloth({ plan }: { plan: ClothPlan }) {
   );
 }
 
+/** A sheet whose pieces are pressed to see their own sizes. */
+function SheetPicture({ plan, at, ...picture }: PictureProps & { plan: SheetPlan; at: number }) {
+  const { units } = useDevice();
+  const [open, setOpen] = useState<number | null>(null);
+  const length = (metres: number) => shopLength(metres, units);
+  const piece = open === null ? null : plan.pieces[open]!;
+  const spots = plan.nesting.sheets[at]!.placements.map(({ piece: own, x, y, w, h }) => ({
+    name: `${plan.marks[own]} ${plan.pieces[own]!.name}`,
+    x,
+    y,
+    w,
+    h,
+    open: own === open,
+    onPress: () => setOpen(own === open ? null : own),
+  }));
+  return (
+    <div>
+      <Picture {...picture} spots={spots} />
+      {piece && (
+        <div className="mt-2 border-l-4 border-brass pl-2" data-piece={piece.id}>
+          <h3 className="text-sm font-semibold">
+            {plan.marks[open!]} {piece.name}: {length(piece.widthM)} × {length(piece.heightM)}
+            {piece.thicknessM > 0 && `, ${length(piece.thicknessM)} thick`}
+          </h3>
+          <div className="h-52">
+            <ViewDrawing
+              view={pieceView(piece, length)}
+              textSize={34}
+              lengthText={length}
+              {...QUIET_VIEW}
+            />
+          </div>
+        </div>
+      )}
+    </div>
+  );
+}
+
 interface PictureProps {
   view: View;
   text: string;
   table: readonly (readonly [string, string])[];
+  spots?: readonly Spot[];
 }
 
-function Picture({ view, text, table }: PictureProps) {
+function Picture({ view, text, table, spots }: PictureProps) {
   const [left, bottom, right, top] = view.bounds;
   const flat = (top - bottom) / (right - left);
   return (
     <figure>
       <div style={{ height: Math.min(330, Math.max(70, flat * 400)) }}>
-        <ViewDrawing view={view} textSize={29} lengthText={() => ''} {...QUIET_VIEW} />
+        <ViewDrawing
+          view={view}
+          textSize={29}
+          lengthText={() => ''}
+          spots={spots}
+          {...QUIET_VIEW}
+        />
       </div>
       <figcaption className="text-[13px] text-ink-soft">{text}</figcaption>
       <details className="text-sm">

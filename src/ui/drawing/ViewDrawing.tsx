@@ -2,6 +2,9 @@
 import { useRef } from 'react';
 import type { View } from '@/core/drawing/drawing';
 import { DimensionMark } from './DimensionMark';
+import type { UnitSystem } from '@/core/quantity';
+import { ScaleBar } from './ScaleBar';
+import { SpotMark, type Spot } from './SpotMark';
 import { HandleMark, type Grip, type HandleMarkProps } from './HandleMark';
 import { Hatches } from './Hatches';
 import { ShapeMark, type Paper } from './ShapeMark';
@@ -17,6 +20,10 @@ interface ViewDrawingProps {
   lengthText: (metres: number) => string;
   grips: Record<string, Grip>;
   on: Pick<HandleMarkProps, 'onPull' | 'onSettle' | 'onAbandon' | 'onGrip'>;
+  /** a bar that says how long a length is here, in one of two systems */
+  scaleBar?: UnitSystem;
+  /** parts of the drawing that answer when they are pressed */
+  spots?: readonly Spot[];
 }
 
 /** For pictures nobody pulls at or points into. */
@@ -34,6 +41,8 @@ export function ViewDrawing({
   lengthText,
   grips,
   on,
+  scaleBar,
+  spots = [],
 }: ViewDrawingProps) {
   const svg = useRef<SVGSVGElement>(null);
   const [left, bottom, right, top] = view.bounds;
@@ -75,6 +84,10 @@ export function ViewDrawing({
           paper={paper}
           text={lengthText(dimension.valueM)}
         />
+      ))}
+      {scaleBar && <ScaleBar paper={paper} view={view} units={scaleBar} />}
+      {spots.map((spot) => (
+        <SpotMark key={spot.name} spot={spot} paper={paper} />
       ))}
       {view.handles.map((handle) => {
         const grip = grips[handle.parameter];

@@ -1,4 +1,4 @@
-import { areaVector, cross, dot, minus, type Vector } from '../../light/vector';
+import { areaVector, cross, dot, minus, plus, scaled, unit, type Vector } from '../../light/vector';
 import { doorLeaf } from './development';
 
 /**
@@ -60,7 +60,12 @@ export function closingCollision(
     const others = order.flatMap((which, k) =>
       k === at
         ? []
-        : [{ which, leaf: place(which, k < at ? SHUT_RAD : openRad, LIFT_M * (k + 1)) }],
+        : [
+            {
+              which,
+              leaf: k < at ? place(which, SHUT_RAD, LIFT_M * (k + 1)) : place(which, openRad, 0),
+            },
+          ],
     );
     for (let angle = openRad; ; angle = Math.max(SHUT_RAD, angle - STEP_RAD)) {
       const leaf = place(moving, angle, LIFT_M * (at + 1));
@@ -72,37 +77,47 @@ export function closingCollision(
   return null;
 }
 
-/** Whether two flat convex plates cut through one another. */
+/** Whether two flat convex plates cut through one another: their common line runs through the inside of both. */
 function meet(a: readonly Vector[], b: readonly Vector[]): boolean {
-  return pierces(a, b) || pierces(b, a);
+  const line = across(a, b);
+  if (!line) return false;
+  const [from, to] = line;
+  const way = minus(to, from);
+  const sides = sidesOf(b);
+  // Of the line that a cuts out of b's plane, what lies within b's edges.
+  let [start, end] = [0, 1];
+  for (const { inward, offset } of sides) {
+    const [d0, d1] = [dot(inward, from) - offset, dot(inward, to) - offset];
+    if (d0 < 0 && d1 < 0) return false;
+    if (d0 < 0) start = Math.max(start, d0 / (d0 - d1));
+    if (d1 < 0) end = Math.min(end, d0 / (d0 - d1));
+  }
+  if ((end - start) * Math.hypot(...way) < 2 * TOUCH_M) return false;
+  const middle = plus(from, scaled(way, (start + end) / 2));
+  return [sides, sidesOf(a)].every((own) =>
+    own.every(({ inward, offset }) => dot(inward, middle) - offset > TOUCH_M),
+  );
 }
 
-/** An edge of one plate passes through the inside of the other. */
-function pierces(edges: readonly Vector[], plate: readonly Vector[]): boolean {
-  const normal = areaVector(plate);
-  const size = Math.hypot(...normal);
-  if (size === 0) return false;
-  const over = edges.map((point) => dot(minus(point, plate[0]!), normal) / size);
-  return edges.some((from, k) => {
+/** Where one plate crosses the plane of another, from edge to edge; null where it stays on one side. */
+function across(edges: readonly Vector[], plate: readonly Vector[]): [Vector, Vector] | null {
+  const normal = unit(areaVector(plate));
+  const over = edges.map((point) => dot(minus(point, plate[0]!), normal));
+  if (Math.min(...over) > -TOUCH_M || Math.max(...over) < TOUCH_M) return null;
+  const points = edges.flatMap((from, k) => {
     const next = (k + 1) % edges.length;
     const [d0, d1] = [over[k]!, over[next]!];
-    if (Math.min(d0, d1) > -TOUCH_M || Math.max(d0, d1) < TOUCH_M) return false;
-    const share = d0 / (d0 - d1);
-    const way = minus(edges[next]!, from);
-    return inside(
-      [from[0] + way[0] * share, from[1] + way[1] * share, from[2] + way[2] * share],
-      plate,
-      normal,
-    );
+    if (d0 >= 0 === d1 >= 0) return [];
+    return [plus(from, scaled(minus(edges[next]!, from), d0 / (d0 - d1)))];
   });
+  return points.length === 2 ? [points[0]!, points[1]!] : null;
 }
 
-/** Inside every edge by more than a touch. */
-function inside(point: Vector, plate: readonly Vector[], normal: Vector): boolean {
-  const size = Math.hypot(...normal);
-  return plate.every((from, k) => {
-    const edge = minus(plate[(k + 1) % plate.length]!, from);
-    const inward = dot(cross(edge, minus(point, from)), normal) / size;
-    return inward > TOUCH_M * Math.hypot(...edge);
+/** Each edge of a plate as the half of its plane that is inside; unit vectors, so that distances are metres. */
+function sidesOf(plate: readonly Vector[]): { inward: Vector; offset: number }[] {
+  const normal = areaVector(plate);
+  return plate.map((from, k) => {
+    const inward = unit(cross(normal, minus(plate[(k + 1) % plate.length]!, from)));
+    return { inward, offset: dot(inward, from) };
   });
 }

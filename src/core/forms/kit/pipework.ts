@@ -145,7 +145,7 @@ export function frameworkView({ id, name, joints, pipes, ref }: Framework): View
   const at = new Map(joints.map((joint) => [joint.id, flatten(joint.atM)]));
   const xs = [...at.values()].flat();
   const size = Math.max(0.1, Math.max(...xs) - Math.min(...xs));
-  return view(`joints-${id}`, `${name}: joints and lengths`, [
+  return view(`joints-${id}`, `${name}: joints, and lengths to cut in mm`, [
     ...pipes.map(({ from, to }) => segment(at.get(from)!, at.get(to)!, 'part', ref)),
     ...joints.map(({ id: joint }) => {
       const [x, y] = at.get(joint)!;
@@ -153,12 +153,12 @@ export function frameworkView({ id, name, joints, pipes, ref }: Framework): View
     }),
     ...pipes.map(({ from, to, cutM }) => {
       const [[ax, ay], [bx, by]] = [at.get(from)!, at.get(to)!];
-      return words((ax + bx) / 2, (ay + by) / 2, exactMm(cutM));
+      return words((ax + bx) / 2, (ay + by) / 2, String(Number((cutM * 1000).toFixed(1))));
     }),
     // A cap is an end: nobody looks for its name.
     ...joints.flatMap(({ id: joint, fitting }) => {
       const [x, y] = at.get(joint)!;
-      return fitting === 'cap' ? [] : [words(x, y + size * 0.03, `${joint} ${fitting}`)];
+      return fitting === 'cap' ? [] : [words(x, y + size * 0.05, `${joint} ${fitting}`)];
     }),
   ]);
 }
