@@ -60,6 +60,10 @@ export interface TapeRun {
   /** outputs of several supplies joined together */
   outputsJoined: boolean;
   leadLengthM: number;
+  /** farthest apart that two places lie at which it is fed, on the board */
+  feedSpanM?: number;
+  /** parameter that makes the leads longer */
+  leadLengthField?: string;
   leadMm2: LeadMm2;
   connector: Connector;
   /** parameters that change them */

@@ -2,7 +2,7 @@ import { CLASS2_A, feedFuseA } from './feedFuse';
 import type { Finding } from '../findings/finding';
 import type { TapeRun } from '../build/wiring';
 import type { Part } from '../materials/part';
-import { threeFigures, amps, percent } from '../quantity';
+import { amps, exactMm, percent, threeFigures } from '../quantity';
 import { CONNECTORS, LEADS_MM2, LEAD_SIZES } from '../electrics/leads';
 import { ohmPerM } from '../electrics/copper';
 import { supplyFindings } from './supplyFindings';
@@ -23,6 +23,7 @@ export function tapePowerFindings(
     brightness(plan, run),
     ...supplyFindings(run, parts),
     ...lead(plan, run),
+    ...leadReach(run),
     ...connector(plan, run),
   ];
 }
@@ -133,6 +134,32 @@ function lead(plan: TapePlan, run: TapeRun): Finding[] {
           },
         ]
       : []),
+  ];
+}
+
+/** Lead that goes into the joints at both its ends, m [common practice]. */
+const LEAD_ENDS_M = 0.1;
+
+/** From the best place there is for its supply a lead has to reach half-way between the feeds farthest apart. */
+function leadReach(run: TapeRun): Finding[] {
+  const { feedSpanM = 0, leadLengthField, leadLengthM, supplies } = run;
+  const needM = feedSpanM / 2 / supplies + LEAD_ENDS_M;
+  if (!leadLengthField || feedSpanM === 0 || leadLengthM >= needM - 1e-9) return [];
+  const enoughM = Math.ceil(needM * 10) / 10;
+  return [
+    {
+      id: 'tape.lead-short',
+      topic: 'tape',
+      severity: 'look',
+      title: 'The leads do not reach',
+      message: `Feeds lie ${exactMm(feedSpanM)} apart${supplies > 1 ? `, shared by ${supplies} supplies` : ''}: even from the middle between them a lead of ${exactMm(leadLengthM)} is too short.`,
+      limit: exactMm(needM),
+      source: 'Geometry: half the way between the feeds farthest apart, and 10 cm for the joints',
+      where: { drawing: 'supply', field: leadLengthField },
+      remedies: [
+        { label: `Leads of ${exactMm(enoughM)}`, parameters: { [leadLengthField]: enoughM } },
+      ],
+    },
   ];
 }
 

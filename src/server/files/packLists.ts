@@ -137,8 +137,11 @@ export function workText(steps: readonly Step[], copies: number): string {
 function takes(pack: Pack, step: Step): string {
   const { needs, purchase } = pack.readouts;
   const names = new Map(purchase.lines.map(({ key, name }) => [key, name]));
+  // What it is, not what box it comes in.
   const nameOf = (item: Need['item']) =>
-    names.get(keyOf(item)) ?? (item.kind === 'hardware' ? HARDWARE[item.id].name : String(item.id));
+    item.kind === 'hardware'
+      ? [item.size, HARDWARE[item.id].name].filter(Boolean).join(' ')
+      : (names.get(keyOf(item)) ?? String(item.id));
   return needs
     .filter((need) => need.step === step.id)
     .map(({ item, quantity, measure }) =>

@@ -162,8 +162,34 @@ export function tapeUnit(tape: TapeChoice, usedM: number, context: FormContext) 
   return { strip, unit: strip && effectiveTape(strip, usedM, supply?.powerFactor ?? SOME_SUPPLY) };
 }
 
+/** How far apart feeds lie: at both ends of the run, at the start of every row, anywhere along it; metres. */
+interface FeedSpans {
+  both: number;
+  rows: number;
+  spaced: number;
+}
+
+/** Straight rows beside one another. */
+export function rowSpans(rowM: number, rows: number, pitchM: number): FeedSpans {
+  const across = Math.max(0, rows - 1) * pitchM;
+  const corner = Math.hypot(rowM, across);
+  return { both: corner, rows: across, spaced: corner };
+}
+
+/** Turns about one middle. */
+export const ringSpans = (diameterM: number, rows: number, pitchM: number): FeedSpans => ({
+  both: diameterM,
+  rows: Math.max(0, rows - 1) * pitchM,
+  spaced: diameterM,
+});
+
 /** What the engines know of laid tape; null without one. */
-export function tapeRun(tape: TapeChoice, rows: TapeRows, context: FormContext): TapeRun | null {
+export function tapeRun(
+  tape: TapeChoice,
+  rows: TapeRows,
+  context: FormContext,
+  spans: FeedSpans,
+): TapeRun | null {
   const strip = stripOf(tape, context);
   if (!strip || rows.usedM <= 0) return null;
   return {
@@ -177,6 +203,7 @@ export function tapeRun(tape: TapeChoice, rows: TapeRows, context: FormContext):
     feed: tape.feed,
     supplies: supplyCount(tape, rows.usedM, context),
     leadLengthM: tape.leadLengthM,
+    feedSpanM: tape.feed === 'one' ? 0 : spans[tape.feed],
     leadMm2: tape.leadMm2,
     connector: tape.connector,
     supply: partOf(context, tape.supplyPartId, 'supply'),
@@ -185,6 +212,7 @@ export function tapeRun(tape: TapeChoice, rows: TapeRows, context: FormContext):
     outputsField: 'outputs',
     feedField: 'feed',
     leadField: 'leadMm2',
+    leadLengthField: 'leadLengthM',
     connectorField: 'connector',
   };
 }

@@ -2,7 +2,7 @@ import { cutCloth } from '../../materials/cloth';
 import type { FormContext } from '../form';
 import { fact, completeBuild } from '../kit/build';
 import { layerOf, layerParts, partOf } from '../kit/lookup';
-import { mm } from '../../quantity';
+import { exactMm } from '../../quantity';
 import { pointsAlong, pointsPerRow, unitLamps } from '../kit/lamps';
 import { cordMassKg, hardware, mainsNeeds, wiringSlots } from '../kit/needs';
 import { clothPiece } from '../kit/pieces';
@@ -22,6 +22,7 @@ import {
   tapeLoads,
   tapeNeeds,
   tapeRun,
+  rowSpans,
   tapeUnit,
 } from '../kit/tape';
 import type { Piece } from '../../build/pieces';
@@ -100,7 +101,12 @@ export function resolveFrame(frame: Overhead, context: FormContext): ResolvedBui
       dots: dotsOf(strip, frame.rowPitchM, frame.clothDropM),
       lampsAt: { drawing: 'tape', field: 'stripId' },
       wiring: { ...wiringSlots(frame), loads: tapeLoads(frame, rows.usedM, context) },
-      tape: tapeRun(frame, rows, context),
+      tape: tapeRun(
+        frame,
+        rows,
+        context,
+        rowSpans(rows.rowsM[0] ?? 0, rows.rowsM.length, frame.rowPitchM),
+      ),
       pieces: [...poles, ...cloths(frame, context)],
       needs: needsOf(parts),
       steps: steps(frame, layout, layers.length),
@@ -254,7 +260,7 @@ function cloths(frame: Overhead, context: FormContext): Piece[] {
         seamM,
         hemM,
         lit: true,
-        markOut: [`Eyelets every ${mm(frame.eyeletM)} at most, ${eyelets(frame)} in all.`],
+        markOut: [`Eyelets every ${exactMm(frame.eyeletM)} at most, ${eyelets(frame)} in all.`],
       }),
     ),
     ...(skirtM > 0

@@ -30,6 +30,7 @@ import {
   tapeLoads,
   tapeNeeds,
   tapeRun,
+  rowSpans,
   tapeUnit,
 } from '../kit/tape';
 import { tapeLayingFindings } from '../kit/tapeLayingFindings';
@@ -168,7 +169,12 @@ export function resolve(panel: Sandwich, context: FormContext): ResolvedBuild {
       dots: dotsOf(strip, panel.rowPitchM, spacerM),
       lampsAt: { drawing: 'tape', field: 'stripId' },
       wiring: { ...wiringSlots(panel), loads: tapeLoads(panel, rows.usedM, context) },
-      tape: tapeRun(panel, rows, context),
+      tape: tapeRun(
+        panel,
+        rows,
+        context,
+        rowSpans(rows.rowsM[0] ?? 0, rows.rowsM.length, panel.rowPitchM),
+      ),
       pieces: sheets,
       needs: needsOf(parts),
       steps: stepsOf(parts),

@@ -34,6 +34,7 @@ import {
   tapeLoads,
   tapeNeeds,
   tapeRun,
+  ringSpans,
   tapeUnit,
 } from '../kit/tape';
 import { tapeLayingFindings } from '../kit/tapeLayingFindings';
@@ -105,7 +106,7 @@ export function resolve(pan: StripPan, context: FormContext): ResolvedBuild {
       dots: pan.tapeOn === 'base' ? dotsOf(strip, pan.rowPitchM, height) : null,
       lampsAt: { drawing: 'tape', field: 'stripId' },
       wiring: { ...wiringSlots(pan), loads: tapeLoads(pan, rows.usedM, context) },
-      tape: tapeRun(pan, rows, context),
+      tape: tapeRun(pan, rows, context, ringSpans(pan.diameterM, rows.rowsM.length, pan.rowPitchM)),
       pieces: panPieces(pan, context),
       needs: needsOf(parts),
       steps: stepsOf(parts),

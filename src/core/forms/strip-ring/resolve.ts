@@ -20,6 +20,7 @@ import {
   tapeLoads,
   tapeNeeds,
   tapeRun,
+  ringSpans,
   tapeUnit,
 } from '../kit/tape';
 import { tapeLayingFindings } from '../kit/tapeLayingFindings';
@@ -86,7 +87,7 @@ export function resolveStripRing(ring: StripRing, context: FormContext): Resolve
       ],
       lampsAt: { drawing: 'tape', field: 'stripId' },
       wiring: { ...wiringSlots(ring), loads: tapeLoads(ring, rows.usedM, context) },
-      tape: tapeRun(ring, rows, context),
+      tape: tapeRun(ring, rows, context, ringSpans(2 * R, rows.rowsM.length, ring.rowPitchM)),
       pieces: [board],
       needs: needsOf(parts),
       steps: stepsOf(parts),

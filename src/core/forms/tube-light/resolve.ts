@@ -7,7 +7,16 @@ import { unitLamps } from '../kit/lamps';
 import { cordMassKg, hardware, mainsNeeds, mainsOpen, wiringSlots } from '../kit/needs';
 import { clothPiece, stickPiece } from '../kit/pieces';
 import { checkTape, joinTape, layTape, step, sticks, tryTape } from '../kit/steps';
-import { dotsOf, tapeCordM, tapeFacts, tapeLoads, tapeNeeds, tapeRun, tapeUnit } from '../kit/tape';
+import {
+  dotsOf,
+  tapeCordM,
+  tapeFacts,
+  tapeLoads,
+  tapeNeeds,
+  tapeRun,
+  rowSpans,
+  tapeUnit,
+} from '../kit/tape';
 import { tapeLayingFindings } from '../kit/tapeLayingFindings';
 import { linedCavity, lineOf } from './cavity';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
@@ -65,7 +74,7 @@ export function resolve(light: TubeLight, context: FormContext): ResolvedBuild {
       dots: dotsOf(strip, Infinity, SEEN_SHARE * light.insideDiameterM),
       lampsAt: { drawing: 'tape', field: 'stripId' },
       wiring: { ...wiringSlots(light), loads: tapeLoads(light, rows.usedM, context) },
-      tape: tapeRun(light, rows, context),
+      tape: tapeRun(light, rows, context, rowSpans(parts.lit, light.strands, 0)),
       pieces: piecesOf(parts),
       needs: [
         ...tapeNeeds(light, rows, light.strands, ENDS_M, context),
