@@ -6,12 +6,10 @@ import { fact, completeBuild } from '../kit/build';
 import { layerOf, layerParts, partOf } from '../kit/lookup';
 import { look, notChosen, stopsFor, typicalLayers } from '../kit/findingWriters';
 import { exactMm, mm } from '../../quantity';
-import { COUNTERSINK, THREADS, washerSize } from '../../materials/fasteners';
+import { THREADS, washerSize } from '../../materials/fasteners';
 import { pointsAlong, pointsPerRow, unitLamps } from '../kit/lamps';
 import { bolts, cordMassKg, hardware, mainsNeeds, mainsOpen, wiringSlots } from '../kit/needs';
-import { rectanglePiece } from '../kit/pieces';
 import { boxCavity, wallOf } from '../kit/cavities';
-import { circle, labelled, segment } from '../../drawing/shapes';
 import {
   addLayers,
   checkTape,
@@ -37,6 +35,7 @@ import { tapeLayingFindings } from '../kit/tapeLayingFindings';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
 import { type Sandwich } from './parameters';
 import { boltHoles, layout, problems } from './layout';
+import { sheetsOf } from './sheets';
 import { LEDS_PER_M, RUN_ENDS_M, TAPE_KG_PER_M } from '../kit/typical';
 
 /** Tape on the back sheet, to the middle of its diodes. */
@@ -70,54 +69,7 @@ function partsOf(panel: Sandwich, context: FormContext) {
   );
   const frontM2 = panel.widthM * panel.heightM;
   const sidesM2 = 2 * (panel.widthM + panel.heightM) * spacerM;
-  const thread = THREADS[panel.bolt];
-  const drill = holes.flatMap(([x, y]) => [
-    labelled(
-      circle(x + panel.widthM / 2, y + panel.heightM / 2, thread.clearanceM / 2, 'drill'),
-      `bolt ${panel.bolt}, ${exactMm(thread.clearanceM)}`,
-    ),
-  ]);
-  const sunk = holes.map(([x, y]) =>
-    labelled(
-      circle(
-        x + panel.widthM / 2,
-        y + panel.heightM / 2,
-        (COUNTERSINK * thread.diameterM) / 2,
-        'mark',
-      ),
-      'countersink',
-    ),
-  );
-  // Where each row of tape lies on the back, seen from the side the tape is on.
-  const rowMarks = rows.rowsM.map((laid, row) =>
-    labelled(
-      segment(
-        [panel.edgeM, panel.heightM / 2 + heights[row]!],
-        [panel.edgeM + laid, panel.heightM / 2 + heights[row]!],
-        'mark',
-      ),
-      `row ${row + 1}`,
-    ),
-  );
-  const together = 'Clamp both sheets together and drill them in one go; leave the film on.';
-  const sheets = [
-    rectanglePiece('back', 'Back sheet', panel.backPartId, panel.widthM, panel.heightM, context, {
-      shapes: [...drill, ...rowMarks],
-      markOut: [together, ...rowWords(panel, rows.rowsM, heights)],
-    }),
-    rectanglePiece(
-      'front',
-      'Front sheet',
-      panel.frontPartId,
-      panel.widthM,
-      panel.heightM,
-      context,
-      {
-        shapes: [...drill, ...sunk],
-        markOut: [together, 'Countersunk from the outside for flat heads.'],
-      },
-    ),
-  ];
+  const sheets = sheetsOf(panel, rows.rowsM, heights, context);
   const clampedM =
     spacerM + sheets.reduce((sum, { thicknessM }) => sum + (thicknessM || SHEET_M), 0);
   const { jumpers, joints } = rowJoints(panel.feed, rows.rowsM.length);
@@ -220,20 +172,6 @@ function needsOf({
       ? hardware('foil-tape', rows.usedM, 'under the tape', 'lay-tape')
       : []),
     ...mainsNeeds(panel, tapeCordM(panel, rows.usedM, context)),
-  ];
-}
-
-/** The places of the rows, for who marks them with rule and pencil. */
-function rowWords(
-  { heightM, edgeM, rowPitchM }: Sandwich,
-  rowsM: readonly number[],
-  heights: readonly number[],
-): string[] {
-  if (rowsM.length === 0) return [];
-  const first = exactMm(heightM / 2 - heights[0]!);
-  const more = rowsM.length > 1 ? `, then every ${exactMm(rowPitchM)}` : '';
-  return [
-    `${rowsM.length} rows: the first ${first} from the top edge${more}; each begins ${exactMm(edgeM)} from the left and is ${exactMm(rowsM[0]!)} long${rowsM.at(-1)! < rowsM[0]! - 1e-9 ? `, the last ${exactMm(rowsM.at(-1)!)}` : ''}.`,
   ];
 }
 
