@@ -88,7 +88,7 @@ const WALKS: Record<string, (page: Page, ferry: string, seen: Look) => Promise<v
     await sheets(page, ['Marks and pieces', 'Steps', 'Photographs'], seen);
     await visit(page, `/p/${ferry}/cut?build=cabin-box`);
     await expect(page.locator('[data-plan=thorough]')).toBeVisible();
-    await sheets(page, ['Layouts', 'At the saw', 'Shopping', 'Files'], seen);
+    await sheets(page, ['Layouts', 'At the saw', 'Shopping', 'Circles', 'Together', 'Files'], seen);
     await visit(page, `/p/${ferry}/wire?build=clerk-pan`);
     await sheets(page, ['Wires', 'Circuits', 'Along the tape', 'Less light', 'Look over'], seen);
   },

@@ -4,6 +4,7 @@ import { findBuild } from '@/core/evaluate/context';
 import { evaluate } from '@/core/evaluate/evaluate';
 import { evaluateSimulated, type SimulatedReadouts } from '@/core/evaluate/simulated';
 import { BUILD_FILE_NAMES, type BuildFileName } from '@/core/formats/buildFiles';
+import { whyEmpty } from '@/core/evaluate/emptyFiles';
 import { READOUT_RUN } from '@/core/light/transport/run';
 import type { UnitSystem } from '@/core/quantity';
 import { accept, type Result } from '@/core/result';
@@ -33,19 +34,20 @@ export async function buildFile(
   file: BuildFileName,
   units: UnitSystem = 'metric',
 ): Promise<BuildFile | null> {
-  const { type, lit, write, empty } = WRITERS[file];
+  const { type, lit, write } = WRITERS[file];
   const build = findBuild(document, buildId);
   const found = build && readoutsFor(document, buildId, lit ?? false);
   if (!build || !found?.ok || found.value.kind === 'unknown form') return null;
+  const refused = whyEmpty(file, found.value.pieces);
   const title = `${document.name}: ${build.name}`;
-  const body = await write({ document, build, readouts: found.value, title, units });
+  const body = refused ? '' : await write({ document, build, readouts: found.value, title, units });
   return body === null
     ? null
     : {
         name: `${slug(document.name)}_${slug(build.name)}_${file}`,
         type,
         body,
-        refused: empty?.(found.value) ?? null,
+        refused,
       };
 }
 

@@ -1,7 +1,7 @@
 import type { Production } from '@/core/document/production';
 import { togetherOf } from '@/core/evaluate/together';
 import { shopLength, show, showText, type UnitSystem } from '@/core/quantity';
-import { finished, newPdf, numberPages, PAPERS, plain } from './paper';
+import { finished, newPdf, numberPages, paperOf, PAPERS, plain } from './paper';
 import { writeTable } from './pdfTable';
 
 /** What goes into the car for a day: every light as it folds, what comes off it, with boxes to tick there and back. */
@@ -10,11 +10,12 @@ export async function carSheet(
   ids: readonly string[],
   units: UnitSystem,
 ): Promise<Buffer> {
-  const pdf = newPdf('a4', `${document.name}, car sheet`);
+  const paper = paperOf(units);
+  const pdf = newPdf(paper, `${document.name}, car sheet`);
   const { loads, massKg, builds } = togetherOf(document, ids);
   const length = (metres: number) => shopLength(metres, units);
   const mass = (kg: number) => showText(show(kg, 'mass', units));
-  pdf.addPage({ margin: 40, size: [...PAPERS.a4] });
+  pdf.addPage({ margin: 40, size: [...PAPERS[paper]] });
   pdf.font('bold').fontSize(17).fillColor('#1c160e').text('In the car', 40, 40);
   const longest = Math.max(
     0,

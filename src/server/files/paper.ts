@@ -1,9 +1,12 @@
 import PDFDocument from 'pdfkit';
+import type { UnitSystem } from '@/core/quantity';
 import { typeface, TYPEFACES } from './typefaces';
 
 /** Paper in points; 72 points are an inch, 25.4 mm. */
 export const PAPERS = { a4: [595.276, 841.89], letter: [612, 792] } as const;
 export type Paper = keyof typeof PAPERS;
+/** What is in the printer where lengths are measured so. */
+export const paperOf = (units: UnitSystem): Paper => (units === 'imperial' ? 'letter' : 'a4');
 export const POINTS_PER_MM = 72 / 25.4;
 export const POINTS_PER_M = 1000 * POINTS_PER_MM;
 

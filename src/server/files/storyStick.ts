@@ -2,7 +2,7 @@ import type { Piece } from '@/core/build/pieces';
 import { segment, words } from '@/core/drawing/shapes';
 import { shopLength, type UnitSystem } from '@/core/quantity';
 import { storySticks, type StoryStick } from '@/core/shop/storyStick';
-import { PAPERS, type Paper, type Pdf } from './paper';
+import type { Paper, Pdf } from './paper';
 import { drawTrueSize, type Template } from './templates';
 
 /** As wide as a lath, with room for the words beside each mark. */
@@ -29,8 +29,6 @@ function templateOf(stick: StoryStick, units: UnitSystem): Template {
   };
 }
 
-export const hasStorySticks = (pieces: readonly Piece[]): boolean => storySticks(pieces).length > 0;
-
 /** Strips of true size to glue on a lath: one set of marks for every copy of a piece. */
 export function drawStorySticks(
   pdf: Pdf,
@@ -39,7 +37,4 @@ export function drawStorySticks(
   units: UnitSystem,
 ): void {
   for (const stick of storySticks(pieces)) drawTrueSize(pdf, templateOf(stick, units), paper);
-  if (pdf.bufferedPageRange().count > 0) return;
-  pdf.addPage({ margin: 40, size: [...PAPERS[paper]] });
-  pdf.font('text').fontSize(12).text('No row of marks in this light is long enough for a stick.');
 }

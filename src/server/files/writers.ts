@@ -10,8 +10,8 @@ import { drawBuildPack } from './buildPack';
 import { cutListCsv, shoppingCsv } from './csv';
 import { piecesDxf } from './dxf';
 import { drawLabels, labelsOf } from './labels';
-import { finished, newPdf, numberPages, type Paper, type Pdf } from './paper';
-import { drawStorySticks, hasStorySticks } from './storyStick';
+import { finished, newPdf, numberPages, paperOf, type Paper, type Pdf } from './paper';
+import { drawStorySticks } from './storyStick';
 import { piecesSvg } from './svg';
 import { drawTemplates } from './templates';
 import { drawTrialCard } from './trialCard';
@@ -31,8 +31,6 @@ interface Writer {
   type: string;
   /** it tells of light: worth a run of the transport engine */
   lit?: true;
-  /** why there is nothing to write, in words; null where there is */
-  empty?: (readouts: SimulatedWorkedOut) => string | null;
   /** null for a build that has nothing to say here */
   write: (asked: Asked) => string | null | Buffer | Promise<Buffer>;
 }
@@ -67,22 +65,13 @@ const photometric = (charset: string, write: (light: Photometry) => string): Wri
   },
 });
 
-/** A file without a line in it is no file for a laser. */
-const nothingFlat = ({ pieces }: SimulatedWorkedOut): string | null =>
-  pieces.some(({ kind }) => kind === 'sheet')
-    ? null
-    : 'Nothing flat is cut for this light: there is no outline for a laser or a router.';
-
-const pdfFile = (
-  name: string,
-  draw: (pdf: Pdf, asked: Asked) => void,
-  empty?: Writer['empty'],
-): Writer => ({
+/** Pages of no set paper: who measures in inches prints on Letter. */
+const pages = (name: string, draw: (pdf: Pdf, asked: Asked, paper: Paper) => void): Writer => ({
   type: 'application/pdf',
-  empty,
   write: (asked) => {
-    const pdf = newPdf('a4', `${asked.title}, ${name}`);
-    draw(pdf, asked);
+    const paper = paperOf(asked.units);
+    const pdf = newPdf(paper, `${asked.title}, ${name}`);
+    draw(pdf, asked, paper);
     return finished(pdf);
   },
 });
@@ -93,30 +82,21 @@ export const WRITERS: Record<BuildFileName, Writer> = {
   'build-pack-letter.pdf': pack('letter'),
   'templates.pdf': templates('a4'),
   'templates-letter.pdf': templates('letter'),
-  'labels.pdf': pdfFile('labels', (pdf, { build, readouts, units }) =>
-    drawLabels(pdf, labelsOf(build, readouts, units), 'a4'),
+  'labels.pdf': pages('labels', (pdf, { build, readouts, units }, paper) =>
+    drawLabels(pdf, labelsOf(build, readouts, units), paper),
   ),
-  'story-stick.pdf': pdfFile(
-    'story sticks',
-    (pdf, { readouts, units }) => drawStorySticks(pdf, readouts.pieces, 'a4', units),
-    ({ pieces }) =>
-      hasStorySticks(pieces)
-        ? null
-        : 'No row of marks in this light is long enough for a stick: measure them.',
+  'story-stick.pdf': pages('story sticks', (pdf, { readouts, units }, paper) =>
+    drawStorySticks(pdf, readouts.pieces, paper, units),
   ),
-  'trial-card.pdf': pdfFile(
-    'trial in card',
-    (pdf, { readouts }) => drawTrialCard(pdf, readouts.pieces, 'a4'),
-    nothingFlat,
+  'trial-card.pdf': pages('trial in card', (pdf, { readouts }, paper) =>
+    drawTrialCard(pdf, readouts.pieces, paper),
   ),
   'pieces.svg': {
     type: 'image/svg+xml',
-    empty: nothingFlat,
     write: ({ readouts, title }) => piecesSvg(readouts.pieces, title),
   },
   'pieces.dxf': {
     type: 'image/vnd.dxf',
-    empty: nothingFlat,
     write: ({ readouts }) => piecesDxf(readouts.pieces),
   },
   'cut-list.csv': table(({ readouts }) => cutListCsv(readouts.cuts)),

@@ -2,15 +2,12 @@
 import { Download } from 'lucide-react';
 import type { Build } from '@/core/document/production';
 import type { Piece } from '@/core/build/pieces';
-import { BUILD_FILES, filesAt, type BuildFileName } from '@/core/formats/buildFiles';
+import { BUILD_FILES, filesAt } from '@/core/formats/buildFiles';
+import { whyEmpty } from '@/core/evaluate/emptyFiles';
 import { useProduction } from '../store/context';
-
-/** Files with nothing in them where no board is cut. */
-const OF_SHEETS: readonly BuildFileName[] = ['pieces.svg', 'pieces.dxf', 'trial-card.pdf'];
 
 /** Everything that can be taken away as a file. */
 export default function Files({ build, pieces }: { build: Build; pieces: readonly Piece[] }) {
-  const flat = pieces.some(({ kind }) => kind === 'sheet');
   const id = useProduction((state) => state.document.id);
   const saving = useProduction((state) => state.save.kind !== 'saved');
   return (
@@ -24,9 +21,9 @@ export default function Files({ build, pieces }: { build: Build; pieces: readonl
       <ul className="mt-2 grid gap-2 md:grid-cols-2">
         {filesAt('cut').map((file) => (
           <li key={file}>
-            {!flat && OF_SHEETS.includes(file) ? (
+            {whyEmpty(file, pieces) ? (
               <p className="px-3 py-2 text-[13px] text-ink-soft">
-                <strong>{BUILD_FILES[file].title}</strong>: nothing flat is cut for this light.
+                <strong>{BUILD_FILES[file].title}</strong>: {whyEmpty(file, pieces)}
               </p>
             ) : (
               <a

@@ -174,8 +174,7 @@ function Sticks({ plan }: { plan: StickPlan }) {
         {plural(plan.pieces.length, 'length')} from {plural(bought, 'bar')}
         {cut.bars.length > bought &&
           ` and ${plural(cut.bars.length - bought, 'off-cut')} on hand`}, {percent(plan.yield)}{' '}
-        used; no plan can do with fewer than {cut.lowerBound}; Lengths in mm;{' '}
-        {kerfText(plan, units)}.
+        used; no plan can do with fewer than {cut.lowerBound}; {kerfText(plan, units)}.
       </p>
       {cut.tooLong.length > 0 && (
         <p role="alert" className="my-1 bg-stop-wash p-2 text-sm">
