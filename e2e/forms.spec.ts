@@ -67,6 +67,7 @@ for (const form of FORMS.values()) {
     const build = document.builds.at(-1)!;
     expect(build.form).toBe(form.id);
     // What the page offers is there to be taken; what it says is empty is refused.
+    await expect(page.getByRole('heading', { name: 'Files' })).toBeVisible();
     const nothingFlat = await page.getByText('Nothing flat is cut').count();
     for (const [file, ofSheets] of [
       ['build-pack.pdf', false],
