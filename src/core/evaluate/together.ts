@@ -80,7 +80,8 @@ function loadsOf(build: Build, resolved: NonNullable<ReturnType<Derivations['res
   const { folded, parcels, massKg } = resolved;
   const beside = parcels.reduce((sum, parcel) => sum + parcel.massKg, 0);
   const light = { ...folded, name: 'the light', massKg: Math.max(0, massKg - beside) };
-  return [light, ...parcels].map((parcel) => ({
+  // What weighs nothing is a window: it stays where it is.
+  return (massKg > 0 ? [light, ...parcels] : parcels).map((parcel) => ({
     ...parcel,
     build: build.name,
     count: build.copies,

@@ -121,16 +121,16 @@ export function feetAndInches(lengthM: number): string {
   const sixteenths = Math.round((Math.abs(lengthM) / 0.0254) * 16);
   const feet = sixteenths >= 16 * 72 ? Math.floor(sixteenths / 192) : 0;
   const inches = Math.floor((sixteenths - feet * 192) / 16);
-  const fraction = reduce(sixteenths % 16);
+  const fraction = reduce(sixteenths % 16, 16);
   const inchText = [inches || !fraction ? String(inches) : '', fraction].filter(Boolean).join(' ');
   const sign = lengthM < 0 && sixteenths > 0 ? '−' : '';
   return sign + (feet ? `${feet} ft ${inchText} in` : `${inchText} in`);
 }
 
-function reduce(sixteenths: number): string {
-  if (sixteenths === 0) return '';
-  let over = sixteenths;
-  let under = 16;
+function reduce(parts: number, of: number): string {
+  if (parts === 0) return '';
+  let over = parts;
+  let under = of;
   while (over % 2 === 0) [over, under] = [over / 2, under / 2];
   return `${over}/${under}`;
 }
@@ -142,19 +142,40 @@ function reduce(sixteenths: number): string {
 export const shopLength = (metres: number, system: UnitSystem): string =>
   system === 'imperial' ? inchesText(metres) : `${Number((metres * 1000).toFixed(1))} mm`;
 
-/** 1.9939 m → "78 1/2 in". */
-function inchesText(metres: number): string {
-  const sixteenths = Math.round((Math.abs(metres) / 0.0254) * 16);
-  const fraction = reduce(sixteenths % 16);
-  const inches = Math.floor(sixteenths / 16);
+/** 1.9939 m → "78 1/2 in", in parts of an inch. */
+function inchesText(metres: number, of = 16): string {
+  const parts = Math.round((Math.abs(metres) / 0.0254) * of);
+  const fraction = reduce(parts % of, of);
+  const inches = Math.floor(parts / of);
   const figure = [inches || !fraction ? String(inches) : '', fraction].filter(Boolean).join(' ');
-  return `${metres < 0 && sixteenths > 0 ? '−' : ''}${figure} in`;
+  return `${metres < 0 && parts > 0 ? '−' : ''}${figure} in`;
 }
 
-/** Words with lengths in them, for who measures in inches; what is a name (M6 × 40, 6 mm board) is not passed here. */
-export const inSystem = (text: string, system: UnitSystem): string =>
-  system === 'metric'
-    ? text
-    : text.replace(/(\d+(?:\.\d+)?) (mm|cm)\b/g, (_, figure: string, unit: string) =>
-        shopLength(Number(figure) / (unit === 'mm' ? 1000 : 100), system),
-      );
+/**
+ * The width of a drilled hole: millimetres to a tenth, or inches to the sixty-fourth, as bits are sold; sixteenths
+ * would make the hole of an M5 bolt narrower than the bolt.
+ */
+export const boreLength = (diameterM: number, system: UnitSystem): string =>
+  system === 'imperial' ? inchesText(diameterM, 64) : shopLength(diameterM, system);
+
+/** Lengths in words; not the mm of mm², not the m of lm/m. */
+const LENGTHS = /(?<![\w.,])(\d+(?:\.\d+)?) (mm|cm|m)(?![\w²³/·])/g;
+const METRES = { mm: 0.001, cm: 0.01, m: 1 } as const;
+
+/**
+ * Words with lengths in them, for who measures in inches.
+ * @param names  what is called by a length (a board of 6 mm, a roll of 30 cm) and stays so
+ */
+export function inSystem(text: string, system: UnitSystem, names: readonly string[] = []): string {
+  if (system === 'metric') return text;
+  const name = names.find((each) => text.includes(each));
+  if (name)
+    return text
+      .split(name)
+      .map((part) => inSystem(part, system, names))
+      .join(name);
+  return text.replace(LENGTHS, (_, figure: string, unit: keyof typeof METRES) => {
+    const metres = Number(figure) * METRES[unit];
+    return unit === 'm' ? feetAndInches(metres) : shopLength(metres, system);
+  });
+}

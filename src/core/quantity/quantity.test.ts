@@ -1,12 +1,16 @@
 import fc from 'fast-check';
+import { THREADS } from '../materials/fasteners';
 import {
+  boreLength,
   type Dimension,
   editText,
   feetAndInches,
   formatMoney,
+  inSystem,
   parseMoney,
   parseNumber,
   parseQuantity,
+  shopLength,
   show,
   showText,
   stopsFigure,
@@ -117,6 +121,47 @@ describe('showing quantities', () => {
     expect(stopsInWords(-0.4)).toBe('0.4 stops short');
     expect(stopsInWords(0.02)).toBe('on target');
     expect(stopsInWords(-Infinity)).toBe('no light');
+  });
+});
+
+describe('lengths at the bench', () => {
+  // 25.4 mm are an inch, exactly [std: international yard and pound agreement, 1959].
+  test.each([
+    [1.9939, 'metric', '1993.9 mm'],
+    [0.14, 'metric', '140 mm'],
+    [1.9939, 'imperial', '78 1/2 in'],
+    [0.0254 * 11.99, 'imperial', '12 in'],
+    [0.003, 'imperial', '1/8 in'],
+    [0, 'imperial', '0 in'],
+    [-0.0127, 'imperial', '−1/2 in'],
+  ] as const)('%p m, %s: %s', (metres, system, text) =>
+    expect(shopLength(metres, system)).toBe(text),
+  );
+  test('words with lengths in them, for a rule in inches', () => {
+    const words = 'First 44 mm from the top, then every 25.4 mm; 1 cm over.';
+    expect(inSystem(words, 'metric')).toBe(words);
+    expect(inSystem(words, 'imperial')).toBe(
+      'First 1 3/4 in from the top, then every 1 in; 3/8 in over.',
+    );
+    // What is no length stays: square millimetres, lumens a metre, a name.
+    for (const other of ['0.75 mm², two cores', '900 lm/m', 'A60 9 W', 'cd/m²'])
+      expect(inSystem(other, 'imperial')).toBe(other);
+    expect(inSystem('Cut MDF 6 mm 12.7 mm wide', 'imperial', ['MDF 6 mm'])).toBe(
+      'Cut MDF 6 mm 1/2 in wide',
+    );
+    expect(inSystem('2 m up', 'imperial')).toBe('6 ft 6 3/4 in up');
+  });
+  test('a bit for a bolt is never narrower than the bolt [ISO 273: medium clearance]', () => {
+    expect(boreLength(0.0055, 'imperial')).toBe('7/32 in');
+    expect(boreLength(0.0066, 'imperial')).toBe('17/64 in');
+    expect(boreLength(0.0066, 'metric')).toBe('6.6 mm');
+    for (const { diameterM, clearanceM } of Object.values(THREADS)) {
+      const [over, under] = boreLength(clearanceM, 'imperial')
+        .split(' ')[0]!
+        .split('/')
+        .map(Number);
+      expect((over! / under!) * 0.0254).toBeGreaterThan(diameterM);
+    }
   });
 });
 

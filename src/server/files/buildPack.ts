@@ -2,7 +2,7 @@ import { shotOf } from '@/core/document/blank';
 import type { Readout } from '@/core/evaluate/readout';
 import type { SheetPiece } from '@/core/build/pieces';
 import type { View } from '@/core/drawing/drawing';
-import { formatMoney, show, showText } from '@/core/quantity';
+import { boreLength, formatMoney, show, showText } from '@/core/quantity';
 import {
   clothView,
   orderOfCuts,
@@ -14,7 +14,16 @@ import {
 import type { SheetPlan } from '@/core/shop/cutPlan';
 import { tooMuchForOne } from '@/core/shop/cutOrder';
 import { car, marks, saw, shopping, steps, workText } from './packLists';
-import { captioned, lengthOf, MARGIN, page, section, viewsTwoAPage, type Pack } from './packPage';
+import {
+  captioned,
+  lengthOf,
+  MARGIN,
+  page,
+  saidOf,
+  section,
+  viewsTwoAPage,
+  type Pack,
+} from './packPage';
 import { plain } from './paper';
 import { writeTable } from './pdfTable';
 import { safetyPage } from './safetyPage';
@@ -51,7 +60,7 @@ const CONTENTS_PT = 96;
 /** The sheet that is pinned to the wall: the light, what it gives, how long it takes, where to find the rest. */
 function cover(pack: Pack): number {
   const { pdf, document, build, readouts, units } = pack;
-  const length = lengthOf(pack);
+  const [length, said] = [lengthOf(pack), saidOf(pack)];
   const { top, width, height } = page(pack, build.name);
   const shot = shotOf(document, build);
   pdf
@@ -76,7 +85,11 @@ function cover(pack: Pack): number {
       { title: '', share: 0.2, right: true },
       { title: '', share: 0.54 },
     ],
-    readouts.rungs.map((rung) => [rung.label, rungText(pack, rung, document.currency), rung.words]),
+    readouts.rungs.map((rung) => [
+      rung.label,
+      rungText(pack, rung, document.currency),
+      said(rung.words),
+    ]),
   );
   const { folded } = readouts;
   pdf
@@ -158,7 +171,7 @@ function circleList(pack: Pack, piece: SheetPiece, x: number, y: number, width: 
   for (const circle of circles)
     pdf.text(
       plain(
-        `${length(circle.x)}  ${length(circle.y)}  ${length(2 * circle.r)}  ${circle.label ?? circle.layer}`,
+        `${length(circle.x)}  ${length(circle.y)}  ${boreOf(pack, circle)}  ${circle.label ?? circle.layer}`,
       ),
       x,
       pdf.y,
@@ -166,12 +179,16 @@ function circleList(pack: Pack, piece: SheetPiece, x: number, y: number, width: 
     );
 }
 
+/** Across a circle: as the bit is sold where it is drilled, as it is struck where it is not. */
+const boreOf = (pack: Pack, { r, layer }: ReturnType<typeof circlesOf>[number]): string =>
+  layer === 'drill' ? boreLength(2 * r, pack.units) : lengthOf(pack)(2 * r);
+
 /** Every circle of a piece with many, three to a row. */
 function longList(pack: Pack, piece: SheetPiece, number: number): void {
   const length = lengthOf(pack);
   const cells = circlesOf(piece).map(
     (circle) =>
-      `${length(circle.x)} right, ${length(circle.y)} up, Ø ${length(2 * circle.r)}: ${circle.label ?? circle.layer}`,
+      `${length(circle.x)} right, ${length(circle.y)} up, Ø ${boreOf(pack, circle)}: ${circle.label ?? circle.layer}`,
   );
   section(pack, `${number}. ${piece.name}: every circle from the lower left`, 120);
   const rows = Array.from({ length: Math.ceil(cells.length / 3) }, (_, k) =>

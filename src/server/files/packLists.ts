@@ -86,8 +86,8 @@ export function shopping(pack: Pack): void {
     [
       ...purchase.lines.map((line) => [
         line.name,
-        amountText(line.needed, line.measure),
-        amountText(line.onHand, line.measure),
+        amountText(line.needed, line.measure, pack.units),
+        amountText(line.onHand, line.measure, pack.units),
         String(line.packsNow),
         line.priced ? money(line.spentNowMinor) : 'no price',
         line.priced ? money(line.fullMinor) : '',
@@ -147,7 +147,7 @@ function takes(pack: Pack, step: Step): string {
     .map(({ item, quantity, measure }) =>
       measure === 'piece'
         ? `${Math.ceil(quantity)} × ${nameOf(item)}`
-        : `${amountText(quantity, measure)} of ${nameOf(item)}`,
+        : `${amountText(quantity, measure, pack.units)} of ${nameOf(item)}`,
     )
     .join('; ');
 }

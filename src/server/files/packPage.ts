@@ -1,6 +1,7 @@
 import type { Build, Production } from '@/core/document/production';
 import type { View } from '@/core/drawing/drawing';
 import type { SimulatedWorkedOut as Readouts } from '@/core/evaluate/simulated';
+import { HARDWARE } from '@/core/materials/hardware';
 import { inSystem, shopLength, type UnitSystem } from '@/core/quantity';
 import { PAPERS, plain, POINTS_PER_M, type Paper, type Pdf } from './paper';
 import { drawView, scaleOf, type Frame } from './pdfShapes';
@@ -27,10 +28,12 @@ export const lengthOf =
   (metres: number) =>
     shopLength(metres, units);
 /** Words that tell lengths, in the reader's units. */
-export const saidOf =
-  ({ units }: Pick<Pack, 'units'>) =>
-  (text: string) =>
-    plain(inSystem(text, units));
+export const saidOf = ({ units, document: { shelf } }: Pick<Pack, 'units' | 'document'>) => {
+  const names = [...shelf.parts, ...shelf.units, ...Object.values(HARDWARE)].map(
+    ({ name }) => name,
+  );
+  return (text: string) => plain(inSystem(text, units, names));
+};
 
 interface Room {
   top: number;

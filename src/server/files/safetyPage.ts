@@ -4,7 +4,7 @@ import { holds } from '@/core/evaluate/signing';
 import type { Severity } from '@/core/findings/finding';
 import { threeFigures } from '@/core/quantity';
 import { gateOf, LOOK_OVER } from '@/core/power/wire';
-import { MARGIN, page, type Pack } from './packPage';
+import { MARGIN, page, saidOf, type Pack } from './packPage';
 import { plain } from './paper';
 import { writeTable } from './pdfTable';
 
@@ -74,7 +74,9 @@ const shutBy = ({ stops, missing }: ReturnType<typeof gateOf>): string =>
     ...(missing.length > 0 ? [`${missing.length} not known`] : []),
   ].join(', ');
 
-function findings({ pdf, readouts }: Pack): void {
+function findings(pack: Pack): void {
+  const { pdf, readouts } = pack;
+  const said = saidOf(pack);
   const gate = gateOf(readouts.findings);
   pdf
     .font('bold')
@@ -98,13 +100,13 @@ function findings({ pdf, readouts }: Pack): void {
       .font('bold')
       .fontSize(10)
       .fillColor(finding.severity === 'stop' ? '#8a1f12' : INK)
-      .text(plain(`${finding.severity.toUpperCase()}: ${finding.title}`), MARGIN, pdf.y + 6);
+      .text(said(`${finding.severity.toUpperCase()}: ${finding.title}`), MARGIN, pdf.y + 6);
     pdf
       .font('text')
       .fontSize(9)
       .fillColor(INK)
       .text(
-        plain(
+        said(
           `${finding.message}${finding.limit ? ` Limit: ${finding.limit}.` : ''} Source: ${finding.source}.`,
         ),
         { indent: 10 },
@@ -115,7 +117,7 @@ function findings({ pdf, readouts }: Pack): void {
     pdf
       .fontSize(9)
       .text(
-        plain(
+        said(
           `Within the limits checked: ${fine.map(({ title, limit }) => (limit ? `${title} (${limit})` : title)).join('; ')}.`,
         ),
         MARGIN,

@@ -36,5 +36,6 @@ export function drawStorySticks(
   paper: Paper,
   units: UnitSystem,
 ): void {
-  for (const stick of storySticks(pieces)) drawTrueSize(pdf, templateOf(stick, units), paper);
+  for (const stick of storySticks(pieces))
+    drawTrueSize(pdf, templateOf(stick, units), paper, units);
 }

@@ -1,7 +1,7 @@
 import type { Piece } from '@/core/build/pieces';
 import type { Shape } from '@/core/drawing/drawing';
 import { circle } from '@/core/drawing/shapes';
-import { inSystem, type UnitSystem } from '@/core/quantity';
+import { inSystem, shopLength, type UnitSystem } from '@/core/quantity';
 import { PAPERS, plain, POINTS_PER_M, POINTS_PER_MM, type Paper, type Pdf } from './paper';
 import { drawShape, type Placement } from './pdfShapes';
 
@@ -87,7 +87,7 @@ export function drawTemplates(
       paper,
     );
   }
-  for (const piece of flat) if (!skipped.includes(piece)) drawTrueSize(pdf, piece, paper);
+  for (const piece of flat) if (!skipped.includes(piece)) drawTrueSize(pdf, piece, paper, units);
   if (skipped.length) {
     pdf.addPage();
     pdf.font('bold').fontSize(14).text('Too big to print');
@@ -114,7 +114,7 @@ const pagesOf = ({ widthM, heightM }: Template, paper: Paper): number =>
   tilesOf(widthM * 1000, heightM * 1000, paper).tiles.length;
 
 /** One piece over as many pages as it takes. */
-export function drawTrueSize(pdf: Pdf, piece: Template, paper: Paper): void {
+export function drawTrueSize(pdf: Pdf, piece: Template, paper: Paper, units: UnitSystem): void {
   const [, pageH] = PAPERS[paper];
   const { tiles, columns, rows, wMm, hMm } = tilesOf(
     piece.widthM * 1000,
@@ -142,7 +142,7 @@ export function drawTrueSize(pdf: Pdf, piece: Template, paper: Paper): void {
     heading(
       pdf,
       piece.title,
-      `row ${tile.row + 1} of ${rows} from below, column ${tile.column + 1} of ${columns}; neighbours overlap by ${OVERLAP_MM} mm`,
+      `row ${tile.row + 1} of ${rows} from below, column ${tile.column + 1} of ${columns}; neighbours overlap by ${shopLength(OVERLAP_MM / 1000, units)}`,
       margin,
     );
     checkBar(pdf, margin, bottom - 2);

@@ -1,5 +1,5 @@
 import { groupedCuts } from '@/core/power/cutList';
-import { captioned, lengthOf, MARGIN, page, type Pack } from './packPage';
+import { captioned, lengthOf, MARGIN, page, saidOf, type Pack } from './packPage';
 import { plain } from './paper';
 import { writeTable } from './pdfTable';
 
@@ -9,7 +9,7 @@ const PICTURE = 0.56;
 /** Every wire in its region's colours as it lies on the back, and the wires to cut. */
 export function wiresPage(pack: Pack): void {
   const { pdf, readouts } = pack;
-  const length = lengthOf(pack);
+  const [length, said] = [lengthOf(pack), saidOf(pack)];
   const view = readouts.drawing.views.find(({ id }) => id === 'wiring');
   const cuts = groupedCuts(readouts.wire.wiring);
   if (!view || cuts.length === 0) return;
@@ -30,7 +30,7 @@ export function wiresPage(pack: Pack): void {
       String(count),
       length(lengthM),
       of,
-      ends,
+      said(ends),
     ]),
   );
   const { live, neutral, earth } = readouts.wire.wires;
@@ -39,7 +39,7 @@ export function wiresPage(pack: Pack): void {
     .fontSize(8)
     .text(
       plain(
-        `Live ${live}; neutral ${neutral}; earth ${earth}. Found cords may wear other colours: tell their wires by continuity to the plug's pins. Tail and links as planned; pieces to gear and tubes are estimates with 30 cm for their ends: lay one before you cut the rest. Work unplugged; joints only in closed terminals.`,
+        `Live ${live}; neutral ${neutral}; earth ${earth}. Found cords may wear other colours: tell their wires by continuity to the plug's pins. Tail and links as planned; pieces to gear and tubes are estimates with ${length(0.3)} for their ends: lay one before you cut the rest. Work unplugged; joints only in closed terminals.`,
       ),
       MARGIN,
       pdf.y + 4,

@@ -1,7 +1,7 @@
 'use client';
 import { amountText, type Purchase } from '@/core/shop/purchase';
 import type { Piece } from '@/core/build/pieces';
-import { moneyFormatter, shopLength } from '@/core/quantity';
+import { moneyFormatter, shopLength, type UnitSystem } from '@/core/quantity';
 import { useProduction } from '../store/context';
 import { useDevice } from '@/ui/device';
 import { Heads } from '@/ui/Heads';
@@ -43,7 +43,7 @@ export default function MoneyTable({ purchase, copies, unchosen }: MoneyTablePro
           />
           <tbody>
             {purchase.lines.map((line) => (
-              <MoneyRow key={line.key} line={line} money={money} />
+              <MoneyRow key={line.key} line={line} money={money} units={units} />
             ))}
             {unchosen.map((piece) => (
               <tr key={`open ${piece.id}`}>
@@ -88,18 +88,24 @@ export default function MoneyTable({ purchase, copies, unchosen }: MoneyTablePro
 
 type Money = ReturnType<typeof moneyFormatter>;
 
-const MoneyRow = ({ line, money }: { line: Purchase['lines'][number]; money: Money }) => (
+interface MoneyRowProps {
+  line: Purchase['lines'][number];
+  money: Money;
+  units: UnitSystem;
+}
+
+const MoneyRow = ({ line, money, units }: MoneyRowProps) => (
   <tr>
     <td>
       {line.name}
       <span className="block text-[12.5px] text-ink-soft">{line.why}</span>
     </td>
-    <td className="num">{amountText(line.needed, line.measure)}</td>
-    <td className="num">{amountText(line.onHand, line.measure)}</td>
+    <td className="num">{amountText(line.needed, line.measure, units)}</td>
+    <td className="num">{amountText(line.onHand, line.measure, units)}</td>
     <td className="num">
-      {line.packsNow} of {amountText(line.packSize, line.measure)}
+      {line.packsNow} of {amountText(line.packSize, line.measure, units)}
     </td>
-    <td className="num">{amountText(line.leftOver, line.measure)}</td>
+    <td className="num">{amountText(line.leftOver, line.measure, units)}</td>
     <td className="num">{line.priced ? money(line.spentNowMinor) : 'no price'}</td>
     <td className="num">{line.priced ? money(line.fullMinor) : '–'}</td>
   </tr>

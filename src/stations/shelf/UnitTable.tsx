@@ -4,6 +4,7 @@ import { useMemo } from 'react';
 import { UNIT_RECORDS, type Category, type Unit } from '@/core/units/unit';
 import { labelFindings } from '@/core/units/sanity';
 import { DataTable } from '@/ui/DataTable';
+import { useDevice } from '@/ui/device';
 import { ChoiceField } from '@/ui/fields/ChoiceField';
 import { useProduction } from '../store/context';
 import { MeasuredFiles } from './MeasuredFiles';
@@ -24,6 +25,7 @@ interface UnitTableProps {
 export default function UnitTable({ name, categories, shotCctK }: UnitTableProps) {
   const document = useProduction((state) => state.document);
   const { shelf, currency } = document;
+  const { units } = useDevice();
   const records = useShelfRecords('unit', shelf.units);
   const { open, openRecord, close, put, change, remove } = records;
   const rows = useMemo(
@@ -35,10 +37,10 @@ export default function UnitTable({ name, categories, shotCctK }: UnitTableProps
   );
   const several = categories.length > 1;
   const columns = useMemo(
-    () => unitColumns(several ? 'Unit' : 'Bulb', currency, openRecord),
+    () => unitColumns(several ? 'Unit' : 'Bulb', currency, units, openRecord),
     // The opener is a setter of its own state.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-    [currency, several],
+    [currency, units, several],
   );
   const groups = several ? categories.map((id) => ({ id, name: groupName(id) })) : undefined;
   const add = (category: Category) =>

@@ -1,5 +1,5 @@
 import type { Sourced } from '@/core/origin';
-import { moneyFormatter, threeFigures } from '@/core/quantity';
+import { moneyFormatter, threeFigures, type UnitSystem } from '@/core/quantity';
 import { amountText } from '@/core/shop/purchase';
 import { packSizeOf } from '@/core/units/effective';
 import type { Unit } from '@/core/units/unit';
@@ -26,6 +26,7 @@ const sourced = (
 export function unitColumns(
   header: string,
   currency: string,
+  system: UnitSystem,
   onOpen: (unit: Unit) => void,
 ): DataColumn<UnitRow>[] {
   const money = moneyFormatter(currency);
@@ -57,7 +58,7 @@ export function unitColumns(
       header: 'pack',
       value: ({ unit }) => unit.priceMinor,
       cell: ({ unit }) =>
-        `${money(unit.priceMinor)} / ${amountText(packSizeOf(unit), measureOf(unit))}`,
+        `${money(unit.priceMinor)} / ${amountText(packSizeOf(unit), measureOf(unit), system)}`,
     },
     {
       id: 'each',
@@ -75,7 +76,7 @@ export function unitColumns(
       id: 'onHand',
       header: 'on hand',
       value: ({ unit }) => unit.onHand,
-      cell: ({ unit }) => amountText(unit.onHand, measureOf(unit)),
+      cell: ({ unit }) => amountText(unit.onHand, measureOf(unit), system),
     },
     {
       id: 'label',
