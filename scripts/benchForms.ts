@@ -1,6 +1,7 @@
 import { nightFerry } from '@/demo/nightFerry';
 import { findBuild, resolveScene, sceneOf } from '@/core/evaluate/context';
 import { galleryFor } from '@/core/evaluate/gallery';
+import { togetherOf } from '@/core/evaluate/together';
 import { nest, type NestPiece } from '@/core/shop/nest';
 import { planCuts } from '@/core/shop/cutPlan';
 import { planPurchase } from '@/core/shop/purchase';
@@ -71,4 +72,25 @@ export async function benchForms(note: Note): Promise<void> {
   const made = performance.now();
   await buildFile(document, 'clerk-ring', 'templates.pdf');
   note('template PDF of a one-metre ring', performance.now() - made, 'ms', 1000);
+
+  let longest = { name: '', taken: 0 };
+  for (const { id, name } of document.builds) {
+    const begun = performance.now();
+    await buildFile(document, id, 'build-pack.pdf');
+    const taken = performance.now() - begun;
+    if (taken > longest.taken) longest = { name, taken };
+  }
+  note(
+    `build pack with its light, slowest demo build (${longest.name})`,
+    longest.taken,
+    'ms',
+    2000,
+  );
+
+  const together = performance.now();
+  togetherOf(
+    document,
+    document.builds.map(({ id }) => id),
+  );
+  note('all builds bought and cut together, in a worker', performance.now() - together, 'ms', 1500);
 }
