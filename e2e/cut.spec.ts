@@ -49,7 +49,6 @@ test('stock on hand is used first and not bought; off-cuts are typed in', async 
   await kept(page);
   await page.keyboard.press('6');
   await expect(page.locator('[data-plan-kind=sheet]')).toContainText('on 1 sheet');
-  await page.getByText('As a table').first().click();
   await page.getByRole('tab', { name: 'Shopping' }).click();
   await expect(page.getByRole('row', { name: /MDF 6 mm/ })).toContainText('0 of 1');
 });

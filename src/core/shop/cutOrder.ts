@@ -1,6 +1,6 @@
 import type { Box } from './freeSpace';
 
-/** One straight cut right through what is left of a sheet; metres from the sheet's lower left corner. */
+/** One straight cut right through what is left of a sheet; metres from the sheet's lower left corner, where the cut begins. */
 export interface ThroughCut {
   /** a cut at x runs up, one at y across */
   axis: 'x' | 'y';
@@ -12,46 +12,52 @@ export interface ThroughCut {
 
 const HAIR = 1e-6;
 
-/** Edges along which nothing is cut in two; each parts the pieces it lies between. */
-function throughs(room: Box, boxes: readonly Box[], axis: 'x' | 'y'): number[] {
+/** Edges along which nothing is cut in two; each parts the pieces it lies between, which stand a kerf apart. */
+function throughs(room: Box, boxes: readonly Box[], axis: 'x' | 'y', kerfM: number): number[] {
   const [start, size, from, span] =
     axis === 'x'
       ? ([(box: Box) => box.x, (box: Box) => box.w, room.x, room.w] as const)
       : ([(box: Box) => box.y, (box: Box) => box.h, room.y, room.h] as const);
-  const edges = new Set(boxes.flatMap((box) => [start(box), start(box) + size(box)]));
+  const edges = new Set(boxes.flatMap((box) => [start(box) - kerfM, start(box) + size(box)]));
   return [...edges].filter(
     (at) =>
       at > from + HAIR &&
       at < from + span - HAIR &&
-      !boxes.some((box) => start(box) < at - HAIR && start(box) + size(box) > at + HAIR),
+      !boxes.some((box) => start(box) < at + kerfM - HAIR && start(box) + size(box) > at + HAIR),
   );
 }
 
 /**
  * The order of cuts for a saw that goes right through: the longest side is parted first, near its middle, so that
  * what is left can be carried. Pieces that no straight cut frees, a ring's middle among them, are left for the jigsaw.
- * @param most of them; a thousand pieces are no list for anybody
+ * @param kerfM  what a cut takes, above or right of where it begins
+ * @param most   of them; a thousand pieces are no list for anybody
  */
-export function cutOrder(sheet: Box, placed: readonly Box[], most = 40): ThroughCut[] {
+export function cutOrder(
+  sheet: Box,
+  placed: readonly Box[],
+  kerfM: number,
+  most = 40,
+): ThroughCut[] {
   const cuts: ThroughCut[] = [];
   const waiting: { room: Box; boxes: readonly Box[] }[] = [{ room: sheet, boxes: placed }];
   while (waiting.length > 0 && cuts.length < most) {
     const { room, boxes } = waiting.shift()!;
     if (boxes.length === 0) continue;
-    const cut = bestCut(room, boxes);
+    const cut = bestCut(room, boxes, kerfM);
     if (!cut) continue;
     cuts.push(cut);
-    for (const half of halves(room, cut))
+    for (const half of halves(room, cut, kerfM))
       waiting.push({ room: half, boxes: boxes.filter((box) => inside(box, half)) });
   }
   return cuts;
 }
 
-function bestCut(room: Box, boxes: readonly Box[]): ThroughCut | null {
+function bestCut(room: Box, boxes: readonly Box[], kerfM: number): ThroughCut | null {
   const axes = room.w >= room.h ? (['x', 'y'] as const) : (['y', 'x'] as const);
   for (const axis of axes) {
     const middle = axis === 'x' ? room.x + room.w / 2 : room.y + room.h / 2;
-    const [at] = throughs(room, boxes, axis).toSorted(
+    const [at] = throughs(room, boxes, axis, kerfM).toSorted(
       (a, b) => Math.abs(a - middle) - Math.abs(b - middle),
     );
     if (at === undefined) continue;
@@ -62,15 +68,15 @@ function bestCut(room: Box, boxes: readonly Box[]): ThroughCut | null {
   return null;
 }
 
-const halves = (room: Box, { axis, atM }: ThroughCut): [Box, Box] =>
+const halves = (room: Box, { axis, atM }: ThroughCut, kerfM: number): [Box, Box] =>
   axis === 'x'
     ? [
         { ...room, w: atM - room.x },
-        { ...room, x: atM, w: room.x + room.w - atM },
+        { ...room, x: atM + kerfM, w: room.x + room.w - atM - kerfM },
       ]
     : [
         { ...room, h: atM - room.y },
-        { ...room, y: atM, h: room.y + room.h - atM },
+        { ...room, y: atM + kerfM, h: room.y + room.h - atM - kerfM },
       ];
 
 const inside = (box: Box, room: Box): boolean =>

@@ -110,9 +110,15 @@ test('six cards of 40 cm, from a sheet of 1.22 × 0.82 m with a knife: one sheet
 });
 
 describe('the order of cuts', () => {
+  const SAW_M = 0.003;
+  test('three strips of 80 mm, a saw’s cut between them: two cuts and a last one, none twice', () => {
+    const boxes = [0, 0.083, 0.166].map((y) => ({ x: 0, y, w: 1, h: 0.08 }));
+    const cuts = cutOrder({ x: 0, y: 0, w: 1, h: 0.5 }, boxes, SAW_M);
+    expect(cuts.map(({ atM }) => atM.toFixed(3)).toSorted()).toEqual(['0.080', '0.163', '0.246']);
+  });
   test('a row of three: two cuts up, the middle first where it can be', () => {
     const boxes = [0, 0.4, 0.8].map((x) => ({ x, y: 0, w: 0.4, h: 0.3 }));
-    const cuts = cutOrder({ x: 0, y: 0, w: 1.2, h: 0.3 }, boxes);
+    const cuts = cutOrder({ x: 0, y: 0, w: 1.2, h: 0.3 }, boxes, 0);
     expect(cuts.map(({ axis, atM }) => `${axis} ${atM.toFixed(1)}`)).toEqual(['x 0.4', 'x 0.8']);
   });
   test('no cut goes through a piece, whatever is laid out', () => {
@@ -128,18 +134,17 @@ describe('the order of cuts', () => {
         ),
         (pieces) => {
           const stock = [{ widthM: 2.44, heightM: 1.22, count: Infinity, onHand: false }];
-          for (const { widthM, heightM, placements } of nest(pieces, stock, { starts: 4 }).sheets)
-            for (const { axis, atM, fromM, toM } of cutOrder(
-              { x: 0, y: 0, w: widthM, h: heightM },
-              placements,
-            ))
+          for (const { widthM, heightM, placements } of nest(pieces, stock, { starts: 4 }).sheets) {
+            const cuts = cutOrder({ x: 0, y: 0, w: widthM, h: heightM }, placements, SAW_M);
+            for (const { axis, atM, fromM, toM } of cuts)
               for (const box of placements) {
                 const [a, long, b, wide] =
                   axis === 'x' ? [box.x, box.w, box.y, box.h] : [box.y, box.h, box.x, box.w];
-                const crosses = a < atM - 1e-6 && a + long > atM + 1e-6;
+                const crosses = a < atM + SAW_M - 1e-6 && a + long > atM + 1e-6;
                 const beside = b + wide <= fromM + 1e-6 || b >= toM - 1e-6;
                 expect(crosses && !beside).toBe(false);
               }
+          }
         },
       ),
       { seed: 6, numRuns: 40 },

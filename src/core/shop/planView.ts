@@ -2,6 +2,7 @@ import type { Shape, View } from '../drawing/drawing';
 import { kerfOf } from '../materials/cutting';
 import { circle, line, measure, rectangle, segment, view, words, type XY } from '../drawing/shapes';
 import { cutOrder, type ThroughCut } from './cutOrder';
+import type { Box } from './freeSpace';
 import { barLeftOversOf, leftOversOf } from './offCuts';
 import type { SheetPiece } from '../build/pieces';
 import type { SheetPlan, StickPlan, ClothPlan } from './cutPlan';
@@ -53,6 +54,8 @@ export function pieceView(piece: SheetPiece, told: Told = inMm): View {
 
 /** A word takes so much of a layout's longer side a letter, at the size layouts are lettered in. */
 const LETTER = 0.017;
+/** Bars are drawn as wide as the page, lettered as high as anything else. */
+const BAR_LETTER = 0.009;
 
 /** A piece's mark, and its name where it has room. */
 const titled = (mark: string, name: string, w: number, longest: number): string => {
@@ -86,15 +89,25 @@ const grainMarks = (widthM: number, heightM: number): Shape[] =>
     ];
   });
 
-/** Straight cuts right through, in their order; the number stands at the end where the saw goes in. */
-function cutMarks(order: readonly ThroughCut[], size: number): Shape[] {
-  return order.flatMap(({ axis, atM, fromM, toM }, k): Shape[] => {
-    const out = size * 0.03;
-    return axis === 'x'
-      ? [segment([atM, fromM], [atM, toM], 'score'), words(atM, fromM - out * 0.2, String(k + 1))]
-      : [segment([fromM, atM], [toM, atM], 'score'), words(fromM - out * 0.2, atM, String(k + 1))];
+/** The outline of a left-over, a little within its edges: those are cuts, or the sheet's own. */
+const inset = ({ x, y, w, h }: Box, by: number): Shape =>
+  rectangle(x + by, y + by, x + w - by, y + h - by, 'hidden');
+
+/**
+ * Straight cuts right through, named where the saw goes in at the sheet's edge; those inside it would hide small
+ * pieces, and stand in the list.
+ */
+const cutMarks = (order: readonly ThroughCut[], longest: number): Shape[] =>
+  order.flatMap(({ axis, atM, fromM, toM }, k): Shape[] => {
+    const name = `cut ${k + 1}`;
+    const cut =
+      axis === 'x'
+        ? segment([atM, fromM], [atM, toM], 'score')
+        : segment([fromM, atM], [toM, atM], 'score');
+    if (fromM > 0) return [cut];
+    const beside = -(name.length / 2 + 0.5) * LETTER * longest;
+    return [cut, axis === 'x' ? words(atM, -2 * LETTER * longest, name) : words(beside, atM, name)];
   });
-}
 
 /** One sheet with its pieces as they are cut from it, to scale: marks, left-overs by letter, order of cuts. */
 export function sheetView(plan: SheetPlan, at: number, told: Told = inMm): View {
@@ -107,7 +120,6 @@ export function sheetView(plan: SheetPlan, at: number, told: Told = inMm): View 
   return view(`sheet-${at}`, `${plan.part.name}, ${sheetName(plan, at)}`, [
     rim,
     ...(plan.part.grain ? grainMarks(widthM, heightM) : []),
-    ...cutMarks(orderOfCuts(plan, at).slice(0, MOST_MARKED), longest),
     ...placements.flatMap(({ piece, x, y, turned }) =>
       plan.pieces[piece]!.shapes.filter(({ kind }) => kind !== 'text').map((shape) =>
         laid(shape, x, y, plan.pieces[piece]!.heightM, turned),
@@ -122,10 +134,15 @@ export function sheetView(plan: SheetPlan, at: number, told: Told = inMm): View 
               words(middle.x, middle.y, `${name}: Ø ${told(2 * middle.r)}`),
             ]
           : [
-              rectangle(box!.x, box!.y, box!.x + box!.w, box!.y + box!.h, 'hidden'),
-              words(box!.x + box!.w / 2, box!.y + box!.h / 2, name),
+              inset(box!, 0.006 * longest),
+              words(
+                box!.x + box!.w / 2,
+                box!.y + box!.h / 2,
+                titled(name, `${told(box!.w)} × ${told(box!.h)}`, box!.w, longest),
+              ),
             ],
       ),
+    ...cutMarks(orderOfCuts(plan, at).slice(0, MOST_MARKED), longest),
     // A ring's mark stands in the corner of its square, where no hole is drilled.
     ...placements.map(({ piece, x, y, w, h }) => {
       const own = plan.pieces[piece]!;
@@ -150,9 +167,9 @@ export function sheetName(plan: SheetPlan, at: number): string {
 }
 
 /** Cuts right through a sheet, in their order; a round off-cut has none. */
-export function orderOfCuts({ nesting }: SheetPlan, at: number): ThroughCut[] {
+export function orderOfCuts({ nesting, part }: SheetPlan, at: number): ThroughCut[] {
   const { widthM, heightM, placements, disc } = nesting.sheets[at]!;
-  return disc ? [] : cutOrder({ x: 0, y: 0, w: widthM, h: heightM }, placements);
+  return disc ? [] : cutOrder({ x: 0, y: 0, w: widthM, h: heightM }, placements, kerfOf(part));
 }
 
 /** All bars of one stock, one under the other, with their cuts and the marks of what is cut. */
@@ -179,7 +196,7 @@ export function sticksView(plan: StickPlan, told: Told = inMm): View {
             words(
               from + lengthM / 2,
               y + high * 0.28,
-              whole.length * LETTER * longest < lengthM ? whole : plan.marks[at]!,
+              whole.length * BAR_LETTER * longest < lengthM ? whole : plan.marks[at]!,
             ),
           ];
         }),
@@ -188,7 +205,7 @@ export function sticksView(plan: StickPlan, told: Told = inMm): View {
               words(
                 bar.lengthM - spare.lengthM! / 2,
                 y + high * 0.28,
-                spare.lengthM! > 9 * LETTER * longest
+                spare.lengthM! > 9 * BAR_LETTER * longest
                   ? `${spare.name}: ${told(spare.lengthM!)}`
                   : spare.name,
               ),
@@ -211,7 +228,6 @@ export function clothView(plan: ClothPlan, told: Told = inMm): View {
     const across = cut.panelWidthM;
     const from = x;
     x += cut.panelLengthM + gap;
-    const high = cut.panels * across;
     const round = piece.discM !== undefined && cut.panels === 1;
     return [
       ...(round
@@ -227,7 +243,8 @@ export function clothView(plan: ClothPlan, told: Told = inMm): View {
           )),
       words(
         from + cut.panelLengthM / 2,
-        high / 2,
+        // In the first strip: on a seam nobody could read it.
+        across / 2,
         titled(mark, piece.name, cut.panelLengthM, longest),
       ),
     ];

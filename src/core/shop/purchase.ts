@@ -3,7 +3,7 @@ import type { PartId, UnitId } from '../ids';
 import { mentions } from '../materials/fasteners';
 import { HARDWARE, type HardwareId } from '../materials/hardware';
 import type { Measure, Part } from '../materials/part';
-import { feetAndInches, threeFigures, type UnitSystem } from '../quantity';
+import { threeFigures, toUnit, type UnitSystem } from '../quantity';
 import { packSizeOf } from '../units/effective';
 import type { Unit } from '../units/unit';
 import type { CutPlan, MaterialPlan } from './cutPlan';
@@ -106,9 +106,10 @@ function goodOf({ item }: Pick<Need, 'item'>, shelf: ShelfLookup): Good | null {
   }
 }
 
-/** "3", "5.20 m", "17 ft 0 3/4 in": an amount as a list writes it; whole things are not given decimals. */
+/** "3", "5.20 m", "17.1 ft": an amount as a list writes it; whole things are not given decimals. */
 export const amountText = (value: number, measure: Measure, system: UnitSystem): string => {
-  if (measure === 'm' && system === 'imperial') return feetAndInches(value);
+  if (measure === 'm' && system === 'imperial')
+    return `${threeFigures(toUnit(value, 'length', 'ft'))} ft`;
   const figure = Number.isInteger(value) ? String(value) : threeFigures(value);
   return measure === 'piece' ? figure : `${figure} ${measure}`;
 };

@@ -94,12 +94,13 @@ function Sheets({
           sheet or make the light smaller.
         </p>
       )}
-      <div className="mt-2 grid gap-4 lg:grid-cols-2">
+      <div className={nesting.sheets.length > 1 ? 'mt-2 grid gap-4 lg:grid-cols-2' : 'mt-2'}>
         {nesting.sheets.map((sheet, at) => (
           <SheetPicture
             key={at}
             plan={plan}
             at={at}
+            alone={nesting.sheets.length === 1}
             view={sheetView(plan, at, (metres) => shopLength(metres, units))}
             text={`${shopLength(sheet.widthM, units)} × ${shopLength(sheet.heightM, units)}, ${plural(sheet.placements.length, 'piece')}`}
             table={[
@@ -226,6 +227,9 @@ function Cloth({ plan }: { plan: ClothPlan }) {
   );
 }
 
+/** Flatter than this a picture takes the whole page's width, its letters half of that. */
+const FLAT = 0.45;
+
 /** A sheet whose pieces are pressed to see their own sizes. */
 function SheetPicture({ plan, at, ...picture }: PictureProps & { plan: SheetPlan; at: number }) {
   const { units } = useDevice();
@@ -269,35 +273,51 @@ interface PictureProps {
   text: string;
   table: readonly (readonly [string, string])[];
   spots?: readonly Spot[];
+  /** the only one of its kind: larger, its table beside it */
+  alone?: boolean;
 }
 
-function Picture({ view, text, table, spots }: PictureProps) {
+function Picture({ view, text, table, spots, alone = false }: PictureProps) {
   const [left, bottom, right, top] = view.bounds;
   const flat = (top - bottom) / (right - left);
-  return (
-    <figure>
-      <div style={{ height: Math.min(330, Math.max(70, flat * 400)) }}>
+  const wide = !spots && flat < FLAT;
+  const rows = (
+    <table className="rows">
+      <tbody>
+        {table.map(([name, words], at) => (
+          <tr key={at}>
+            <td>{name}</td>
+            <td>{words}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+  const picture = (
+    <>
+      <div style={{ height: Math.min(alone ? 440 : 330, Math.max(70, flat * (wide ? 800 : 400))) }}>
         <ViewDrawing
           view={view}
-          textSize={29}
+          textSize={wide ? 15 : 29}
           lengthText={() => ''}
           spots={spots}
           {...QUIET_VIEW}
         />
       </div>
       <figcaption className="text-[13px] text-ink-soft">{text}</figcaption>
+    </>
+  );
+  return alone ? (
+    <figure className="grid items-start gap-x-6 gap-y-2 text-sm md:grid-cols-[3fr_2fr]">
+      <div className="top-2 md:sticky">{picture}</div>
+      {rows}
+    </figure>
+  ) : (
+    <figure>
+      {picture}
       <details className="text-sm">
         <summary>As a table</summary>
-        <table className="rows">
-          <tbody>
-            {table.map(([name, words], at) => (
-              <tr key={at}>
-                <td>{name}</td>
-                <td>{words}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+        {rows}
       </details>
     </figure>
   );
