@@ -8,6 +8,7 @@ import { FIXTURES } from './fixtures';
 import { GOODS } from './goods';
 import { PARTS } from './parts';
 import { SHOTS } from './shots';
+import { FASTENERS } from './fasteners';
 import { SMALL_THINGS } from './smallThings';
 import { SITE } from './sites';
 import { UNITS } from './units';
@@ -95,7 +96,10 @@ const NIGHT_FERRY = {
   taxIncluded: true,
   circuits: CIRCUITS,
   shots: SHOTS,
-  shelf: { units: [...BULBS, ...UNITS], parts: [...PARTS, ...BOARDS, ...GOODS, ...SMALL_THINGS] },
+  shelf: {
+    units: [...BULBS, ...UNITS],
+    parts: [...PARTS, ...BOARDS, ...GOODS, ...FASTENERS, ...SMALL_THINGS],
+  },
   fixtures: FIXTURES,
   setups: [],
   makings: [],

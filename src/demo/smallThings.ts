@@ -4,7 +4,7 @@ import type { partSchema } from '@/core/materials/part';
 const stock = { packSize: 1, onHand: 0, onHandCounts: false, origins: {} } as const;
 const small = { ...stock, role: 'hardware' } as const;
 
-/** Bolts, screws, fittings and what else lies in small boxes; typical prices, euro. */
+/** Fittings and what else lies in small boxes, and round things; typical prices, euro. */
 export const SMALL_THINGS: z.input<typeof partSchema>[] = [
   {
     ...small,
@@ -13,34 +13,6 @@ export const SMALL_THINGS: z.input<typeof partSchema>[] = [
     measure: 'piece',
     name: 'Cake tin Ø 36 cm',
     priceMinor: 890,
-  },
-  {
-    ...small,
-    id: 'screws',
-    kind: 'screw',
-    measure: 'piece',
-    name: 'Wood screws 3 × 16, 100',
-    priceMinor: 390,
-    packSize: 100,
-    onHand: 40,
-  },
-  {
-    ...small,
-    id: 'bolts-m5',
-    kind: 'bolt',
-    measure: 'piece',
-    name: 'Bolts M6 × 40 with nut, 20',
-    priceMinor: 450,
-    packSize: 20,
-  },
-  {
-    ...small,
-    id: 'washers',
-    kind: 'washer',
-    measure: 'piece',
-    name: 'Washers M6, 1.6 mm thick, 100',
-    priceMinor: 390,
-    packSize: 100,
   },
   {
     ...small,
@@ -133,62 +105,6 @@ export const SMALL_THINGS: z.input<typeof partSchema>[] = [
     measure: 'piece',
     name: 'Steel safety bond',
     priceMinor: 590,
-  },
-  {
-    ...small,
-    id: 'screws-12',
-    kind: 'screw',
-    measure: 'piece',
-    name: 'Wood screws 3 × 12, 100',
-    priceMinor: 350,
-    packSize: 100,
-  },
-  {
-    ...small,
-    id: 'screws-30',
-    kind: 'screw',
-    measure: 'piece',
-    name: 'Wood screws 3.5 × 30, 100',
-    priceMinor: 420,
-    packSize: 100,
-    onHand: 80,
-  },
-  {
-    ...small,
-    id: 'bolts-m6-25',
-    kind: 'bolt',
-    measure: 'piece',
-    name: 'Bolts M6 × 25 with nut, 20',
-    priceMinor: 420,
-    packSize: 20,
-  },
-  {
-    ...small,
-    id: 'bolts-m4-8',
-    kind: 'bolt',
-    measure: 'piece',
-    name: 'Bolts M4 × 8 with nut, 50',
-    priceMinor: 490,
-    packSize: 50,
-  },
-  {
-    ...small,
-    id: 'bolts-m4-16',
-    kind: 'bolt',
-    measure: 'piece',
-    name: 'Bolts M4 × 16 with nut, 50',
-    priceMinor: 520,
-    packSize: 50,
-    onHand: 20,
-  },
-  {
-    ...small,
-    id: 'camera-screws',
-    kind: 'machine-screw',
-    measure: 'piece',
-    name: 'Screws 1/4-20, 5/8 in, 4',
-    priceMinor: 360,
-    packSize: 4,
   },
   {
     ...small,

@@ -14,11 +14,19 @@ import {
 } from '../forms/kit/doors';
 import { notChosen } from '../forms/kit/findingWriters';
 import { defineParameters } from '../forms/kit/parameters';
+import type { ResolvedBuild } from '../build/resolvedBuild';
 
 import { frontPlaneM, frontSize, type AccessoryDefinition } from './accessory';
 
 const { schema, fields, defaults } = defineParameters(doorParameters('Doors'));
 type BarnDoors = ReturnType<typeof defaults>;
+
+/** What leaves are hinged to where nothing is cut: a reflector’s rim, a case [typ]. */
+const RIM_M = 0.001;
+
+/** The board of the light they hang on. */
+const rimOf = ({ pieces }: ResolvedBuild): number =>
+  pieces.find((piece) => piece.kind === 'sheet')?.thicknessM || RIM_M;
 
 export const barnDoors: AccessoryDefinition<BarnDoors> = {
   id: 'barn-doors',
@@ -34,7 +42,7 @@ export const barnDoors: AccessoryDefinition<BarnDoors> = {
     const plates = doorPlates(doors, widthM, heightM, frontPlaneM(base));
     return {
       pieces,
-      needs: doorNeeds(doors, context),
+      needs: doorNeeds(doors, rimOf(base), context),
       folds: (folded) => foldedDoors(folded, doors, pieces[0]!.thicknessM),
       steps: doorSteps(),
       facts: doorFacts(doors, widthM, heightM),

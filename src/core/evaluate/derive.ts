@@ -6,6 +6,7 @@ import type { Finding } from '../findings/finding';
 import type { Drawing } from '../drawing/drawing';
 import type { FormContext, FormDrawing } from '../forms/form';
 import { frameworkView } from '../forms/kit/pipework';
+import type { Need } from '../build/needs';
 import type { ResolvedBuild } from '../build/resolvedBuild';
 import type { Part } from '../materials/part';
 import type { Unit } from '../units/unit';
@@ -233,16 +234,25 @@ export class Derivations {
     const found = this.resolve(document, build);
     const cuts = this.cuts(document, build);
     if (!found || !cuts) return null;
-    const { needs, tape } = found.resolved;
-    const plan = this.tape(document, build);
+    const needs = this.needs(document, build);
     return this.keep.get(
       build.id,
       'cost',
       document,
-      [found, cuts, plan, build.copies, document.shelf],
-      () =>
-        planPurchase([...needs, ...leadNeeds(plan, tape)], build.copies, cuts, shelfOf(document)),
+      [found, cuts, needs, build.copies, document.shelf],
+      () => planPurchase(needs, build.copies, cuts, shelfOf(document)),
     );
+  }
+
+  /** All that is taken off the bench for one light, leads by their plan among it. */
+  needs(document: Production, build: Build): readonly Need[] {
+    const found = this.resolve(document, build);
+    if (!found) return [];
+    const plan = this.tape(document, build);
+    return this.kept(document, build, 'needs', [found, plan], () => [
+      ...found.resolved.needs,
+      ...leadNeeds(plan, found.resolved.tape),
+    ]);
   }
 
   flicker(document: Production, build: Build, asked: LightAsked = {}): Readout | null {

@@ -176,7 +176,7 @@ function workOut(
     findings,
     facts: [...resolved.facts, ...supportFacts(resolved)],
     pieces: resolved.pieces,
-    needs: resolved.needs,
+    needs: derive.needs(document, build),
     steps: resolved.steps,
     cuts,
     purchase,

@@ -1,6 +1,7 @@
 import type { Build } from '../document/production';
 import type { Finding } from '../findings/finding';
 import type { Drawing } from '../drawing/drawing';
+import type { Need } from '../build/needs';
 import type { ResolvedBuild } from '../build/resolvedBuild';
 import type { Evenness } from '../light/evenness';
 import type { FallOffPoint } from '../light/falloff';
@@ -24,7 +25,8 @@ export interface WorkedOut {
   findings: Finding[];
   facts: ResolvedBuild['facts'];
   pieces: ResolvedBuild['pieces'];
-  needs: ResolvedBuild['needs'];
+  /** of one light, leads from the supplies among them */
+  needs: readonly Need[];
   steps: ResolvedBuild['steps'];
   cuts: CutPlan;
   purchase: Purchase;

@@ -1,7 +1,6 @@
 import type { BuildId } from '../ids';
 import type { Build, Production } from '../document/production';
 import type { Parcel } from '../build/resolvedBuild';
-import { leadNeeds } from '../power/tapeLeads';
 import { markedPieces, planMarked, type CutPlan } from '../shop/cutPlan';
 import { planPurchase, type Purchase } from '../shop/purchase';
 import { shelfOf } from './context';
@@ -49,13 +48,11 @@ export function togetherOf(
     markedPieces(resolved.pieces, build.copies, several ? `${letterOf(k)}·` : ''),
   );
   const cuts = planMarked(marked, shelf.part, { starts: STARTS });
-  const needs = chosen.flatMap(({ build, resolved }) => {
-    const plan = derive.tape(document, build);
-    return [...resolved.needs, ...leadNeeds(plan, resolved.tape)].map((need) => ({
-      ...need,
-      quantity: need.quantity * build.copies,
-    }));
-  });
+  const needs = chosen.flatMap(({ build }) =>
+    derive
+      .needs(document, build)
+      .map((need) => ({ ...need, quantity: need.quantity * build.copies })),
+  );
   const loads = chosen.flatMap(({ build, resolved }) => loadsOf(build, resolved));
   return {
     builds: chosen.map(({ build }, k) => ({

@@ -29,7 +29,11 @@ export function demoBuild(buildId: string, over: Record<string, unknown> = {}) {
     sheets: resolved.pieces.filter((piece): piece is SheetPiece => piece.kind === 'sheet'),
     sticks: resolved.pieces.filter((piece): piece is StickPiece => piece.kind === 'stick'),
     cloths: resolved.pieces.filter((piece): piece is ClothPiece => piece.kind === 'cloth'),
-    need: (id: string) => resolved.needs.find(({ item }) => item.id === id)?.quantity,
+    /** of all sizes together */
+    need: (id: string) => {
+      const all = resolved.needs.filter(({ item }) => item.id === id);
+      return all.length ? all.reduce((sum, { quantity }) => sum + quantity, 0) : undefined;
+    },
     schemaTakes: (change: Record<string, unknown>) =>
       form.parameters.safeParse({ ...parameters, ...change }).success,
   };

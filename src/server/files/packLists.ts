@@ -85,7 +85,7 @@ export function shopping(pack: Pack): void {
     ],
     [
       ...purchase.lines.map((line) => [
-        line.name,
+        line.needed > 0 ? line.name : `${line.name}: from off-cuts on hand`,
         amountText(line.needed, line.measure, pack.units),
         amountText(line.onHand, line.measure, pack.units),
         String(line.packsNow),
@@ -142,12 +142,16 @@ function takes(pack: Pack, step: Step): string {
     item.kind === 'hardware'
       ? [item.size, HARDWARE[item.id].name].filter(Boolean).join(' ')
       : (names.get(keyOf(item)) ?? String(item.id));
-  return needs
-    .filter((need) => need.step === step.id)
-    .map(({ item, quantity, measure }) =>
+  const taken = new Map<string, Need>();
+  for (const need of needs.filter((each) => each.step === step.id)) {
+    const name = nameOf(need.item);
+    taken.set(name, { ...need, quantity: need.quantity + (taken.get(name)?.quantity ?? 0) });
+  }
+  return [...taken]
+    .map(([name, { quantity, measure }]) =>
       measure === 'piece'
-        ? `${Math.ceil(quantity)} × ${nameOf(item)}`
-        : `${amountText(quantity, measure, pack.units)} of ${nameOf(item)}`,
+        ? `${Math.ceil(quantity)} × ${name}`
+        : `${amountText(quantity, measure, pack.units)} of ${name}`,
     )
     .join('; ');
 }
@@ -184,8 +188,10 @@ export function steps(pack: Pack): void {
 export function car(pack: Pack): void {
   const { pdf, readouts, build, units } = pack;
   const length = lengthOf(pack);
-  section(pack, 'In the car', LIST_PT);
   const { folded, parcels, massKg } = readouts;
+  // A window stays where it is.
+  if (massKg === 0) return;
+  section(pack, 'In the car', LIST_PT);
   const beside = parcels.reduce((sum, parcel) => sum + parcel.massKg, 0);
   const size = ({ widthM, heightM, depthM }: typeof folded) =>
     [widthM, heightM, depthM].map(length).join(' × ');

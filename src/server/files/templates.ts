@@ -104,7 +104,7 @@ export function drawTemplates(
           ),
         );
   }
-  if (flat.length === 0) {
+  if (flat.length === 0 && !begin) {
     pdf.addPage();
     pdf.font('text').fontSize(12).text('This light has no flat pieces to print.');
   }

@@ -116,17 +116,13 @@ export function doorPieces(doors: Doors, topHingeM: number, context: FormContext
   ];
 }
 
-export function doorNeeds({ boardPartId }: Doors, context: FormContext): Need[] {
-  const sheet = partOf(context, boardPartId, 'sheet')?.thicknessM ?? HINGE_M;
+/** @param rimM  thickness of what the leaves hang on */
+export function doorNeeds({ boardPartId }: Doors, rimM: number, context: FormContext): Need[] {
+  const sheetM = partOf(context, boardPartId, 'sheet')?.thicknessM ?? HINGE_M;
   return [
     ...hardware('hinge', 8, 'two a leaf', 'hinge'),
-    ...bolts(
-      HINGE_BOLT,
-      32,
-      HINGE_M + sheet,
-      'four a hinge: two in its leaf, two in what it hangs on',
-      'hinge',
-    ),
+    ...bolts(HINGE_BOLT, 16, HINGE_M + sheetM, 'two a hinge, in its leaf', 'hinge'),
+    ...bolts(HINGE_BOLT, 16, HINGE_M + rimM, 'two a hinge, in what it hangs on', 'hinge'),
   ];
 }
 

@@ -35,6 +35,10 @@ export const layerParts = (ids: LayerIds, context: FormContext): PartOf<'diffusi
     (id) => partOf(context, id, 'diffusion') ?? [],
   );
 
+/** Layers that are cut, where the first is there already: a front of acrylic, the cloth a box is sold with. */
+export const furtherLayers = (ids: LayerIds, context: FormContext): PartOf<'diffusion'>[] =>
+  layerParts({ ...ids, layer1PartId: null }, context);
+
 export const layerOf = (part: PartOf<'diffusion'>): Layer => ({
   name: part.name,
   transmittance: part.transmittance,

@@ -195,8 +195,8 @@ export const mainsParameters = (tailM = 3) => ({
 });
 
 /** Up to three layers in front, from the lamps outwards. */
-export const layerParameters = (group = 'Front') => ({
-  layer1PartId: part('First layer', group, 'diffusion', false, { layer: true }),
+export const layerParameters = (group = 'Front', first = 'First layer') => ({
+  layer1PartId: part(first, group, 'diffusion', false, { layer: true }),
   layer2PartId: part('Second layer', group, 'diffusion', false, { layer: true }),
   layer3PartId: part('Third layer', group, 'diffusion', false, { layer: true }),
 });

@@ -64,3 +64,10 @@ describe('mistakes it catches', () => {
   });
   test('four at most', () => expect(stack().schemaTakes({ panelCount: 5 })).toBe(false));
 });
+
+test('the box brings its front along; what is hung over it is cut round, 4 cm turned over', () => {
+  expect(demoBuild('booth-stack').cloths).toEqual([]);
+  const { cloths, parameters } = demoBuild('booth-stack', { layer2PartId: 'silk' });
+  expect(cloths).toHaveLength(1);
+  expect(cloths[0]!.discM).toBeCloseTo((parameters.boxM as number) + 0.08, 9);
+});

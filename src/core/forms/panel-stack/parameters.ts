@@ -30,7 +30,8 @@ export const parameters = defineParameters({
   ]),
   boxM: length('Box across', 'Box', { start: 0.9, min: 0.2, max: 3 }),
   boxDepthM: length('Box depth', 'Box', { start: 0.45, min: 0.05, max: 2 }),
-  ...layerParameters('Front'),
+  // The box comes with its front.
+  ...layerParameters('Front', 'Front it came with'),
   ...mainsParameters(2),
 });
 export type Stack = ReturnType<typeof parameters.defaults>;

@@ -1,7 +1,7 @@
 import { effectiveUnit } from '../../units/effective';
 import type { FormContext } from '../form';
 import { fact, completeBuild } from '../kit/build';
-import { layerOf, layerParts, partOf } from '../kit/lookup';
+import { furtherLayers, layerOf, layerParts, partOf } from '../kit/lookup';
 import { look, notChosen, stopsFor, typicalLayers } from '../kit/findingWriters';
 import { unitLamps } from '../kit/lamps';
 import {
@@ -15,7 +15,7 @@ import {
   mainsOpen,
   wiringSlots,
 } from '../kit/needs';
-import { rectanglePiece } from '../kit/pieces';
+import { clothPiece, discPiece, rectanglePiece } from '../kit/pieces';
 import { boxCavity, roundCavity } from '../kit/cavities';
 import { circle, labelled } from '../../drawing/shapes';
 import { checkLamps, cutBoard, addLayers, step } from '../kit/steps';
@@ -164,7 +164,7 @@ export function resolve(stack: Stack, context: FormContext): ResolvedBuild {
           cordM: k ? LINK_M : stack.tailLengthM,
         })),
       },
-      pieces: piecesOf(parts),
+      pieces: [...piecesOf(parts), ...layerPieces(parts)],
       needs: needsOf(parts),
       steps: stepsOf(parts),
       facts: factsOf(parts),
@@ -199,6 +199,19 @@ function enclosureOf({ layers, mouthM2, wallM2 }: Parts): ResolvedBuild['enclosu
     field: 'boxM',
   };
 }
+
+/** Cloth that is turned over the edge of a front [common practice]. */
+const TURNED_M = 0.04;
+
+/** Layers over the front the box came with, hung from its ribs. */
+const layerPieces = ({ stack, context }: Parts): ResolvedBuild['pieces'] =>
+  furtherLayers(stack, context).map((layer, k) => {
+    const [id, name, across] = [`layer-${k + 1}`, `Layer ${k + 1}`, stack.boxM + 2 * TURNED_M];
+    const words = ['Turned over the edge of the front all round, and clipped to it.'];
+    return stack.boxShape === 'disc'
+      ? discPiece(id, name, layer.id, across, undefined, words)
+      : clothPiece(id, name, layer.id, across, across, { lit: true, markOut: words });
+  });
 
 function piecesOf({ stack, context, places, stackW, stackH }: Parts): ResolvedBuild['pieces'] {
   return stack.bracketPartId
@@ -268,7 +281,7 @@ function needsOf({ stack, cordM, bracketM }: Parts): ResolvedBuild['needs'] {
   ];
 }
 
-function stepsOf({ stack, context, layers }: Parts): ResolvedBuild['steps'] {
+function stepsOf({ stack, context }: Parts): ResolvedBuild['steps'] {
   return [
     checkLamps(stack.panelCount),
     ...(stack.bracketPartId
@@ -290,9 +303,9 @@ function stepsOf({ stack, context, layers }: Parts): ResolvedBuild['steps'] {
       'The ring of ribs sits on the bracket',
       'hands',
       10,
-      'fabric clear of the panels',
+      'fabric clear of the panels, its own front on',
     ),
-    ...addLayers(layers.length),
+    ...addLayers(furtherLayers(stack, context).length),
   ];
 }
 

@@ -35,7 +35,8 @@ export const parameters = defineParameters({
     ['bare', 'the sheet itself'],
     ['metal', 'aluminium tape'],
   ]),
-  ...layerParameters('Front'),
+  // What is bolted on the front is the first layer its light meets.
+  ...layerParameters('Front', 'Front sheet as a layer'),
   ...mainsParameters(2),
 });
 export type Sandwich = ReturnType<typeof parameters.defaults>;

@@ -10,16 +10,7 @@ import { THREADS, washerSize } from '../../materials/fasteners';
 import { pointsAlong, pointsPerRow, unitLamps } from '../kit/lamps';
 import { bolts, cordMassKg, hardware, mainsNeeds, mainsOpen, wiringSlots } from '../kit/needs';
 import { boxCavity, wallOf } from '../kit/cavities';
-import {
-  addLayers,
-  checkTape,
-  cutBoard,
-  joinTape,
-  layTape,
-  markOut,
-  step,
-  tryTape,
-} from '../kit/steps';
+import { checkTape, cutBoard, joinTape, layTape, markOut, step, tryTape } from '../kit/steps';
 import {
   dotsOf,
   rowJoints,
@@ -35,7 +26,7 @@ import { tapeLayingFindings } from '../kit/tapeLayingFindings';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
 import { type Sandwich } from './parameters';
 import { boltHoles, layout, problems } from './layout';
-import { sheetsOf } from './sheets';
+import { filmsOf, sheetsOf } from './sheets';
 import { LEDS_PER_M, RUN_ENDS_M, TAPE_KG_PER_M } from '../kit/typical';
 
 /** Tape on the back sheet, to the middle of its diodes. */
@@ -93,6 +84,7 @@ function partsOf(panel: Sandwich, context: FormContext) {
     frontM2,
     sidesM2,
     sheets,
+    films: filmsOf(panel, context),
     clampedM,
     spacerM,
     washers,
@@ -105,7 +97,7 @@ type Parts = ReturnType<typeof partsOf>;
 
 export function resolve(panel: Sandwich, context: FormContext): ResolvedBuild {
   const parts = partsOf(panel, context);
-  const { strip, rows, layers, frontM2, sidesM2, sheets, lamps, spacerM, clampedM } = parts;
+  const { strip, rows, layers, frontM2, sidesM2, sheets, films, lamps, spacerM, clampedM } = parts;
   return completeBuild(
     {
       ...lamps,
@@ -127,7 +119,7 @@ export function resolve(panel: Sandwich, context: FormContext): ResolvedBuild {
         context,
         rowSpans(rows.rowsM[0] ?? 0, rows.rowsM.length, panel.rowPitchM),
       ),
-      pieces: sheets,
+      pieces: [...sheets, ...films],
       needs: needsOf(parts),
       steps: stepsOf(parts),
       facts: factsOf(parts),
@@ -211,7 +203,7 @@ function mouthOf({
   };
 }
 
-function stepsOf({ panel, context, rows, layers, holes, joints }: Parts): ResolvedBuild['steps'] {
+function stepsOf({ panel, context, rows, holes, joints }: Parts): ResolvedBuild['steps'] {
   return [
     checkTape(rows.usedM),
     markOut('rows and bolts'),
@@ -237,8 +229,8 @@ function stepsOf({ panel, context, rows, layers, holes, joints }: Parts): Resolv
       'spanner',
       3 * holes.length,
       'sheets parallel, nothing rattles',
+      { works: 'cloth' },
     ),
-    ...addLayers(layers.length),
   ];
 }
 

@@ -104,3 +104,18 @@ test('light: one group, all of the tape, inside the sheet', () => {
     expect(Math.abs(positionM[1])).toBeLessThan(0.15);
   }
 });
+
+describe('the front is the first layer', () => {
+  test('alone nothing more is cut or fitted', () => {
+    const { cloths, resolved } = panel({ layer2PartId: null });
+    expect(cloths).toEqual([]);
+    expect(resolved.steps.map(({ id }) => id)).not.toContain('fit-layers');
+  });
+  test('a film behind it is cut to its size and goes in with the bolts', () => {
+    const { cloths, resolved, parameters } = panel({ layer2PartId: 'silk' });
+    expect(cloths).toMatchObject([
+      { widthM: parameters.widthM, heightM: parameters.heightM, lit: true },
+    ]);
+    expect(resolved.steps.find(({ id }) => id === 'bolt')).toMatchObject({ works: 'cloth' });
+  });
+});

@@ -1,10 +1,11 @@
 import type { FormContext } from '../form';
-import type { SheetPiece } from '../../build/pieces';
+import type { ClothPiece, SheetPiece } from '../../build/pieces';
 import { circle, labelled, segment } from '../../drawing/shapes';
 import type { Shape } from '../../drawing/drawing';
 import { COUNTERSINK, THREADS } from '../../materials/fasteners';
 import { exactMm } from '../../quantity';
-import { rectanglePiece } from '../kit/pieces';
+import { furtherLayers } from '../kit/lookup';
+import { clothPiece, rectanglePiece } from '../kit/pieces';
 import { boltHoles } from './layout';
 import type { Sandwich } from './parameters';
 
@@ -35,6 +36,15 @@ export function sheetsOf(
     }),
   ];
 }
+
+/** Films that lie behind the front, held by the same bolts. */
+export const filmsOf = (panel: Sandwich, context: FormContext): ClothPiece[] =>
+  furtherLayers(panel, context).map((layer, k) =>
+    clothPiece(`film-${k + 1}`, `Film ${k + 1}`, layer.id, panel.widthM, panel.heightM, {
+      lit: true,
+      markOut: ['Behind the front; its bolt holes are punched through the front’s.'],
+    }),
+  );
 
 /** Where each row of tape lies on the back, seen from the side the tape is on. */
 const rowMarks = (

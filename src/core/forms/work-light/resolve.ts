@@ -202,16 +202,19 @@ function bounceThings({
   return [surface];
 }
 
+/** Sheet of a work light’s case at its front [typ]. */
+const CASE_M = 0.0015;
+
 function needsOf({ light, doors, context }: Parts): ResolvedBuild['needs'] {
   return [
     ...fromUnit(light.unitId, 1, 'piece', 'the lamp', 'check-lamps'),
-    ...doorNeeds(doors, context),
+    ...doorNeeds(doors, CASE_M, context),
     ...(light.gapFoil === 'yes'
       ? hardware(
           'foil-tape',
           2 * (light.faceWidthM + light.faceHeightM),
           'over the gaps at the hinges',
-          'closing-check',
+          'hinge',
         )
       : []),
     ...(light.cordPartId === null ? ownCordNeeds(light) : mainsNeeds(light, light.tailLengthM)),

@@ -1,3 +1,4 @@
+import { doorNeeds } from '../kit/doors';
 import { INCH, demoBuild } from '../testing';
 
 const light = (over: Record<string, unknown> = {}) => demoBuild('corridor-work', over);
@@ -42,6 +43,15 @@ describe('leaves for a 6½ in lamp (common practice)', () => {
     }
     expect(doors.need('hinge')).toBe(8);
     expect(doors.need('bolt')).toBe(2 * 16);
+  });
+  // 1 mm of hinge, the board, a nut of 3.2 mm and two pitches of 0.7 mm [ISO 4032, ISO 261].
+  test.each([
+    [0.001, 'M4 × 8'],
+    [0.005, 'M4 × 12'],
+    [0.009, 'M4 × 16'],
+  ])('hung on %p m they take %s', (rimM, size) => {
+    const needs = doorNeeds({ boardPartId: null } as never, rimM, doors.context);
+    expect(needs.at(-1)!.item).toMatchObject({ id: 'bolt', size });
   });
 });
 
