@@ -18,6 +18,7 @@ export interface SheetPiece extends PieceBase {
   heightM: number;
   thicknessM: number;
   shapes: readonly Shape[];
+  /** may be laid with its sides exchanged; false where grain or flutes must run one way */
   mayTurn: boolean;
   areaM2: number;
   /** the disc that falls out of its middle and can serve for smaller pieces */
@@ -25,7 +26,7 @@ export interface SheetPiece extends PieceBase {
   /** diameter of the circle its outline lies in, about its middle: it can be cut from a disc */
   discM?: number;
 }
-/** A disc, its middle from the piece's lower left corner. */
+/** A disc, its middle from the lower left corner of what it lies in; m. */
 export interface Disc {
   x: number;
   y: number;

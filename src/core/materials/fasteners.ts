@@ -1,3 +1,5 @@
+import { inchFigure } from '../quantity';
+
 /**
  * Bolts, washers and screws: what hole they go through, what they hold, how long they are.
  * Metric [std: ISO 273 medium clearance, ISO 7089 washers, ISO 4032 nuts, ISO 261 pitches; from memory];
@@ -57,15 +59,6 @@ const SIXTEENTHS = [6, 8, 10, 12, 16, 20, 24, 28, 32, 40, 48, 56, 64, 80, 96, 12
 /** Two pitches stand out of a nut that holds [common practice]. */
 const OUT_OF_NUT = 2;
 
-const inches = (sixteenths: number): string => {
-  const whole = Math.floor(sixteenths / 16);
-  let [over, under] = [sixteenths % 16, 16];
-  while (over > 0 && over % 2 === 0) [over, under] = [over / 2, under / 2];
-  return [whole || over === 0 ? String(whole) : '', over ? `${over}/${under}` : '']
-    .filter(Boolean)
-    .join(' ');
-};
-
 export interface Bolt {
   thread: ThreadId;
   lengthM: number;
@@ -84,7 +77,7 @@ export function boltFor(thread: ThreadId, clampedM: number): Bolt | null {
   const long = SIXTEENTHS.find((length) => (length / 16) * 0.0254 >= least);
   return long === undefined
     ? null
-    : { thread, lengthM: (long / 16) * 0.0254, size: `${thread} × ${inches(long)} in` };
+    : { thread, lengthM: (long / 16) * 0.0254, size: `${thread} × ${inchFigure(long)} in` };
 }
 
 /** A screw without a nut, into a thread of the thing it holds: about its own diameter deep, never to the bottom. */

@@ -120,9 +120,7 @@ function fieldShown(value: number, dimension: Dimension, system: UnitSystem): Sh
 export function feetAndInches(lengthM: number): string {
   const sixteenths = Math.round((Math.abs(lengthM) / 0.0254) * 16);
   const feet = sixteenths >= 16 * 72 ? Math.floor(sixteenths / 192) : 0;
-  const inches = Math.floor((sixteenths - feet * 192) / 16);
-  const fraction = reduce(sixteenths % 16, 16);
-  const inchText = [inches || !fraction ? String(inches) : '', fraction].filter(Boolean).join(' ');
+  const inchText = inchFigure(sixteenths - feet * 192);
   const sign = lengthM < 0 && sixteenths > 0 ? '−' : '';
   return sign + (feet ? `${feet} ft ${inchText} in` : `${inchText} in`);
 }
@@ -145,10 +143,14 @@ export const shopLength = (metres: number, system: UnitSystem): string =>
 /** 1.9939 m → "78 1/2 in", in parts of an inch. */
 function inchesText(metres: number, of = 16): string {
   const parts = Math.round((Math.abs(metres) / 0.0254) * of);
+  return `${metres < 0 && parts > 0 ? '−' : ''}${inchFigure(parts, of)} in`;
+}
+
+/** 90 sixteenths → "5 5/8". */
+export function inchFigure(parts: number, of = 16): string {
   const fraction = reduce(parts % of, of);
   const inches = Math.floor(parts / of);
-  const figure = [inches || !fraction ? String(inches) : '', fraction].filter(Boolean).join(' ');
-  return `${metres < 0 && parts > 0 ? '−' : ''}${figure} in`;
+  return [inches || !fraction ? String(inches) : '', fraction].filter(Boolean).join(' ');
 }
 
 /**

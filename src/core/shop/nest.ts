@@ -1,23 +1,8 @@
+import type { Disc, SheetPiece } from '../build/pieces';
 import { without, type Box } from './freeSpace';
 
 /** A bounding rectangle to be found room for; metres. */
-export interface NestPiece {
-  widthM: number;
-  heightM: number;
-  /** may be laid with its sides exchanged; false where grain or flutes must run one way */
-  mayTurn: boolean;
-  /** the disc that falls out of it, from its lower left corner: the middle of a ring */
-  hole?: Disc;
-  /** it is round, of this diameter about its middle, and may be cut from a disc */
-  discM?: number;
-}
-
-/** A round left-over, its middle on the sheet. */
-export interface Disc {
-  x: number;
-  y: number;
-  r: number;
-}
+export type NestPiece = Pick<SheetPiece, 'widthM' | 'heightM' | 'mayTurn' | 'hole' | 'discM'>;
 
 export interface Stock {
   widthM: number;

@@ -1,7 +1,7 @@
+import type { Disc } from '../build/pieces';
 import type { PartOf } from '../materials/part';
 import type { Box } from './freeSpace';
 import type { SheetPlan, StickPlan } from './cutPlan';
-import type { Disc } from './nest';
 
 /** Something left over that is worth keeping, with the letter it wears on the layout. */
 export interface LeftOver {

@@ -15,6 +15,7 @@ import {
   mainsOpen,
   wiringSlots,
 } from '../kit/needs';
+import { boughtSizes } from '../kit/boughtSizes';
 import { clothPiece, discPiece, rectanglePiece } from '../kit/pieces';
 import { boxCavity, roundCavity } from '../kit/cavities';
 import { circle, labelled } from '../../drawing/shapes';
@@ -349,20 +350,10 @@ function findingsOf({ stack, context, panel, layers }: Parts): ResolvedBuild['fi
 /** The box as it is drawn against the one on the shelf. */
 function boughtOf({ stack, softbox }: Parts): ResolvedBuild['bought'] {
   if (!softbox) return [];
-  const size = (id: string, what: string, drawnM: number, boughtM: number, field: string) => ({
-    id: `panel-stack.${id}`,
-    name: softbox.name,
-    what,
-    drawnM,
-    boughtM,
-    sameM: SAME_BOX_M,
-    field,
-    ref: 'box',
-  });
-  return [
-    size('box', 'width across', stack.boxM, softbox.diameterM, 'boxM'),
-    size('box-depth', 'depth', stack.boxDepthM, softbox.depthM, 'boxDepthM'),
-  ];
+  return boughtSizes({ form: 'panel-stack', name: softbox.name, ref: 'box', sameM: SAME_BOX_M }, [
+    ['box', 'width across', stack.boxM, softbox.diameterM, 'boxM'],
+    ['box-depth', 'depth', stack.boxDepthM, softbox.depthM, 'boxDepthM'],
+  ]);
 }
 /** Cloth boxes are measured flat or standing. */
 const SAME_BOX_M = 0.05;

@@ -1,3 +1,4 @@
+import { boughtSizes } from '../kit/boughtSizes';
 import {
   doorFacts,
   doorFindings,
@@ -130,20 +131,10 @@ const newCordM = ({ cordPartId, tailLengthM }: WorkLight): number =>
 /** Leaves are cut to the face as it is drawn: it has to be the face that was bought. */
 function boughtOf({ light, lamp }: Parts): ResolvedBuild['bought'] {
   if (!lamp) return [];
-  const side = (id: string, what: string, drawnM: number, boughtM: number, field: string) => ({
-    id: `work-light.${id}`,
-    name: lamp.name,
-    what,
-    drawnM,
-    boughtM,
-    sameM: SAME_FACE_M,
-    field,
-    ref: 'seat-0',
-  });
-  return [
-    side('face-width', 'face width', light.faceWidthM, lamp.faceWidthM, 'faceWidthM'),
-    side('face-height', 'face height', light.faceHeightM, lamp.faceHeightM, 'faceHeightM'),
-  ];
+  return boughtSizes({ form: 'work-light', name: lamp.name, ref: 'seat-0', sameM: SAME_FACE_M }, [
+    ['face-width', 'face width', light.faceWidthM, lamp.faceWidthM, 'faceWidthM'],
+    ['face-height', 'face height', light.faceHeightM, lamp.faceHeightM, 'faceHeightM'],
+  ]);
 }
 /** Faces are measured over the glass or over the rim. */
 const SAME_FACE_M = 0.01;
