@@ -16,7 +16,7 @@ export interface Load {
 export const wireId = ({ ref }: Pick<Load, 'ref'>): string => `wire-${ref}`;
 
 /** A part chosen for a place in the wiring, and the parameter that chooses it. */
-export interface Slot {
+interface Slot {
   partId: PartId | null;
   /** none where the form has no such choice */
   field?: string;

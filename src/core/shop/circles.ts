@@ -7,7 +7,7 @@ interface Wanted {
 }
 
 /** Something round, as wide across its rim. */
-export interface RoundThing {
+interface RoundThing {
   name: string;
   diameterM: number;
 }

@@ -69,7 +69,7 @@ export function planCuts(
 }
 
 /** A single piece with what is written on it. */
-export interface Marked<P extends Piece = Piece> {
+interface Marked<P extends Piece = Piece> {
   piece: P;
   mark: string;
 }

@@ -48,7 +48,7 @@ export interface Template {
   markOut: readonly string[];
 }
 
-export function templatesOf(pieces: readonly Piece[]): Template[] {
+function templatesOf(pieces: readonly Piece[]): Template[] {
   return pieces.flatMap((piece, at): Template[] => {
     const title = `${at + 1}. ${piece.count} × ${piece.name}`;
     if (piece.kind === 'sheet') return [{ ...piece, title }];

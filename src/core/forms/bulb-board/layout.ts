@@ -42,7 +42,7 @@ export function placesAlong(
 }
 
 /** A joint never falls on a socket: the middle of the gap that is nearest the board's middle. */
-export function jointAlong(places: readonly number[]): number {
+function jointAlong(places: readonly number[]): number {
   const middles = places.slice(1).map((place, k) => (place + places[k]!) / 2);
   return middles.reduce(
     (best, middle) => (Math.abs(middle) < Math.abs(best) - 1e-9 ? middle : best),

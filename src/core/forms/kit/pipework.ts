@@ -120,7 +120,7 @@ export class Pipework {
 }
 
 /** Lengths of one straight run: whole sticks first, then the rest, which is never too short to hold. */
-export function runLengths(lengthM: number, stockM: number, stopM: number): number[] {
+function runLengths(lengthM: number, stockM: number, stopM: number): number[] {
   const count = Math.max(1, Math.ceil((lengthM + stopM) / (stockM + stopM) - 1e-9));
   if (count === 1) return [lengthM];
   const rest = lengthM - (count - 1) * (stockM + stopM);

@@ -124,7 +124,7 @@ export const holderNeeds = (
 };
 
 /** Whether a ballast belongs in the wiring: the tubes want one, or one was chosen all the same. */
-export const hasBallast = (
+const hasBallast = (
   given: { unitId: UnitId | null; ballastPartId: PartId | null },
   context: FormContext,
 ): boolean =>
