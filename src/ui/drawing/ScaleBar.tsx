@@ -23,7 +23,7 @@ export function ScaleBar({
   const [left, bottom, right, top] = view.bounds;
   const most = MOST * Math.max(right - left, top - bottom);
   const barM = BARS[units].findLast((each) => each <= most) ?? BARS[units][0]!;
-  const [x, y, long] = [toX(left) + 4, toY(bottom) - 6, barM * scale];
+  const [x, y, long] = [toX(left) + 4, toY(bottom) - 12, barM * scale];
   return (
     <g stroke="var(--ink-soft)" strokeWidth={1.2} fill="none">
       <path d={`M${x} ${y - 5} v10 M${x} ${y} h${long} M${x + long} ${y - 5} v10`} />
