@@ -2,7 +2,6 @@ import { shotOf } from '../document/blank';
 import type { Build, Production } from '../document/production';
 import type { ResolvedBuild } from '../build/resolvedBuild';
 import { fallOffCurve } from '../light/falloff';
-import { illuminanceLx } from '../light/illuminance';
 import { extraction } from '../light/mouth';
 import { chainOf } from '../power/chain';
 import { wireOf } from '../power/wire';
@@ -118,7 +117,7 @@ function comparedOf(keep: KeepAs, parts: Parts, document: Production) {
   const { plan } = power;
   const farthest = Math.max(3, shot.distanceM * 2.5);
   const fallOff = keep('fall-off', [light, resolved.frontM, farthest], () =>
-    light.totalLx > 0 ? fallOffCurve(light.field, resolved.frontM, 0.3, farthest) : [],
+    light.totalLx > 0 ? fallOffCurve(light.axisLx, 0.3, farthest) : [],
   );
   const contender = keep('contender', [found, light, shot], () =>
     contenderOf(form.name, shot.distanceM, resolved, light),
@@ -220,14 +219,14 @@ function contenderOf(
   light: LightResult,
 ): Unpriced {
   const nearest = Math.min(NEAREST_M, distanceM / 2);
-  const way = fallOffCurve(light.field, resolved.frontM, nearest, distanceM);
+  const way = fallOffCurve(light.axisLx, nearest, distanceM);
   return {
     formName,
     illuminanceLx: light.totalLx,
     exposureTimeS: light.exposureTimeS,
     angleDeg: light.angleDeg,
     approach: way.reverse(),
-    illuminanceAt: (at) => illuminanceLx(light.field, [0, 0, resolved.frontM + at], [0, 0, -1]),
+    illuminanceAt: light.axisLx,
   };
 }
 

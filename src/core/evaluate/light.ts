@@ -4,6 +4,9 @@ import type { LampGroup, ResolvedBuild } from '../build/resolvedBuild';
 import { returnedLight } from '../light/returned';
 import { boardControls, passes, prepareControls, type Passage } from '../light/controls';
 import { extraction, stackLayers } from '../light/mouth';
+import { mouthLx } from '../light/field/gather';
+import { mouthField, type MouthField } from '../light/field/mouthField';
+import type { Arrangement } from '../light/transport/arrangement';
 import { mouthPatches } from '../light/patches';
 import type { Transported } from '../light/transport/result';
 import { mired } from '../colour/mired';
@@ -27,6 +30,12 @@ export interface LightResult {
   /** the run the extraction is from; null for the instant estimate or an open array */
   transported: Transported | null;
   totalLx: number;
+  /** what the light at the subject may be off by; null where nothing of it is drawn by lot */
+  standardErrorLx: number | null;
+  /** on the axis, from the light’s front, lx */
+  axisLx: (distanceM: number) => number;
+  /** light at the subject over what its patches alone would give there; 1 without a mouth that was simulated */
+  patchScale: number;
   targetLx: number;
   exposureTimeS: number;
   /** against the shot's target; −∞ with no light */
@@ -44,6 +53,9 @@ export interface LightResult {
 }
 
 const FACING = [0, 0, -1] as const;
+/** Places looked at on a mouth: for the subject, and for each distance on the axis. */
+const SUBJECT_PLACES = 2048;
+const AXIS_PLACES = 512;
 
 /** Target illuminance of a shot, with its wanted offset from mid-grey. */
 export function shotTargetLx(shot: Shot): number {
@@ -128,7 +140,13 @@ export function evaluateLight(
   const subject = [0, 0, frontM + shot.distanceM] as const;
   const lux = (some: readonly Source[]) =>
     illuminanceLx(packEmitters(some, passages), subject, FACING);
-  const directLx = lux(direct);
+  const patchLx = lux(direct);
+  const seenThrough = transported && mouth?.room ? throughMouth(mouth.room, transported) : null;
+  const read = (at: number, places: number) =>
+    mouthLx(seenThrough!, { pointM: [0, 0, frontM + at], normal: FACING }, passages, places);
+  const own = seenThrough && patchLx > 0 ? read(shot.distanceM, SUBJECT_PLACES) : null;
+  const directLx = own?.value ?? patchLx;
+  const patchScale = own ? own.value / patchLx : 1;
   const returnedLx = lux(returned);
   const totalLx = directLx + returnedLx;
   const targetLx = shotTargetLx(shot);
@@ -142,6 +160,14 @@ export function evaluateLight(
     extraction: eta,
     transported: mouth?.room ? transported : null,
     totalLx,
+    standardErrorLx: own?.standardError ?? null,
+    axisLx: onAxis(
+      field,
+      frontM,
+      shot.distanceM,
+      own && ((at) => (at === shot.distanceM ? own : read(at, AXIS_PLACES)).value),
+    ),
+    patchScale,
     targetLx,
     exposureTimeS: exposureTimeS(shot.shutterAngleDeg, shot.frameRateHz),
     marginStops: stopsBetween(totalLx, targetLx),
@@ -149,13 +175,16 @@ export function evaluateLight(
     angleDeg: angularSizeDeg(widthM, shot.distanceM),
     noseHalfShadowM: halfShadowM(widthM, shot.distanceM, NOSE_M),
     shadows: shadowsOf(resolved, shot),
-    evenness: evennessOver(
-      field,
-      subject[2],
-      shot.coverageWidthM,
-      shot.coverageHeightM,
-      gridCells,
-      gridCells,
+    evenness: brighter(
+      evennessOver(
+        field,
+        subject[2],
+        shot.coverageWidthM,
+        shot.coverageHeightM,
+        gridCells,
+        gridCells,
+      ),
+      patchScale,
     ),
     cctK: throughLayers(
       mixedCctK(
@@ -170,6 +199,57 @@ export function evaluateLight(
     luminousFluxLm: sentLm,
   };
 }
+
+/** A survey made ready, kept as long as the run it came with. */
+const ready = new WeakMap<Transported, { room: Arrangement; field: MouthField }>();
+
+function throughMouth(room: Arrangement, transported: Transported): MouthField | null {
+  if (transported.survey.length === 0) return null;
+  const known = ready.get(transported);
+  if (known?.room === room) return known.field;
+  const field = mouthField(room, transported.survey);
+  ready.set(transported, { room, field });
+  return field;
+}
+
+/** Distances at which the light through a mouth is looked at besides the subject’s. */
+const NODES_M = [0.2, 0.6, 2, 8];
+
+/**
+ * Light on the axis: that of the patches, times what is really seen through the mouth over it, looked up at some
+ * distances and drawn between them.
+ */
+function onAxis(
+  field: EmitterField,
+  frontM: number,
+  subjectM: number,
+  seenLx: ((distanceM: number) => number) | null,
+): LightResult['axisLx'] {
+  const patches = (at: number) => illuminanceLx(field, [0, 0, frontM + at], FACING);
+  if (!seenLx) return patches;
+  const nodes = [...new Set([...NODES_M, subjectM])].toSorted((a, b) => a - b);
+  const known = new Map<number, number>();
+  const ratio = (node: number): number => {
+    const found = known.get(node) ?? seenLx(node) / patches(node);
+    known.set(node, found);
+    return found;
+  };
+  return (at) => {
+    const next = nodes.findIndex((node) => node >= at);
+    if (next <= 0) return patches(at) * ratio(next === 0 ? nodes[0]! : nodes.at(-1)!);
+    const [low, high] = [nodes[next - 1]!, nodes[next]!];
+    const share = Math.log(at / low) / Math.log(high / low);
+    return patches(at) * ratio(low) ** (1 - share) * ratio(high) ** share;
+  };
+}
+
+const brighter = (evenness: Evenness, by: number): Evenness => ({
+  ...evenness,
+  minLx: evenness.minLx * by,
+  meanLx: evenness.meanLx * by,
+  maxLx: evenness.maxLx * by,
+  cellsLx: evenness.cellsLx.map((lx) => lx * by),
+});
 
 /** A group's own part of the light at the subject. */
 function groupLux(

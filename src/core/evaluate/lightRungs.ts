@@ -66,8 +66,8 @@ function mouthFormula(light: LightResult, eta: number) {
   return run
     ? {
         formula:
-          'E = Σ Φ·η·w · I(α) · cos β / d² over the mouth’s patches; η, w and I from a simulation',
-        substituted: `η = ${run.efficiency.toFixed(4)} ± ${run.standardError.toFixed(4)} of ${run.photons} photons, seed ${run.seed}: ${lumens}`,
+          'E = ∫ L · cos α · cos β / d² over the mouth, L looked up backwards through it: walls from a survey, lamps and mirrors as they stand',
+        substituted: `${lumens}${errorText(light)}; η = ${run.efficiency.toFixed(4)} ± ${run.standardError.toFixed(4)} of ${run.photons} photons, seed ${run.seed}`,
       }
     : {
         formula:
@@ -75,6 +75,11 @@ function mouthFormula(light: LightResult, eta: number) {
         substituted: `η = ${threeFigures(eta)}: ${lumens}`,
       };
 }
+
+const errorText = ({ standardErrorLx, totalLx }: LightResult): string =>
+  standardErrorLx === null || totalLx <= 0
+    ? ''
+    : ` ± ${((100 * standardErrorLx) / totalLx).toFixed(1)} %`;
 
 function inputsOf({ mouth, surfaces, emitters }: ResolvedBuild): WorkingInput[] {
   if (!mouth) {

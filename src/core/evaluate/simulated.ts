@@ -10,6 +10,14 @@ export type SimulatedReadouts = Readouts & { transported: Transported | null };
 /** The same of a build whose form is known. */
 export type SimulatedWorkedOut = Extract<SimulatedReadouts, { kind: 'worked out' }>;
 
+/** What is printed of them: the room and the survey are thousands of numbers that nobody reads. */
+export const printable = (readouts: Readouts | SimulatedReadouts) => ({
+  ...readouts,
+  room: null,
+  ...('transported' in readouts &&
+    readouts.transported && { transported: { ...readouts.transported, survey: undefined } }),
+});
+
 /**
  * `evaluate` with the transport engine run on this thread, for scripts, files and the HTTP route: the same
  * seed and photon count give the same figures as the screen.

@@ -18,6 +18,8 @@ export interface Emitter {
   axis: Vector;
   luminousFluxLm: number;
   spread: Spread;
+  /** of the ball or the bit of tape that glows there: what a mirror shows of it */
+  radiusM?: number;
 }
 
 /** What the kernels sum up: a lamp, or a patch that sends out by a table. */

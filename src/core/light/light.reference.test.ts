@@ -208,6 +208,6 @@ test('a lone lamp over a square: evenness by the cos³ law, fall-off by inverse 
   const corner = 800 / (4 * Math.PI) / (1 + 8 / 9) ** 1.5;
   expect(even.minLx).toBeCloseTo(corner, 9);
   expect(even.plusMinusStops).toBeCloseTo(Math.log2((1 + 8 / 9) ** 1.5) / 2, 9);
-  for (const point of fallOffCurve(field, 0, 0.3, 5))
+  for (const point of fallOffCurve((at) => illuminanceLx(field, [0, 0, at], [0, 0, -1]), 0.3, 5))
     expect(point.illuminanceLx).toBeCloseTo(point.inverseSquareLx, 6);
 });

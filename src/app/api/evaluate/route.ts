@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import { readDocument } from '@/core/document/read';
 import { evaluate } from '@/core/evaluate/evaluate';
-import { evaluateSimulated } from '@/core/evaluate/simulated';
+import { evaluateSimulated, printable } from '@/core/evaluate/simulated';
 import { answering, problemAnswer } from '@/server/http/answer';
 import { withBody } from '@/server/http/body';
 import { rateLimit } from '@/server/http/rate';
@@ -41,7 +41,7 @@ export const POST = (request: Request) =>
               { photons, seed: seed ?? 1 },
               { gridCells, glow: true },
             );
-      if (found.ok) return Response.json({ ...found.value, room: null });
+      if (found.ok) return Response.json(printable(found.value));
       return problemAnswer(422, 'This cannot be worked out.', found.problems);
     }),
   );

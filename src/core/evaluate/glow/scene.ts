@@ -48,8 +48,12 @@ export function buildPicture(
   if (!lit) return null;
   const { resolved, light, shot } = lit;
   const { direct, returned } = sourcesOf(resolved, transported);
+  const scaled = direct.map((source) => ({
+    ...source,
+    luminousFluxLm: source.luminousFluxLm * light.patchScale,
+  }));
   return {
-    lamps: lampsOf([...direct, ...returned], patchHalf(resolved)),
+    lamps: lampsOf([...scaled, ...returned], patchHalf(resolved)),
     controls: resolved.controls,
     frontM: resolved.frontM,
     tint: light.cctK === null ? [1, 1, 1] : balanced(light.cctK, shot.cctK),

@@ -26,6 +26,23 @@ export interface Lamps {
   groups: LampGroup[];
 }
 
+/** What glows at one point of a unit: a globe, a tube, the width of a tape, a face of the same area. */
+function glowingRadiusM(unit: Unit | null): number {
+  switch (unit?.category) {
+    case 'bulb':
+      return unit.globeDiameterM / 2;
+    case 'tube':
+      return unit.diameterM / 2;
+    case 'strip':
+      return unit.tapeWidthM / 2;
+    case 'work-light':
+    case 'panel':
+      return Math.sqrt((unit.faceWidthM * unit.faceHeightM) / Math.PI);
+    default:
+      return GLOBE_M / 2;
+  }
+}
+
 /**
  * Bulbs in seats. Emitters keep their place even when no bulb is chosen, with no light, so that
  * groups and loads can point at them by index.
@@ -45,6 +62,7 @@ export function bulbLamps(
       // Lumens follow the level directly: for a filament the level is defined as its light.
       luminousFluxLm: unit ? unit.luminousFluxLm.value * groups[group]!.level : 0,
       spread: chosen[group]?.spread ?? { class: 'omni' },
+      radiusM: (chosen[group]?.globeDiameterM ?? GLOBE_M) / 2,
     };
   });
   return {
@@ -140,6 +158,7 @@ export function unitLamps(
     axis,
     luminousFluxLm: flux,
     spread,
+    radiusM: glowingRadiusM(shelfUnit),
   }));
   if (!unit || !shelfUnit || count === 0) return { emitters, groups: [] };
   return {

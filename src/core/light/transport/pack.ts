@@ -8,6 +8,7 @@ import {
   type CavitySurface,
   type SurfaceShape,
 } from './arrangement';
+import { chartsOf, type Chart } from '../field/cells';
 import { EMITTER_COLUMNS, SURFACE_COLUMNS as AT } from './columns';
 
 export const SURFACE_STRIDE = 24;
@@ -50,6 +51,8 @@ export interface PackedArrangement {
   keep: Float64Array;
   alias: Uint32Array;
   exitCount: number;
+  /** maps of the surfaces, for what arrives where */
+  charts: readonly Chart[];
   /** shorter ways than this are rounding, metres */
   epsilonM: number;
 }
@@ -90,6 +93,7 @@ export function packArrangement({ surfaces, emitters }: Arrangement): PackedArra
     quantiles: Float64Array.from([...measured.values()].flat()),
     ...aliasTable(lit),
     exitCount,
+    charts: chartsOf(surfaces),
     epsilonM: 1e-7 * sizeOf(surfaces),
   };
 }

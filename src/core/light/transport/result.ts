@@ -26,6 +26,8 @@ export interface Transported {
   zonesCdPerLm: number[];
   /** the same, by zone and 15° plane from +x round */
   planesCdPerLm: number[][];
+  /** parts of the survey: shares that arrive in every cell of both sides of every surface */
+  survey: readonly Float32Array[];
 }
 
 /** Uniformity is told on this many cells a side: finer is biased low by counting noise. */
@@ -53,6 +55,7 @@ export function readTally(tally: Tally, arrangement: Arrangement, seed: number):
     uniformity: uniformityOf(tally.map, round),
     zonesCdPerLm: zonesOf(tally.directions, Math.max(1, through)),
     planesCdPerLm: planesOf(tally.directions, Math.max(1, through)),
+    survey: tally.survey.flatMap((part) => part ?? []),
   };
 }
 

@@ -1,8 +1,9 @@
 import type { Arrangement } from './arrangement';
+import { surveyPart } from '../field/survey';
 import { traceChunkInPlace } from './kernel';
 import { packArrangement, type PackedArrangement } from './pack';
 import { readTally, type Transported } from './result';
-import { addTallyInPlace, emptyTally, type Tally } from './tally';
+import { addTallyInPlace, emptyTally, SURVEY_PARTS, type Tally } from './tally';
 
 /**
  * Photons of one chunk. Chunks are the unit of work: each has a stream of its own, so that the sum
@@ -34,8 +35,11 @@ export function tracePart(
   last: number,
 ): Tally {
   const tally = emptyTally(packed);
-  for (let chunk = first; chunk < last; chunk++)
+  for (let chunk = first; chunk < last; chunk++) {
     traceChunkInPlace(tally, packed, seed, chunk, chunkPhotons(photons, chunk));
+    // With each of the first chunks goes a part of the survey, so that who shares one shares the other.
+    if (chunk < SURVEY_PARTS) tally.survey[chunk] = surveyPart(packed, seed, chunk);
+  }
   return tally;
 }
 

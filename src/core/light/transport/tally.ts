@@ -1,5 +1,8 @@
 import { MAP_CELLS, PLANES, ZONES, type PackedArrangement } from './pack';
 
+/** Independent parts of a survey: how far they lie apart is the error of what is read from their mean. */
+export const SURVEY_PARTS = 8;
+
 /**
  * What became of a number of photons, as counts, so that partial tallies add up to the same whole in
  * any order.
@@ -19,6 +22,8 @@ export interface Tally {
   map: Uint32Array;
   /** zones × planes of directions out of the mouth */
   directions: Uint32Array;
+  /** parts of the survey that were made so far, each by its place: what arrives where */
+  survey: (Float32Array | null)[];
 }
 
 export function emptyTally({ surfaceCount, exitCount }: PackedArrangement): Tally {
@@ -31,6 +36,7 @@ export function emptyTally({ surfaceCount, exitCount }: PackedArrangement): Tall
     left: new Uint32Array(exitCount),
     map: new Uint32Array(MAP_CELLS * MAP_CELLS),
     directions: new Uint32Array(ZONES * PLANES),
+    survey: new Array<Float32Array | null>(SURVEY_PARTS).fill(null),
   };
 }
 
@@ -39,6 +45,7 @@ export function addTallyInPlace(sum: Tally, more: Tally): void {
   sum.stopped += more.stopped;
   sum.lost += more.lost;
   sum.bounces += more.bounces;
+  more.survey.forEach((part, k) => (sum.survey[k] ??= part));
   for (const field of ['absorbed', 'left', 'map', 'directions'] as const) {
     const [into, from] = [sum[field], more[field]];
     for (let k = 0; k < into.length; k++) into[k] = into[k]! + from[k]!;

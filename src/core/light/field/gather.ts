@@ -1,0 +1,125 @@
+import type { Passage } from '../controls';
+import type { Vector } from '../vector';
+import { Backward } from './backward';
+import { arrive, meet, wayFrom, type Way } from './meet';
+import type { Exit, MouthField } from './mouthField';
+import { sequence } from './sequence';
+import { onDisc, straightLx } from './straight';
+
+// Bound by name: where globals are guarded a look-up of `Math` costs more than the root itself.
+const { max, round, sqrt } = Math;
+
+// Bound to this module: bundlers read an imported name off its module at every use, millions of times here.
+const [nearest, goTo, point, fill] = [meet, arrive, onDisc, sequence];
+
+/** A meter’s receptor [docs/model/transport.md]. */
+export const RECEPTOR_M = 0.06;
+
+/** Where light is read: a small disc. */
+export interface Receiver {
+  pointM: Vector;
+  normal: Vector;
+}
+
+/** A figure with what it may be off by. */
+export interface Read {
+  value: number;
+  standardError: number;
+}
+
+/** Light by way of the exits, looked at from one receiver after another. */
+class Reader {
+  private readonly way: Way = wayFrom();
+  private readonly place = new Float64Array(3);
+  private readonly numbers = new Float64Array(6);
+  private readonly backward: Backward;
+
+  constructor(
+    private readonly field: MouthField,
+    private readonly passages: readonly Passage[],
+  ) {
+    this.backward = new Backward(field);
+  }
+
+  /** Illuminance by way of the exits, by one part of the survey; lux a lamp lumen. */
+  throughExits(receiver: Receiver, part: number, count: number, spreadM: number): number {
+    let sum = 0;
+    for (const exit of this.field.exits) {
+      const places = max(16, round(count * exit.share));
+      let own = 0;
+      for (let k = 0; k < places; k++) own += this.fromPlace(exit, receiver, part, k, spreadM);
+      sum += own / places;
+    }
+    return sum;
+  }
+
+  private fromPlace(
+    exit: Exit,
+    { pointM, normal }: Receiver,
+    part: number,
+    k: number,
+    spreadM: number,
+  ): number {
+    const { way, place, numbers, field } = this;
+    fill(numbers, k, part);
+    const area = exit.chart.at(numbers[0]!, numbers[1]!, place);
+    if (area === 0) return 0;
+    const [x, y, z] = [place[0]!, place[1]!, place[2]!];
+    const [rx, ry, rz] = point(pointM, normal, spreadM, numbers[2]!, numbers[3]!);
+    const [ex, ey, ez] = [x - rx, y - ry, z - rz];
+    const squared = ex * ex + ey * ey + ez * ez;
+    const d = sqrt(squared);
+    const facing = (ex * normal[0] + ey * normal[1] + ez * normal[2]) / d;
+    if (facing <= 0) return 0;
+    // The way back, from just before the exit into the arrangement.
+    [way.px, way.py, way.pz] = [rx, ry, rz];
+    [way.dx, way.dy, way.dz] = [ex / d, ey / d, ez / d];
+    way.on = -1;
+    // Its own walls may stand before it.
+    const first = nearest(field.packed, way);
+    if (first !== exit.surface && way.t < d * (1 - 1e-6)) return 0;
+    way.t = d;
+    goTo(field.packed, way, exit.surface);
+    if (way.side === exit.inside) return 0;
+    const leaving = -(way.dx * way.nx + way.dy * way.ny + way.dz * way.nz);
+    if (leaving < 1e-6) return 0;
+    let open = 1;
+    for (const passage of this.passages) {
+      open *= passage(x, y, z, rx, ry, rz);
+      if (open === 0) return 0;
+    }
+    const solid = (exit.passes * area * facing * open) / squared;
+    const { backward } = this;
+    backward.turn = [numbers[4]!, numbers[5]!, numbers[2]!];
+    if (exit.exponent < 0)
+      return solid * leaving * backward.luminance(exit.surface, exit.inside, x, y, z, part);
+    if (exit.exponent === 0) return solid * leaving * backward.arriving(way, part);
+    return solid * backward.scattered(way, exit.exponent, part);
+  }
+}
+
+/**
+ * Illuminance on a receptor anywhere outside, lux, with its standard error.
+ * @param count  places looked at on the exits
+ */
+export function mouthLx(
+  field: MouthField,
+  receiver: Receiver,
+  passages: readonly Passage[] = [],
+  count = 512,
+  receptorM = RECEPTOR_M,
+): Read {
+  const reader = new Reader(field, passages);
+  const straight = straightLx(field, receiver.pointM, receiver.normal, passages);
+  const parts = field.luminances.length;
+  const each = max(16, round(count / parts));
+  const values = field.luminances.map((_, part) =>
+    reader.throughExits(receiver, part, each, receptorM / 2),
+  );
+  const mean = values.reduce((sum, value) => sum + value, 0) / parts;
+  const spread = values.reduce((sum, value) => sum + (value - mean) ** 2, 0);
+  return {
+    value: (straight + mean) * field.sentLm,
+    standardError: parts > 1 ? sqrt(spread / (parts - 1) / parts) * field.sentLm : Infinity,
+  };
+}
