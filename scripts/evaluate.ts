@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { readDocumentText } from '@/core/document/read';
 import { evaluate } from '@/core/evaluate/evaluate';
-import { evaluateSimulated } from '@/core/evaluate/simulated';
+import { evaluateSimulated, printable } from '@/core/evaluate/simulated';
 import { READOUT_RUN } from '@/core/light/transport/run';
 import type { Problem } from '@/core/result';
 
@@ -53,7 +53,6 @@ const readouts = ids.map((id) => {
     photons === undefined
       ? evaluate(read.value, id)
       : evaluateSimulated(read.value, id, { photons, seed }, { glow: true });
-  // The room itself is thousands of numbers that nobody reads.
-  return found.ok ? { ...found.value, room: null } : refuse(found.problems);
+  return found.ok ? printable(found.value) : refuse(found.problems);
 });
 process.stdout.write(`${JSON.stringify(readouts, null, 2)}\n`);

@@ -28,7 +28,7 @@ const GRAZING = 0.02;
 /** Straight light that so little of leaves the way looked at is not looked for. */
 const DIM = 1e-4;
 /** Lamps looked at from one place on a partial layer; of more, every so manieth by turns. */
-const LAMPS_A_PLACE = 16;
+const LAMPS_A_PLACE = 48;
 /** As far behind a wall as this a face still lies on it. */
 const MOUNT_M = 0.003;
 

@@ -17,7 +17,6 @@ export interface Chart {
   areasM2: Float64Array;
   /** a point by its chart: where, and the m² that one by one of the chart is there; 0 outside */
   at: (u: number, v: number, out: Float64Array) => number;
-  areaM2: number;
 }
 
 const clampCell = (share: number): number =>
@@ -83,7 +82,6 @@ const evenChart = (areaM2: number, { cellOf, put }: Even): Chart => ({
     put(u, v, out);
     return areaM2;
   },
-  areaM2,
 });
 
 /** By angle, and by area along its axis: wider ends get more. */
@@ -144,10 +142,6 @@ function polygonChart(points: readonly Vector[]): Chart {
     for (let i = 0; i < fine; i++)
       if (inside((i + 0.5) / fine, (j + 0.5) / fine))
         areasM2[floor(j / FINE) * SIDE + floor(i / FINE)]! += (w * h) / fine ** 2;
-  const twice = plane.reduce((sum, [x, y], k) => {
-    const [nx, ny] = plane[(k + 1) % plane.length]!;
-    return sum + x * ny - nx * y;
-  }, 0);
   return {
     cellOf: (x, y, z) =>
       joined(
@@ -161,6 +155,5 @@ function polygonChart(points: readonly Vector[]): Chart {
         out[axis] = origin[axis]! + u * w * across[axis]! + v * h * up[axis]!;
       return w * h;
     },
-    areaM2: (abs(twice) / 2) * w * h,
   };
 }

@@ -7,13 +7,17 @@ import { sequence } from './sequence';
 import { onDisc, straightLx } from './straight';
 
 // Bound by name: where globals are guarded a look-up of `Math` costs more than the root itself.
-const { max, round, sqrt } = Math;
+const { hypot, max, round, sqrt } = Math;
 
 // Bound to this module: bundlers read an imported name off its module at every use, millions of times here.
 const [nearest, goTo, point, fill] = [meet, arrive, onDisc, sequence];
 
 /** A meter’s receptor [docs/model/transport.md]. */
 export const RECEPTOR_M = 0.06;
+
+/** Places of an exit by which it is told how much of it is seen. */
+const PROBES = 24;
+const LEAST_SHARE = 0.02;
 
 /** Where light is read: a small disc. */
 export interface Receiver {
@@ -42,15 +46,51 @@ class Reader {
   }
 
   /** Illuminance by way of the exits, by one part of the survey; lux a lamp lumen. */
-  throughExits(receiver: Receiver, part: number, count: number, spreadM: number): number {
+  throughExits(
+    receiver: Receiver,
+    shares: readonly number[],
+    part: number,
+    count: number,
+    spreadM: number,
+  ): number {
     let sum = 0;
-    for (const exit of this.field.exits) {
-      const places = max(16, round(count * exit.share));
+    this.field.exits.forEach((exit, at) => {
+      const share = shares[at]!;
+      if (share === 0) return;
+      const places = max(16, round(count * share));
       let own = 0;
       for (let k = 0; k < places; k++) own += this.fromPlace(exit, receiver, part, k, spreadM);
       sum += own / places;
-    }
+    });
     return sum;
+  }
+
+  /** How much of its sky each exit fills as a receiver sees it, of all exits together: where to look how often. */
+  shares({ pointM, normal }: Receiver): number[] {
+    const { place, way, field } = this;
+    const [x, y, z] = pointM;
+    const filled = field.exits.map((exit) => {
+      let sum = 0;
+      for (let k = 0; k < PROBES; k++) {
+        fill(this.numbers, k, 0);
+        const area = exit.chart.at(this.numbers[0]!, this.numbers[1]!, place);
+        if (area === 0) continue;
+        const [ex, ey, ez] = [place[0]! - x, place[1]! - y, place[2]! - z];
+        const d = hypot(ex, ey, ez);
+        [way.px, way.py, way.pz] = [x, y, z];
+        [way.dx, way.dy, way.dz] = [ex / d, ey / d, ez / d];
+        way.t = d;
+        goTo(field.packed, way, exit.surface);
+        if (way.side === exit.inside) continue;
+        const facing = way.dx * normal[0] + way.dy * normal[1] + way.dz * normal[2];
+        const leaving = -(way.dx * way.nx + way.dy * way.ny + way.dz * way.nz);
+        sum += (area * leaving * max(0, facing)) / (d * d);
+      }
+      return sum;
+    });
+    const whole = filled.reduce((sum, one) => sum + one, 0);
+    // An exit that no probe saw is still looked at now and then.
+    return filled.map((one) => (whole > 0 ? max(LEAST_SHARE, one / whole) : 1 / filled.length));
   }
 
   private fromPlace(
@@ -111,10 +151,11 @@ export function mouthLx(
 ): Read {
   const reader = new Reader(field, passages);
   const straight = straightLx(field, receiver.pointM, receiver.normal, passages);
+  const shares = reader.shares(receiver);
   const parts = field.luminances.length;
   const each = max(16, round(count / parts));
   const values = field.luminances.map((_, part) =>
-    reader.throughExits(receiver, part, each, receptorM / 2),
+    reader.throughExits(receiver, shares, part, each, receptorM / 2),
   );
   const mean = values.reduce((sum, value) => sum + value, 0) / parts;
   const spread = values.reduce((sum, value) => sum + (value - mean) ** 2, 0);

@@ -16,8 +16,6 @@ export interface Exit {
   /** τ, and the exponent of its deflection: −1 full, 0 none */
   passes: number;
   exponent: number;
-  /** share of all exits’ area */
-  share: number;
 }
 
 /** Light behind a mouth, made ready to be looked at from anywhere. */
@@ -77,14 +75,12 @@ function exitsOf(
   const found = Array.from({ length: surfaceCount }, (_, surface) => surface).filter(
     (surface) => surfaces[surface * SURFACE_STRIDE + AT.matter] === MATTER.out,
   );
-  const whole = found.reduce((sum, surface) => sum + charts[surface]!.areaM2, 0);
   return found.map((surface) => ({
     surface,
     inside: lit(surface, 0) >= lit(surface, 1) ? 0 : 1,
     chart: charts[surface]!,
     passes: surfaces[surface * SURFACE_STRIDE + AT.pass]!,
     exponent: surfaces[surface * SURFACE_STRIDE + AT.deflection]!,
-    share: charts[surface]!.areaM2 / whole,
   }));
 }
 
