@@ -1,5 +1,5 @@
 import { readIes } from '../src/core/formats/ies';
-import { fluxOf } from '../src/core/formats/photometric';
+import { fluxOf } from '../src/core/light/farField';
 import { expect, figure, kept, put, stored, test, visit, type Page } from './bench';
 
 const glow = (page: Page, id: string) => page.locator(`[data-glow=${id}] [data-figure]`);
@@ -193,7 +193,7 @@ test('without workers the light is still simulated, on the page itself', async (
   await expect(page.locator('[data-rung=light]')).toContainText('simulated', { timeout: 60_000 });
 });
 
-test('the HTTP route simulates on request, and refuses what is too much', async ({
+test('the HTTP route simulates unless an estimate is asked for, and refuses what is too much', async ({
   request,
   ferry,
 }) => {
@@ -209,5 +209,8 @@ test('the HTTP route simulates on request, and refuses what is too much', async 
   expect((await ask({ photons: 1e12 })).status()).toBe(400);
   expect((await ask({ photons: 1.5 })).status()).toBe(400);
   const plain = await (await ask({})).json();
-  expect(plain.glow).toBeNull();
+  expect(plain.transported).toMatchObject({ photons: 200_000, seed: 1 });
+  const instant = await (await ask({ instant: true })).json();
+  expect(instant.glow).toBeNull();
+  expect(instant.rungs[0].words).toContain('estimate');
 });

@@ -1,6 +1,6 @@
-import { sampleField } from '../src/core/formats/photometric';
+import { distributionOf } from '../src/core/light/farField';
+import { sourceField } from '../src/core/light/lightField';
 import { writeIes } from '../src/core/formats/ies';
-import { packEmitters } from '../src/core/light/emitter';
 import { expect, figure, kept, stored, test, visit, type Page } from './bench';
 
 const shelf = (ferry: string, build = 'clerk-ring') => `/p/${ferry}/shelf?build=${build}`;
@@ -98,7 +98,7 @@ test('a photometric file becomes a bulb’s spread, and the light follows; a spe
   } as const;
   const ies = writeIes({
     name: 'Narrow globe',
-    ...sampleField(packEmitters([narrow]), 0.05),
+    ...distributionOf(sourceField([narrow]), [0, 0, 0], 0.05),
     lampLm: 250,
     wattsW: 3,
     cctK: 4000,

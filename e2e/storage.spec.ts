@@ -178,6 +178,12 @@ test.describe('./jar evaluate', () => {
       }),
     );
     expect(printed[0].rungs[0].value).toBeCloseTo(391.6, 1);
+    const estimate = JSON.parse(
+      execFileSync('./jar', ['evaluate', file(text), '--build', 'clerk-pan', '--instant'], {
+        encoding: 'utf8',
+      }),
+    );
+    expect(estimate[0].rungs[0].words).toContain('estimate');
     const run = ['--build', 'clerk-pan', '--photons', '20000', '--seed', '3'];
     const [pan] = JSON.parse(
       execFileSync('./jar', ['evaluate', file(text), ...run], { encoding: 'utf8' }),

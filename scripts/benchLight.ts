@@ -1,10 +1,18 @@
+import { sourceField } from '@/core/light/lightField';
 import { execFileSync } from 'node:child_process';
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Page } from '@playwright/test';
-import { packEmitters, type Emitter } from '@/core/light/emitter';
-import { polygonIlluminanceLx } from '@/core/light/polygon';
+import type { Emitter } from '@/core/light/emitter';
+import { leavesM } from '@/core/build/front';
+import { findBuild, resolveWith, sceneOf } from '@/core/evaluate/context';
+import { cavityOf } from '@/core/evaluate/readouts';
+import { mouthLx } from '@/core/light/field/gather';
+import { mouthLight } from '@/core/light/field/mouthLight';
+import { fieldOf, prepare } from '@/core/light/field/prepare';
+import { surveyPart } from '@/core/light/field/survey';
+import { nightFerry } from '@/demo/nightFerry';
 import { packArrangement } from '@/core/light/transport/pack';
 import { tracePart } from '@/core/light/transport/run';
 import { sheet, standardPan } from '@/core/light/transport/testing';
@@ -77,20 +85,8 @@ function benchKernel(note: Note): void {
 }
 
 function benchFields(note: Note): void {
-  const corners = [
-    [-0.3, -0.2, 0],
-    [0.3, -0.2, 0],
-    [0.3, 0.2, 0],
-    [-0.3, 0.2, 0],
-  ] as const;
-  const count = 400_000;
-  const ms = timed(() => {
-    for (let k = 0; k < count; k++)
-      polygonIlluminanceLx(corners, 1000, [(k % 100) / 50 - 1, 0.3, 1.2], [0, 0, -1]);
-  });
-  note('polygon irradiance', count / ms / 1000, 'M evaluations/s', 2, 'at least');
   const patches = (side: number) =>
-    packEmitters(
+    sourceField(
       Array.from({ length: side * side }, (_, k): Emitter => ({
         positionM: [((k % side) / side - 0.5) * 0.6, (Math.floor(k / side) / side - 0.5) * 0.6, 0],
         axis: [0, 0, 1],
@@ -116,9 +112,48 @@ function benchFields(note: Note): void {
   );
 }
 
+/** What a simulated light costs: of the demo, a layer over few lamps and a hooded pan of many. */
+function benchMouths(note: Note): void {
+  const document = nightFerry();
+  for (const id of ['booth-stack', 'clerk-pan']) {
+    const { shot, context, build } = sceneOf(document, findBuild(document, id)!);
+    const { resolved } = resolveWith(build, context)!;
+    const { arrangement, reads } = cavityOf(resolved, shot)!;
+    const packed = packArrangement(arrangement);
+    const survey = () => Array.from({ length: 8 }, (_, part) => surveyPart(packed, 1, part));
+    note(`${id}: survey of 8 parts, one thread`, timed(survey), 'ms', 150);
+    const parts = survey();
+    note(
+      `${id}: made ready, one thread`,
+      timed(() => prepare(arrangement, parts, reads)),
+      'ms',
+      200,
+    );
+    const looks = fieldOf(arrangement, parts, prepare(arrangement, parts, reads));
+    const front = leavesM(resolved);
+    const at = [0, 0, front + shot.distanceM] as const;
+    note(
+      `${id}: one careful look at the subject`,
+      timed(() => mouthLx(looks.field, { pointM: at, normal: [0, 0, -1] }, [], 2048)),
+      'ms',
+      16,
+    );
+    const light = mouthLight(looks);
+    const backdrop = { widthM: 3.4, heightM: 2.4 };
+    const here = { lights: 1, distanceM: 2.5, spacingM: 0, toeInRad: 0 } as const;
+    note(
+      `${id}: backdrop map 64 × 48`,
+      timed(() => washOver(light, front, backdrop, here, 64, 48)),
+      'ms',
+      60,
+    );
+  }
+}
+
 export function benchLight(note: Note): void {
   benchKernel(note);
   benchFields(note);
+  benchMouths(note);
 }
 
 interface Heard {
@@ -178,7 +213,7 @@ export async function benchGlow(page: Page, note: Note): Promise<void> {
     soon.push(first);
     whole.push(all);
   }
-  note('efficiency to 0.5 % after a change, pause of 60 ms included', medianOf(soon), 'ms', 160);
+  note('light at the subject after a change, pause of 60 ms included', medianOf(soon), 'ms', 160);
   note('mouth map to 2 % a cell, 4 million photons, all workers', medianOf(whole), 'ms', 2000);
   await page.getByRole('tab', { name: 'On a face' }).click();
   await page.getByLabel('Shown').selectOption({ label: 'this build alone' });

@@ -29,6 +29,13 @@ function option(name: string): string | undefined {
   return at >= 0 ? words.splice(at, 2)[1] : undefined;
 }
 
+/** Takes a word that stands alone out of the words. */
+function flag(name: string): boolean {
+  const at = words.indexOf(name);
+  if (at >= 0) words.splice(at, 1);
+  return at >= 0;
+}
+
 function wholeOption(name: string): number | undefined {
   const text = option(name);
   if (text === undefined) return undefined;
@@ -39,20 +46,26 @@ function wholeOption(name: string): number | undefined {
 }
 
 const buildId = option('--build');
+const instant = flag('--instant');
 const photons = wholeOption('--photons');
 const seed = wholeOption('--seed') ?? READOUT_RUN.seed;
+if (instant && photons !== undefined) wrong('--instant follows no photons: leave one out.');
 const [file, ...others] = words;
 if (!file || others.length > 0)
-  wrong('Use: ./jar evaluate FILE|- [--build ID] [--photons N] [--seed N]');
+  wrong('Use: ./jar evaluate FILE|- [--build ID] [--photons N] [--seed N] [--instant]');
 
 const read = readDocumentText(readInput(file!));
 if (!read.ok) refuse(read.problems);
 const ids = buildId ? [buildId] : read.value.builds.map(({ id }) => id as string);
 const readouts = ids.map((id) => {
-  const found =
-    photons === undefined
-      ? evaluate(read.value, id)
-      : evaluateSimulated(read.value, id, { photons, seed }, { glow: true });
+  const found = instant
+    ? evaluate(read.value, id)
+    : evaluateSimulated(
+        read.value,
+        id,
+        { photons: photons ?? READOUT_RUN.photons, seed },
+        { glow: true, orEstimate: photons === undefined },
+      );
   return found.ok ? printable(found.value) : refuse(found.problems);
 });
 process.stdout.write(`${JSON.stringify(readouts, null, 2)}\n`);

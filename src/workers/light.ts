@@ -1,4 +1,7 @@
 import { transfer } from 'comlink';
+import { prepare, type Prepared } from '@/core/light/field/prepare';
+import type { SurveyPart } from '@/core/light/field/survey';
+import type { Vector } from '@/core/light/vector';
 import type { Arrangement } from '@/core/light/transport/arrangement';
 import { packArrangement, type PackedArrangement } from '@/core/light/transport/pack';
 import { tracePart, type Run } from '@/core/light/transport/run';
@@ -6,7 +9,7 @@ import type { Tally } from '@/core/light/transport/tally';
 import { bakeHead, type HeadGrid } from '@/core/picture/grid';
 import { LitPicture, type PictureSettings } from '@/core/picture/lit';
 import type { PictureLight, Pose } from '@/core/picture/scene';
-import { seeRows, type Sight } from '@/core/picture/sight';
+import { seeRows, type FrameId, type Sight } from '@/core/picture/sight';
 
 /** The head and what the camera sees of it do not depend on the light: made once. */
 let grid: HeadGrid | null = null;
@@ -16,11 +19,11 @@ let held: { key: string; packed: PackedArrangement } | null = null;
 
 const headGrid = (): HeadGrid => (grid ??= bakeHead());
 
-function sightOf(size: number, rows: Rows): Sight {
-  const key = `${size} ${rows.first} ${rows.every}`;
+function sightOf(size: number, rows: Rows, frame: FrameId): Sight {
+  const key = `${frame} ${size} ${rows.first} ${rows.every}`;
   const known = sights.get(key);
   if (known) return known;
-  const made = seeRows(headGrid(), size, rows.first, rows.every);
+  const made = seeRows(headGrid(), size, rows.first, rows.every, frame);
   sights.set(key, made);
   return made;
 }
@@ -37,10 +40,16 @@ export const light = {
     if (held?.key !== key) held = { key, packed: packArrangement(arrangement) };
     return tracePart(held.packed, run, first, last);
   },
+  /** What a survey is read by, where it will be read first. */
+  prepare: (
+    arrangement: Arrangement,
+    survey: readonly SurveyPart[],
+    reads: readonly Vector[],
+  ): Prepared => prepare(arrangement, survey, reads),
   /** A picture of its rows: begun anew when `pose` is given, refined by so many rays either way. */
   draw: (
     slot: string,
-    begin: { light: PictureLight; pose: Pose; size: number; rows: Rows } | null,
+    begin: { light: PictureLight; pose: Pose; size: number; rows: Rows; frame: FrameId } | null,
     rays: number,
     settings: PictureSettings,
   ) => {
@@ -48,7 +57,7 @@ export const light = {
       pictures.set(
         slot,
         new LitPicture(
-          sightOf(begin.size, begin.rows),
+          sightOf(begin.size, begin.rows, begin.frame),
           headGrid(),
           begin.light,
           begin.pose,

@@ -1,3 +1,5 @@
+import { together, type Prepared } from '@/core/light/field/prepare';
+import type { Vector } from '@/core/light/vector';
 import type { Arrangement } from '@/core/light/transport/arrangement';
 import { packArrangement } from '@/core/light/transport/pack';
 import { readTally, type Transported } from '@/core/light/transport/result';
@@ -14,6 +16,8 @@ import type { Hand } from './pool';
 interface TransportJob {
   key: string;
   arrangement: Arrangement;
+  /** where its light will be read */
+  reads: readonly Vector[];
   run: Run;
   /** the result so far, whenever there is a better one */
   onProgress: (so: Transported) => void;
@@ -21,7 +25,7 @@ interface TransportJob {
 }
 
 /** Counts at which the result so far is told: soon, then ever more seldom. */
-const TOLD = [40_000, 200_000, 1_000_000];
+const TOLD = [160_000, 1_000_000];
 /** Chunks a hand takes at a time: short enough to stop soon. */
 const STRETCH = 4;
 /** Without workers a stretch this short leaves the page its frames. */
@@ -41,10 +45,11 @@ export async function transport(
   const packed = packArrangement(job.arrangement);
   const sum = emptyTally(packed);
   const open = stretches(chunksOf(job.run.photons));
-  const tell = teller(job, sum);
+  const prepared = preparer(job, hands);
+  const tell = teller(job, sum, prepared);
   const worked = (tally: Tally) => {
     addTallyInPlace(sum, tally);
-    tell();
+    void tell();
   };
   const lend = async (hand: Hand) => {
     for (let next = open.shift(); next && !job.signal.aborted; next = open.shift()) {
@@ -60,7 +65,28 @@ export async function transport(
   await Promise.all(hands.map(lend));
   for (let next = open.shift(); next && !job.signal.aborted; next = open.shift())
     worked(await alone(packed, job, next));
-  return job.signal.aborted ? null : readTally(sum, job.arrangement, job.run.seed);
+  if (job.signal.aborted) return null;
+  const found = await prepared(sum);
+  return job.signal.aborted ? null : found;
+}
+
+/**
+ * Reads a tally with its survey made ready by all hands, once all parts of that are there; what nobody does, the page does
+ * when it reads.
+ */
+function preparer({ arrangement, reads, run }: TransportJob, hands: readonly Hand[]) {
+  let ready: Promise<Prepared | undefined> | null = null;
+  return async (sum: Tally): Promise<Transported> => {
+    const found = readTally(sum, arrangement, run.seed);
+    ready ??= Promise.all(
+      hands.map((hand, k) => {
+        const own = reads.filter((_, place) => place % hands.length === k);
+        return hand.call((w) => w.prepare(arrangement, found.survey, own));
+      }),
+    ).then(together, () => undefined);
+    const prepared = await ready;
+    return { ...found, ...(prepared && { prepared }) };
+  };
 }
 
 /** The first stretches are single chunks, so that there soon is something to show. */
@@ -74,12 +100,19 @@ function stretches(chunks: number): [number, number][] {
   return list;
 }
 
-function teller({ arrangement, run, onProgress, signal }: TransportJob, sum: Tally) {
+function teller(
+  { run, onProgress, signal }: TransportJob,
+  sum: Tally,
+  prepared: (sum: Tally) => Promise<Transported>,
+) {
   const marks = TOLD.filter((mark) => mark < run.photons);
-  return () => {
+  return async () => {
     if (signal.aborted || marks.length === 0 || sum.emitted < marks[0]!) return;
+    // The light itself is in the survey: half of one would tell half of it.
+    if (sum.survey.some((part) => part === null)) return;
     while (marks.length && sum.emitted >= marks[0]!) marks.shift();
-    onProgress(readTally(sum, arrangement, run.seed));
+    const found = await prepared(sum);
+    if (!signal.aborted) onProgress(found);
   };
 }
 

@@ -51,10 +51,6 @@ export interface AccessoryDefinition<P = unknown> {
   attach: (parameters: P, base: ResolvedBuild, context: FormContext) => Attachment;
 }
 
-/** Size of the front that the next accessory is fitted to: the light's own, or the mouth of a hood that is on already. */
-export const frontSize = ({ apparent, mouth }: ResolvedBuild): ResolvedBuild['apparent'] =>
-  mouth?.hood ? { widthM: mouth.widthM, heightM: mouth.heightM, round: true } : apparent;
-
 /** What screws and bolts go through on the light's back: its thickest board. */
 export const boardThicknessM = ({ pieces }: ResolvedBuild): number =>
   pieces.reduce(

@@ -16,7 +16,8 @@ import { notChosen } from '../forms/kit/findingWriters';
 import { defineParameters } from '../forms/kit/parameters';
 import type { ResolvedBuild } from '../build/resolvedBuild';
 
-import { frontPlaneM, frontSize, type AccessoryDefinition } from './accessory';
+import { frontPlaneM, type AccessoryDefinition } from './accessory';
+import { frontSize } from '../build/front';
 
 const { schema, fields, defaults } = defineParameters(doorParameters('Doors'));
 type BarnDoors = ReturnType<typeof defaults>;

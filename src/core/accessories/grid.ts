@@ -13,7 +13,8 @@ import type { SheetPiece } from '../build/pieces';
 import { circle, knob, measure, rectangle, segment, view, type XY } from '../drawing/shapes';
 import { exactMm } from '../quantity';
 import { step } from '../forms/kit/steps';
-import { frontPlaneM, frontSize, type AccessoryDefinition, type Attachment } from './accessory';
+import { frontPlaneM, type AccessoryDefinition, type Attachment } from './accessory';
+import { frontSize } from '../build/front';
 
 const { schema, fields, defaults } = defineParameters({
   cellM: length('Cell width', 'Grid', { start: 0.05, min: 0.005, max: 0.5, step: 0.005 }),

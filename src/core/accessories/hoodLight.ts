@@ -2,7 +2,13 @@ import type { ResolvedBuild } from '../build/resolvedBuild';
 import type { Plate } from '../light/controls';
 import type { Mouth } from '../light/mouth';
 import type { Vector } from '../light/vector';
-import { discShape, OPEN, type CavitySurface } from '../light/transport/arrangement';
+import {
+  discShape,
+  OPEN,
+  rectangleShape,
+  type CavitySurface,
+  type SurfaceShape,
+} from '../light/transport/arrangement';
 import { FINISHES } from '../materials/finish';
 import { wallOf } from '../forms/kit/cavities';
 import type { Attachment } from './accessory';
@@ -36,8 +42,8 @@ export function discToDisc(a: number, b: number, distance: number): number {
 }
 
 /**
- * A hood on a round mouth becomes part of the box: its lining sends light on. Before any other front
- * it only stands in the way.
+ * A hood on a mouth of its own shape becomes part of the box: its lining sends light on. Before any other front it only
+ * stands in the way.
  */
 export function hoodLight(
   given: HoodShape,
@@ -46,7 +52,9 @@ export function hoodLight(
 ): Pick<Attachment, 'controls' | 'mouth'> {
   const { mouth, frontM } = base;
   const radiusM = mouthDiameterM / 2;
-  if (mouth?.shape === 'disc' && mouth.room) return { mouth: hooded(given, mouth, radiusM) };
+  if (mouth?.room && mouth.shape === 'disc') return { mouth: roundHood(given, mouth, radiusM) };
+  if (mouth?.room && mouth.shape === 'rectangle' && !given.round)
+    return { mouth: foldedHood(given, mouth) };
   if (!given.round) return { controls: hoodPlates(given, frontM) };
   const fromRadiusM = Math.max(base.apparent.widthM, base.apparent.heightM) / 2;
   return {
@@ -63,40 +71,59 @@ export function hoodLight(
   };
 }
 
-function hooded({ lengthM, lining }: HoodShape, mouth: Mouth, toRadiusM: number): Mouth {
-  const [front, ...rest] = mouth.room!.surfaces as [CavitySurface, ...CavitySurface[]];
+function roundHood(given: HoodShape, mouth: Mouth, toRadiusM: number): Mouth {
   const fromM = mouth.heightOverBackM;
+  const toM = fromM + given.lengthM;
   const fromRadiusM = mouth.widthM / 2;
+  return hooded(given, mouth, [2 * toRadiusM, 2 * toRadiusM], {
+    opening: discShape(toRadiusM, toM),
+    walls: [{ kind: 'cone', axis: 'z', fromM, toM, fromRadiusM, toRadiusM }],
+  });
+}
+
+/** Four sides from the mouth's own edges, so that no light gets out beside them. */
+function foldedHood(given: HoodShape, mouth: Mouth): Mouth {
+  const { mouthWidthM, mouthHeightM } = given;
+  const fromM = mouth.heightOverBackM;
+  const sides = hoodPlates({ ...given, widthM: mouth.widthM, heightM: mouth.heightM }, fromM);
+  return hooded(given, mouth, [mouthWidthM, mouthHeightM], {
+    opening: rectangleShape(mouthWidthM, mouthHeightM, fromM + given.lengthM),
+    walls: sides.map(({ points }) => ({ kind: 'polygon', points })),
+  });
+}
+
+interface Built {
+  opening: SurfaceShape;
+  walls: readonly SurfaceShape[];
+}
+
+function hooded(
+  { lengthM, lining }: HoodShape,
+  mouth: Mouth,
+  [widthM, heightM]: readonly [number, number],
+  { opening, walls }: Built,
+): Mouth {
+  const [front, ...rest] = mouth.room!.surfaces as [CavitySurface, ...CavitySurface[]];
   const finish = LININGS[lining];
   const layer: CavitySurface[] =
     front.matter.kind === 'layer' && mouth.layers.length > 0
       ? [{ ...front, name: 'layers', matter: { ...front.matter, leads: 'through' } }]
       : [];
-  const direct = discToDisc(fromRadiusM, toRadiusM, lengthM);
   // Of what the lining sends on, the share of the hood's two openings that is its mouth gets out.
-  const onward = toRadiusM ** 2 / (toRadiusM ** 2 + fromRadiusM ** 2);
+  const [fromM2, toM2] = [mouth.widthM * mouth.heightM, widthM * heightM];
+  const direct = discToDisc(Math.sqrt(fromM2) / 2, Math.sqrt(toM2) / 2, lengthM);
+  const onward = toM2 / (toM2 + fromM2);
   return {
     ...mouth,
-    widthM: 2 * toRadiusM,
-    heightM: 2 * toRadiusM,
-    heightOverBackM: fromM + lengthM,
+    widthM,
+    heightM,
+    heightOverBackM: mouth.heightOverBackM + lengthM,
     hood: { passes: direct + (1 - direct) * finish.reflectance * onward },
     room: {
       ...mouth.room!,
       surfaces: [
-        { name: 'mouth of the hood', shape: discShape(toRadiusM, fromM + lengthM), matter: OPEN },
-        {
-          name: 'hood',
-          shape: {
-            kind: 'cone',
-            axis: 'z',
-            fromM,
-            toM: fromM + lengthM,
-            fromRadiusM,
-            toRadiusM,
-          },
-          matter: wallOf(finish),
-        },
+        { name: 'mouth of the hood', shape: opening, matter: OPEN },
+        ...walls.map((shape) => ({ name: 'hood', shape, matter: wallOf(finish) })),
         ...layer,
         ...rest,
       ],

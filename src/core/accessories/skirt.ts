@@ -11,7 +11,8 @@ import { step } from '../forms/kit/steps';
 import type { Parcel } from '../build/resolvedBuild';
 import type { Thing } from '../build/things';
 import { rectangularSkirt, type Plate, type RoundWall } from '../light/controls';
-import { frontPlaneM, frontSize, type AccessoryDefinition, type Attachment } from './accessory';
+import { frontPlaneM, type AccessoryDefinition, type Attachment } from './accessory';
+import { frontSize } from '../build/front';
 
 /** Clips along a skirt. */
 const CLIPS_APART_M = 0.3;

@@ -77,13 +77,11 @@ export function resolveWith(
   if (!form) return null;
   const read = readParameters(form, build.parameters);
   if (!read.ok) return null;
-  const margin = (resolved: ResolvedBuild) => lightMargin(resolved, context.shot);
+  const carrying = (bare: ResolvedBuild) => attachAll(bare, build.accessories, context);
+  // What it carries takes light away, and puts the subject farther off.
+  const margin = (bare: ResolvedBuild) => lightMargin(carrying(bare).resolved, context.shot);
   const parameters = filledParameters(form, read.value, context, margin, stock);
-  const { resolved, views } = attachAll(
-    form.resolve(parameters, context),
-    build.accessories,
-    context,
-  );
+  const { resolved, views } = carrying(form.resolve(parameters, context));
   return {
     form,
     parameters,

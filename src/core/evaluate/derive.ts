@@ -24,9 +24,11 @@ import { findingsOf, unknownForm } from './check';
 import { flickerRung } from './colourRungs';
 import { resolveWith, shelfOf, type Resolution } from './context';
 import { Keep, type Lookup } from './keep';
+import type { EstimateScale } from './field';
 import { evaluateLight, type LightResult } from './light';
 import type { Readout } from './readout';
 import { cavityOf, type CavityModel } from './readouts';
+import { throwView } from './throwView';
 import { DesignViews } from './views';
 
 /** How finely light is worked out; a neighbour is asked for less than what is looked at. */
@@ -35,8 +37,8 @@ export interface LightAsked {
   gridCells?: number;
   /** what the transport engine has found for a room so far */
   transported?: (room: CavityModel) => Transported | null;
-  /** efficiency over estimate when this build's room was last simulated */
-  estimateScale?: number;
+  /** how far the estimate was off when this build's room was last simulated */
+  estimateScale?: EstimateScale;
 }
 
 /** Cutting plans tried on every change; the Cut & buy station looks longer. */
@@ -152,7 +154,9 @@ export class Derivations {
 
   room(document: Production, build: Build): CavityModel | null {
     const found = this.resolve(document, build);
-    return found && this.kept(document, build, 'room', [found], () => cavityOf(found.resolved));
+    if (!found) return null;
+    const shot = this.shot(document, build);
+    return this.kept(document, build, 'room', [found, shot], () => cavityOf(found.resolved, shot));
   }
 
   /** Amperes a build draws from its circuit, every copy fully up. */
@@ -336,10 +340,12 @@ export class Derivations {
     if (!found || !drawn || !graph || !power) return null;
     const fuse = plugWords(power.plan);
     const { trips } = power.plan.region;
-    return this.kept(document, build, 'drawing', [found, drawn, graph, fuse, trips], () => {
+    const shot = this.shot(document, build);
+    return this.kept(document, build, 'drawing', [found, drawn, graph, fuse, trips, shot], () => {
       const wires = wiringView({ graph, board: drawn.board, fuse, trips });
       const maps = found.resolved.frameworks.map(frameworkView);
-      return { views: [...drawn.views, wires, ...found.views, ...maps] };
+      const before = throwView(found.resolved, shot);
+      return { views: [...drawn.views, wires, ...found.views, ...maps, before] };
     });
   }
 

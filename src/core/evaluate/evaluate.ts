@@ -183,6 +183,7 @@ function workOut(
     room,
     wire,
     extraction: extractionOf(resolved, light),
+    estimateScale: scaleOf(resolved, light),
     evenness: light.totalLx > 0 ? light.evenness : null,
     ...compared,
     massKg: resolved.massKg,
@@ -202,6 +203,14 @@ const extractionOf = (
   { transported }: LightResult,
 ): WorkedOut['extraction'] =>
   mouth && { estimate: extraction(mouth), simulated: transported?.efficiency ?? null };
+
+const scaleOf = (
+  { mouth }: ResolvedBuild,
+  { transported, overEstimate }: LightResult,
+): WorkedOut['estimateScale'] =>
+  mouth && transported
+    ? { out: transported.efficiency / extraction(mouth), light: overEstimate }
+    : null;
 
 function worstCri({ groups }: ResolvedBuild): number | null {
   return groups.length ? Math.min(...groups.map(({ unit }) => unit.criRa.value)) : null;

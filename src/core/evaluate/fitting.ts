@@ -5,7 +5,9 @@ import { FORMS } from '../forms';
 import { countedNotSolved } from '../forms/fill';
 import type { Base } from '../electrics/caps';
 import { findBuild, resolveScene, sceneOf } from './context';
+import { cannotRun, READOUT_RUN, simulateQuickly } from '../light/transport/run';
 import { evaluateLight } from './light';
+import { cavityOf } from './readouts';
 
 /** One unit of the shelf put into a build's fitting. */
 export interface Fitted {
@@ -18,6 +20,8 @@ export interface Fitted {
   sentLm: number;
   /** at the subject */
   illuminanceLx: number;
+  /** of it, what chance leaves open; null where nothing is drawn by lot */
+  standardErrorLx: number | null;
   /** lux at the subject for a thousand lumens sent: what the fitting makes of them */
   lxPerKlm: number;
   /** share of what is sent that falls on the shot's coverage */
@@ -66,17 +70,19 @@ export function putInInPlace(build: Build, document: Production, id: string): bo
 function lamp(document: Production, buildId: string) {
   const scene = sceneOf(document, findBuild(document, buildId)!);
   const found = resolveScene(scene);
-  return (
-    found && {
-      light: evaluateLight(found.resolved, scene.shot, { gridCells: 6 }),
-      shot: scene.shot,
-    }
-  );
+  if (!found) return null;
+  const room = cavityOf(found.resolved, scene.shot)?.arrangement;
+  const followed = room && cannotRun(room, READOUT_RUN) === null;
+  const transported = followed ? simulateQuickly(room, READOUT_RUN.seed) : null;
+  return {
+    light: evaluateLight(found.resolved, scene.shot, { gridCells: 6, transported }),
+    shot: scene.shot,
+  };
 }
 
 /**
  * Every unit of the shelf that goes into a build's fitting, ranked by what of its lumens reaches the
- * subject: equal lumens of another spread are not equal light. By the instant estimate.
+ * subject: equal lumens of another spread are not equal light. Behind a mouth each is simulated.
  */
 export function fittingRank(document: Production, buildId: string): Fitted[] {
   const build = findBuild(document, buildId);
@@ -103,6 +109,7 @@ export function fittingRank(document: Production, buildId: string): Fitted[] {
           otherBase: otherBase(document, chosen, id),
           sentLm: light.luminousFluxLm,
           illuminanceLx: light.totalLx,
+          standardErrorLx: light.standardErrorLx,
           lxPerKlm: (light.totalLx / light.luminousFluxLm) * 1000,
           share: Math.min(1, (light.evenness.meanLx * area) / light.luminousFluxLm),
         },

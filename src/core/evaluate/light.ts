@@ -1,27 +1,34 @@
 import { mixedCctK, type MixPart } from '../colour/mix';
 import type { Shot } from '../location/shot';
 import type { LampGroup, ResolvedBuild } from '../build/resolvedBuild';
-import { returnedLight } from '../light/returned';
-import { boardControls, passes, prepareControls, type Passage } from '../light/controls';
-import { extraction, stackLayers } from '../light/mouth';
-import { mouthLx } from '../light/field/gather';
-import { mouthField, type MouthField } from '../light/field/mouthField';
-import type { Arrangement } from '../light/transport/arrangement';
-import { mouthPatches } from '../light/patches';
+import { frontSize, leavesM, subjectM } from '../build/front';
+import { mouthLx, type Read } from '../light/field/gather';
+import type { LookTable } from '../light/field/lookTable';
+import { mouthLight } from '../light/field/mouthLight';
+import { sourceField, type LightField, type Shown } from '../light/lightField';
+import { stackLayers } from '../light/mouth';
 import type { Transported } from '../light/transport/result';
 import { mired } from '../colour/mired';
-import type { Vector } from '../light/vector';
-import { packEmitters, type EmitterField, type Source } from '../light/emitter';
+import { dot, minus, type Vector } from '../light/vector';
+import { passes } from '../light/controls';
+import { packEmitters } from '../light/emitter';
 import { evennessOver, type Evenness } from '../light/evenness';
 import { exposureTimeS, stopsBetween, targetIlluminanceLx } from '../light/exposure';
 import { illuminanceLx } from '../light/illuminance';
-import { angularSizeDeg, halfShadowM, NOSE_M, separateShadows } from '../light/softness';
+import {
+  angularSizeDeg,
+  halfShadowM,
+  middleSpread,
+  NOSE_M,
+  separateShadows,
+} from '../light/softness';
 import type { SeparateShadows } from '../light/softness';
 import { cctAtLevel } from '../power/watts';
+import { buildField, overEstimate, type EstimateScale } from './field';
 
 /** What one build gives at the subject of one shot. */
 export interface LightResult {
-  field: EmitterField;
+  field: LightField;
   directLx: number;
   /** by way of the build's own surfaces */
   returnedLx: number;
@@ -34,8 +41,8 @@ export interface LightResult {
   standardErrorLx: number | null;
   /** on the axis, from the light’s front, lx */
   axisLx: (distanceM: number) => number;
-  /** light at the subject over what its patches alone would give there; 1 without a mouth that was simulated */
-  patchScale: number;
+  /** light at the subject over its instant estimate; 1 where it was not simulated */
+  overEstimate: number;
   targetLx: number;
   exposureTimeS: number;
   /** against the shot's target; −∞ with no light */
@@ -53,9 +60,8 @@ export interface LightResult {
 }
 
 const FACING = [0, 0, -1] as const;
-/** Places looked at on a mouth: for the subject, and for each distance on the axis. */
+/** Places looked at on exits that have to be looked through, for the subject. */
 const SUBJECT_PLACES = 2048;
-const AXIS_PLACES = 512;
 
 /** Target illuminance of a shot, with its wanted offset from mid-grey. */
 export function shotTargetLx(shot: Shot): number {
@@ -73,101 +79,42 @@ interface LightOptions {
   gridCells?: number;
   /** what the transport engine found for the build's room; null for the instant estimate */
   transported?: Transported | null;
-  /** how far the estimate was off when it was last checked by a run; 1 when it never was */
-  estimateScale?: number;
-}
-
-/** Every source of light of a build as the lit point sees it, and what stands in its way. */
-export interface Sources {
-  direct: Source[];
-  /** by way of the build's own surfaces */
-  returned: Source[];
-  passages: Passage[];
-  sentLm: number;
-  /** share of the lamps' light that leaves by the mouth; null for an open array */
-  extraction: number | null;
-}
-
-/** The build's light as small sources: simulated where a run is handed in, estimated otherwise. */
-export function sourcesOf(
-  resolved: ResolvedBuild,
-  transported: Transported | null,
-  estimateScale = 1,
-): Sources {
-  const { emitters, mouth, surfaces, controls } = resolved;
-  const sentLm = emitters.reduce((sum, { luminousFluxLm }) => sum + luminousFluxLm, 0);
-  // Behind a hood a grid cuts as if it stood in the hood's mouth.
-  const planeM = mouth?.heightOverBackM ?? -Infinity;
-  const passages = prepareControls(
-    controls.map((control) =>
-      control.kind === 'grid' ? { ...control, zM: Math.max(control.zM, planeM) } : control,
-    ),
-  );
-  if (!mouth)
-    return {
-      direct: emitters,
-      returned: returnedLight(emitters, surfaces),
-      passages,
-      sentLm,
-      extraction: null,
-    };
-  const found = mouth.room ? transported : null;
-  const eta = found ? found.efficiency : Math.min(1, extraction(mouth) * estimateScale);
-  return {
-    direct: mouthPatches(mouth, sentLm * eta, found),
-    returned: [],
-    passages,
-    sentLm,
-    extraction: eta,
-  };
+  /** how far the estimate was off when it was last checked by a run; null when it never was */
+  estimateScale?: EstimateScale | null;
 }
 
 /** Evaluates a resolved build at its shot. */
 export function evaluateLight(
   resolved: ResolvedBuild,
   shot: Shot,
-  { gridCells = 16, transported = null, estimateScale = 1 }: LightOptions = {},
+  { gridCells = 16, transported = null, estimateScale = null }: LightOptions = {},
 ): LightResult {
-  const { frontM, mouth } = resolved;
-  const {
-    direct,
-    returned,
-    passages,
-    sentLm,
-    extraction: eta,
-  } = sourcesOf(resolved, transported, mouth?.room ? estimateScale : 1);
-  const field = packEmitters([...direct, ...returned], passages);
-  const subject = [0, 0, frontM + shot.distanceM] as const;
-  const lux = (some: readonly Source[]) =>
-    illuminanceLx(packEmitters(some, passages), subject, FACING);
-  const patchLx = lux(direct);
-  const seenThrough = transported && mouth?.room ? throughMouth(mouth.room, transported) : null;
-  const read = (at: number, places: number) =>
-    mouthLx(seenThrough!, { pointM: [0, 0, frontM + at], normal: FACING }, passages, places);
-  const own = seenThrough && patchLx > 0 ? read(shot.distanceM, SUBJECT_PLACES) : null;
-  const directLx = own?.value ?? patchLx;
-  const patchScale = own ? own.value / patchLx : 1;
-  const returnedLx = lux(returned);
-  const totalLx = directLx + returnedLx;
+  const { mouth } = resolved;
+  const built = buildField(resolved, transported, estimateScale);
+  const { returned, looks, sentLm } = built;
+  const front = leavesM(resolved);
+  const subject = [0, 0, front + shot.distanceM] as const;
+  const own = looks && looked(looks, built.field, subject);
+  const field = own?.field ?? built.field;
+  const totalLx = own?.read.value ?? field.illuminance(subject, FACING);
+  const returnedLx = returned.illuminance(subject, FACING);
+  const directLx = totalLx - returnedLx;
   const targetLx = shotTargetLx(shot);
-  const groupLx = resolved.groups.map((group) => groupLux(resolved, group, sentLm, directLx, lux));
-  const seen = seenSize(resolved, direct, passages, subject);
+  const groupLx = resolved.groups.map((group) =>
+    groupLux(resolved, group, sentLm, directLx, field, subject),
+  );
+  const seen = seenSize(resolved, field, subject);
   const widthM = Math.min(seen.widthM, seen.heightM);
   return {
     field,
     directLx,
     returnedLx,
-    extraction: eta,
+    extraction: built.extraction,
     transported: mouth?.room ? transported : null,
     totalLx,
-    standardErrorLx: own?.standardError ?? null,
-    axisLx: onAxis(
-      field,
-      frontM,
-      shot.distanceM,
-      own && ((at) => (at === shot.distanceM ? own : read(at, AXIS_PLACES)).value),
-    ),
-    patchScale,
+    standardErrorLx: own && Number.isFinite(own.read.standardError) ? own.read.standardError : null,
+    axisLx: (distanceM) => field.illuminance([0, 0, front + distanceM], FACING),
+    overEstimate: own ? overEstimate(resolved, built, totalLx, subject, FACING) : 1,
     targetLx,
     exposureTimeS: exposureTimeS(shot.shutterAngleDeg, shot.frameRateHz),
     marginStops: stopsBetween(totalLx, targetLx),
@@ -175,16 +122,13 @@ export function evaluateLight(
     angleDeg: angularSizeDeg(widthM, shot.distanceM),
     noseHalfShadowM: halfShadowM(widthM, shot.distanceM, NOSE_M),
     shadows: shadowsOf(resolved, shot),
-    evenness: brighter(
-      evennessOver(
-        field,
-        subject[2],
-        shot.coverageWidthM,
-        shot.coverageHeightM,
-        gridCells,
-        gridCells,
-      ),
-      patchScale,
+    evenness: evennessOver(
+      field,
+      subject[2],
+      shot.coverageWidthM,
+      shot.coverageHeightM,
+      gridCells,
+      gridCells,
     ),
     cctK: throughLayers(
       mixedCctK(
@@ -200,56 +144,25 @@ export function evaluateLight(
   };
 }
 
-/** A survey made ready, kept as long as the run it came with. */
-const ready = new WeakMap<Transported, { room: Arrangement; field: MouthField }>();
-
-function throughMouth(room: Arrangement, transported: Transported): MouthField | null {
-  if (transported.survey.length === 0) return null;
-  const known = ready.get(transported);
-  if (known?.room === room) return known.field;
-  const field = mouthField(room, transported.survey);
-  ready.set(transported, { room, field });
-  return field;
-}
-
-/** Distances at which the light through a mouth is looked at besides the subject’s. */
-const NODES_M = [0.2, 0.6, 2, 8];
+/** A share of its light below which a subject in a shadow tells nothing of the rest. */
+const LIT = 0.5;
 
 /**
- * Light on the axis: that of the patches, times what is really seen through the mouth over it, looked up at some
- * distances and drawn between them.
+ * One careful look at the subject, and the field brought to it: what the quicker table of looks is off by is much the
+ * same everywhere near.
  */
-function onAxis(
-  field: EmitterField,
-  frontM: number,
-  subjectM: number,
-  seenLx: ((distanceM: number) => number) | null,
-): LightResult['axisLx'] {
-  const patches = (at: number) => illuminanceLx(field, [0, 0, frontM + at], FACING);
-  if (!seenLx) return patches;
-  const nodes = [...new Set([...NODES_M, subjectM])].toSorted((a, b) => a - b);
-  const known = new Map<number, number>();
-  const ratio = (node: number): number => {
-    const found = known.get(node) ?? seenLx(node) / patches(node);
-    known.set(node, found);
-    return found;
-  };
-  return (at) => {
-    const next = nodes.findIndex((node) => node >= at);
-    if (next <= 0) return patches(at) * ratio(next === 0 ? nodes[0]! : nodes.at(-1)!);
-    const [low, high] = [nodes[next - 1]!, nodes[next]!];
-    const share = Math.log(at / low) / Math.log(high / low);
-    return patches(at) * ratio(low) ** (1 - share) * ratio(high) ** share;
-  };
+function looked(
+  looks: LookTable,
+  quick: LightField,
+  subject: Vector,
+): { read: Read; field: LightField } {
+  const { passages } = quick;
+  const read = mouthLx(looks.field, { pointM: subject, normal: FACING }, passages, SUBJECT_PLACES);
+  const quickLx = quick.illuminance(subject, FACING);
+  const clearLx = quick.passing([]).illuminance(subject, FACING);
+  const scale = quickLx > LIT * clearLx && quickLx > 0 ? read.value / quickLx : 1;
+  return { read, field: mouthLight(looks, passages, scale) };
 }
-
-const brighter = (evenness: Evenness, by: number): Evenness => ({
-  ...evenness,
-  minLx: evenness.minLx * by,
-  meanLx: evenness.meanLx * by,
-  maxLx: evenness.maxLx * by,
-  cellsLx: evenness.cellsLx.map((lx) => lx * by),
-});
 
 /** A group's own part of the light at the subject. */
 function groupLux(
@@ -257,55 +170,58 @@ function groupLux(
   group: LampGroup,
   sentLm: number,
   directLx: number,
-  lux: (some: readonly Source[]) => number,
+  field: LightField,
+  subject: Vector,
 ): number {
   const own = group.emitters.map((i) => emitters[i]!);
-  if (!mouth) return lux(own);
+  if (!mouth) return sourceField(own, field.passages).illuminance(subject, FACING);
   // Behind a mouth every lamp's light is mixed: shares follow the lumens.
   const ownLm = own.reduce((sum, emitter) => sum + emitter.luminousFluxLm, 0);
   return sentLm > 0 ? (directLx * ownLm) / sentLm : 0;
 }
 
-/** The field with the build's own boards in the way: what is read from all round, back included. */
-export const allRound = (field: EmitterField, { surfaces }: ResolvedBuild): EmitterField => ({
-  ...field,
-  controls: [...field.controls, ...prepareControls(boardControls(surfaces))],
-});
-
 const shadowsOf = ({ mouth, array }: ResolvedBuild, shot: Shot): SeparateShadows =>
   separateShadows(mouth ? Infinity : array.spacingM, array.emitterWidthM, shot.distanceM, NOSE_M);
 
-/** Less of a source than this is not seen past what stands in its way. */
-const SEEN = 0.02;
-
-/** What the subject sees of the source: all of it, or what doors, flags and hoods leave open. */
+/**
+ * What the subject sees of the source: of its front, as wide as its light is spread over it past all that stands in
+ * the way. A front that glows evenly is as wide as it is.
+ */
 function seenSize(
-  { apparent }: ResolvedBuild,
-  direct: readonly Source[],
-  passages: readonly Passage[],
+  resolved: ResolvedBuild,
+  field: LightField,
   subject: Vector,
 ): ResolvedBuild['apparent'] {
-  if (passages.length === 0) return apparent;
-  const open = direct.filter(({ positionM }) => passes(passages, positionM, subject) > SEEN);
-  const kept = (axis: 0 | 1) => {
-    const span = (some: readonly Source[]) => {
-      const places = some.map(({ positionM }) => positionM[axis]);
-      return places.length ? Math.max(...places) - Math.min(...places) : 0;
+  const front = frontSize(resolved);
+  const shown: readonly Shown[] = resolved.mouth ? field.sourcesFrom(subject) : resolved.emitters;
+  const lit = shown.map((source) => {
+    const bareLx = illuminanceLx(packEmitters([source]), subject, FACING);
+    const { positionM, areaM2 } = source;
+    return {
+      positionM,
+      lx: bareLx * passes(field.passages, positionM, subject),
+      evenLx: areaM2 === undefined ? bareLx : evenShare(source, areaM2, subject),
     };
-    const whole = span(direct);
-    if (open.length === 0) return 0;
-    return whole > 0 ? span(open) / whole : 1;
+  });
+  const kept = (axis: 0 | 1) => {
+    const even = middleSpread(lit.map(({ positionM, evenLx }) => [positionM[axis], evenLx]));
+    const own = middleSpread(lit.map(({ positionM, lx }) => [positionM[axis], lx]));
+    if (own === null) return 0;
+    return even ? own / even : 1;
   };
-  return { widthM: apparent.widthM * kept(0), heightM: apparent.heightM * kept(1) };
+  return { ...front, widthM: front.widthM * kept(0), heightM: front.heightM * kept(1) };
+}
+
+/** What a patch would bring to the subject if the whole front glowed alike. */
+function evenShare({ positionM, axis }: Shown, areaM2: number, subject: Vector): number {
+  const way = minus(subject, positionM);
+  return (areaM2 * Math.max(0, dot(way, axis)) * way[2]) / Math.hypot(...way) ** 4;
 }
 
 /** Light reached over light wanted at the shot's place; what “enough for the shot” is solved with. */
-export function lightMargin(resolved: ResolvedBuild, shot: Shot): number {
-  const { direct, returned, passages } = sourcesOf(resolved, null);
-  const subject = [0, 0, resolved.frontM + shot.distanceM] as const;
-  const field = packEmitters([...direct, ...returned], passages);
-  return illuminanceLx(field, subject, FACING) / shotTargetLx(shot);
-}
+export const lightMargin = (resolved: ResolvedBuild, shot: Shot): number =>
+  buildField(resolved, null).field.illuminance([0, 0, subjectM(resolved, shot)], FACING) /
+  shotTargetLx(shot);
 
 const throughLayers = (cctK: number | null, shiftMired: number): number | null =>
   cctK === null || shiftMired === 0 ? cctK : 1e6 / (mired(cctK) + shiftMired);

@@ -2,7 +2,7 @@ import { toRadians } from '../angle';
 import type { Shot } from '../location/shot';
 import type { ResolvedBuild } from '../build/resolvedBuild';
 import { fNumberFor, isoSpeedFor } from '../light/exposure';
-import { stackLayers } from '../light/mouth';
+import { estimateWithin, stackLayers } from '../light/mouth';
 import { nearestMark } from '../light/softness';
 import type { Origin } from '../origin';
 import { show, showText, stopsInWords, threeFigures } from '../quantity';
@@ -13,6 +13,14 @@ const NO_LIGHT = 'choose a lamp first';
 
 export const fluxOrigin = ({ groups }: ResolvedBuild): Origin =>
   leastSure(groups.map(({ unit }) => unit.luminousFluxLm.origin));
+
+/** What the light itself may be off by, beside finishes and layers. */
+function errorOf(light: LightResult, { mouth }: ResolvedBuild): string {
+  const within = mouth && !light.transported ? estimateWithin(mouth) : 1;
+  return within > 1
+    ? `An instant estimate, within a factor of ${within} either way, until the simulation follows.`
+    : 'Expect ± 20 %.';
+}
 
 export function lightRung(light: LightResult, resolved: ResolvedBuild, shot: Shot): Readout {
   const [id, label, dimension] = ['light', 'Light at subject', 'illuminance'] as const;
@@ -30,13 +38,13 @@ export function lightRung(light: LightResult, resolved: ResolvedBuild, shot: Sho
         'luminousFlux',
         fluxOrigin(resolved),
       ),
-      given('d', 'distance from the light’s front', shot.distanceM, 'length'),
+      given('d', 'distance from where light leaves', shot.distanceM, 'length'),
       ...inputsOf(resolved),
     ],
     source: light.transported
       ? 'Photometric law of distance; the mouth by photon transport in its own geometry'
       : 'Photometric law of distance; boards and mouths as even Lambertian surfaces',
-    leavesOut: `Lamps shading one another, the room’s walls, dust and voltage. ${light.extraction !== null && !light.transported && !resolved.mouth?.bounce ? 'An instant estimate may be off by a factor of two until the simulation follows.' : 'Expect ± 20 %.'} A lux meter settles it.`,
+    leavesOut: `Lamps shading one another, the room’s walls, dust and voltage. ${errorOf(light, resolved)} A lux meter settles it.`,
   };
   if (totalLx <= 0) return unknownReadout(id, label, dimension, NO_LIGHT, working);
   return {
@@ -48,11 +56,24 @@ export function lightRung(light: LightResult, resolved: ResolvedBuild, shot: Sho
     words:
       light.extraction === null
         ? `${Math.round(boardShare * 100)} % by way of the board`
-        : `${light.transported ? 'simulated' : 'estimate'}: ${Math.round(light.extraction * 100)} % of the light gets out`,
+        : mouthWords(light, light.extraction, resolved),
     state: light.marginStops < -0.25 ? 'look' : 'ok',
     origin: leastSure([fluxOrigin(resolved), 'computed']),
     working,
   };
+}
+
+/** An error is said where it could be seen. */
+const SEEN_ERROR = 0.02;
+
+function mouthWords(light: LightResult, eta: number, { mouth }: ResolvedBuild): string {
+  const out = `${Math.round(eta * 100)} % of the light gets out`;
+  const within = mouth ? estimateWithin(mouth) : 1;
+  if (!light.transported) return within > 1 ? `estimate, ×÷ ${within}: ${out}` : `estimate: ${out}`;
+  const share = (light.standardErrorLx ?? 0) / light.totalLx;
+  return share > SEEN_ERROR
+    ? `simulated, ± ${(100 * share).toFixed(0)} %: ${out}`
+    : `simulated: ${out}`;
 }
 
 const openFormula = (directLx: number, returnedLx: number) => ({
@@ -148,7 +169,7 @@ export function softnessRung(light: LightResult, resolved: ResolvedBuild, shot: 
   const { angleDeg, noseHalfShadowM, shadows } = light;
   const enough = angleDeg >= shot.softnessDeg;
   const verdict = enough ? 'soft enough' : `wanted ${Math.round(shot.softnessDeg)}°`;
-  const across = Math.min(resolved.apparent.widthM, resolved.apparent.heightM);
+  const across = Math.min(light.seen.widthM, light.seen.heightM);
   return {
     id: 'softness',
     label: 'Softness',
@@ -164,8 +185,8 @@ export function softnessRung(light: LightResult, resolved: ResolvedBuild, shot: 
         'angle = 2 · atan(D / 2d);  half-shadow w = D · b / a;  separate edges when gap > 1 globe',
       substituted: `2 · atan(${threeFigures(across)} / (2 · ${threeFigures(shot.distanceM)})) = ${angleDeg.toFixed(1)}°; ${threeFigures(across)} · 0.025 / ${threeFigures(shot.distanceM)} = ${threeFigures(noseHalfShadowM * 1000)} mm; gap ${threeFigures(shadows.gapInGlobes)} globes, edges ${threeFigures(shadows.stepM * 1000)} mm apart`,
       inputs: [
-        given('D', 'width across the outermost globes', across, 'length', 'computed'),
-        given('d', 'distance from the light’s front', shot.distanceM, 'length'),
+        given('D', 'width of the front its light is spread over', across, 'length', 'computed'),
+        given('d', 'distance from where light leaves', shot.distanceM, 'length'),
         given('b', 'nose to cheek', 0.025, 'length', 'typical'),
       ],
       source: 'Similar triangles; gap rule is common practice',

@@ -1,6 +1,9 @@
 import type { Build } from '../document/production';
 import type { Finding } from '../findings/finding';
 import type { Drawing } from '../drawing/drawing';
+import { readsOf } from './reads';
+import type { Shot } from '../location/shot';
+import type { Vector } from '../light/vector';
 import type { Need } from '../build/needs';
 import type { ResolvedBuild } from '../build/resolvedBuild';
 import type { Evenness } from '../light/evenness';
@@ -12,6 +15,7 @@ import type { CutPlan } from '../shop/cutPlan';
 import type { Purchase } from '../shop/purchase';
 import type { Comparison } from '../verdict/compare';
 import type { Alternative } from './alternatives';
+import type { EstimateScale } from './field';
 import type { Glow, GlowId } from './glow';
 import type { Readout, RungId } from './readout';
 
@@ -38,6 +42,8 @@ export interface WorkedOut {
   wire: Wire;
   /** share of the lamps' light that gets out: told at once, and simulated; null for an open array */
   extraction: { estimate: number; simulated: number | null } | null;
+  /** how far the instant estimate was off; null where nothing was simulated */
+  estimateScale: EstimateScale | null;
   evenness: Evenness | null;
   fallOff: FallOffPoint[];
   /** ways to less light without a dimmer, when there is too much */
@@ -73,13 +79,16 @@ export type Readouts = WorkedOut | UnknownForm;
 export interface CavityModel {
   key: string;
   arrangement: Arrangement;
+  /** where its light will be read */
+  reads: readonly Vector[];
 }
 
 /** The room of a lit build with one. */
-export function cavityOf({ mouth, emitters }: ResolvedBuild): CavityModel | null {
+export function cavityOf(resolved: ResolvedBuild, shot: Shot): CavityModel | null {
+  const { mouth, emitters } = resolved;
   const arrangement = mouth?.room;
   if (!arrangement || !emitters.some(({ luminousFluxLm }) => luminousFluxLm > 0)) return null;
-  return { key: arrangementKey(arrangement), arrangement };
+  return { key: arrangementKey(arrangement), arrangement, reads: readsOf(resolved, shot) };
 }
 
 /** A rung of the ladder or a figure of the Glow station, by its id. */

@@ -15,8 +15,19 @@ export const printable = (readouts: Readouts | SimulatedReadouts) => ({
   ...readouts,
   room: null,
   ...('transported' in readouts &&
-    readouts.transported && { transported: { ...readouts.transported, survey: undefined } }),
+    readouts.transported && {
+      transported: {
+        ...readouts.transported,
+        survey: undefined,
+        prepared: undefined,
+      },
+    }),
 });
+
+interface SimulatedOptions extends Pick<EvaluateOptions, 'gridCells' | 'glow'> {
+  /** a room that cannot be followed keeps its estimate instead of being a problem */
+  orEstimate?: boolean;
+}
 
 /**
  * `evaluate` with the transport engine run on this thread, for scripts, files and the HTTP route: the same
@@ -27,14 +38,14 @@ export function evaluateSimulated(
   document: Production,
   buildId: string,
   run: Run,
-  options: Pick<EvaluateOptions, 'gridCells' | 'glow'> = {},
+  { orEstimate = false, ...options }: SimulatedOptions = {},
 ): Result<SimulatedReadouts> {
   const first = evaluate(document, buildId, { gridCells: 2 });
   if (!first.ok) return first;
   const room = first.value.kind === 'worked out' ? first.value.room : null;
   const problem = room && cannotRun(room.arrangement, run);
-  if (problem) return refuse('transport', problem, 'photons');
-  const transported = room && simulate(room.arrangement, run);
+  if (problem && !orEstimate) return refuse('transport', problem, 'photons');
+  const transported = room && !problem ? simulate(room.arrangement, run) : null;
   const found = evaluate(document, buildId, { ...options, transported: () => transported });
   if (!found.ok) return found;
   return accept({ ...found.value, transported });

@@ -1,10 +1,12 @@
 import { sample } from '../testing/sample';
 import { photometryOf } from '../evaluate/glow/scene';
 import { runFor } from '../evaluate/glow/lightRow';
-import { packEmitters, type Emitter } from '../light/emitter';
+import { type Emitter } from '../light/emitter';
 import { writeEulumdat } from './eulumdat';
 import { readIes, writeIes } from './ies';
-import { fluxOf, sampleField, type Photometry } from './photometric';
+import type { Photometry } from './photometric';
+import { distributionOf, fluxOf } from '../light/farField';
+import { sourceField } from '../light/lightField';
 
 const lambert: Emitter = {
   positionM: [0, 0, 0],
@@ -14,7 +16,7 @@ const lambert: Emitter = {
 };
 const photometry = (over: Partial<Photometry> = {}): Photometry => ({
   name: 'Test – “pan” × 2',
-  ...sampleField(packEmitters([lambert]), 0.1),
+  ...distributionOf(sourceField([lambert]), [0, 0, 0], 0.1),
   lampLm: 1250,
   wattsW: 12.5,
   cctK: 4000,
@@ -73,7 +75,7 @@ describe('IES LM-63-2002, written and read back', () => {
   });
   test('read forgiving of line ends, byte-order mark and commas', () => {
     expect(read(`\ufeff${text.replaceAll('\r\n', '\n')}`).cd).toEqual(read(text).cd);
-    expect(read(text.replace('0 5 10 15', '0, 5, 10, 15')).anglesDeg[3]).toBe(15);
+    expect(read(text.replace('0 2.5 5 7.5', '0, 2.5, 5, 7.5')).anglesDeg[3]).toBe(7.5);
   });
   test.each([
     ['no header', text.replace('IESNA', 'XYZ'), 'Line 1'],
@@ -82,7 +84,7 @@ describe('IES LM-63-2002, written and read back', () => {
     ['a word among the figures', text.replace('1 1 12.5', '1 1 twelve'), 'twelve'],
     ['one figure short', text.trimEnd().replace(/\s\S+$/, ''), 'figures where'],
     ['type B', text.replace(/ 1 2 -0.3/, ' 2 2 -0.3'), 'type C'],
-    ['angles that fall', text.replace('0 5 10 15', '0 5 4 15'), 'rise'],
+    ['angles that fall', text.replace('0 2.5 5 7.5', '0 5 2.5 7.5'), 'rise'],
     ['a bare line', text.replace('[TEST]', 'TEST'), 'no keyword'],
   ])('%s is refused with its reason', (_, broken, words) => {
     expect(refused(broken)).toContain(words);
@@ -96,12 +98,12 @@ describe('EULUMDAT', () => {
     const [planes, angles] = [given.planesDeg.length, given.anglesDeg.length];
     expect(lines.at(-1)).toBe('');
     expect(lines.slice(0, -1)).toHaveLength(42 + planes + angles + planes * angles);
-    expect(lines.slice(3, 7)).toEqual(['24', '15', '37', '5']);
+    expect(lines.slice(3, 7)).toEqual(['24', '15', '55', '0']);
   });
   test('light output ratio, sizes in millimetres, intensities per 1000 lm of the lamps', () => {
     expect(lines[22]).toBe('80.0');
-    expect(lines.slice(12, 14)).toEqual(['300', '200']);
-    const first = Number(lines[42 + 24 + 37]);
+    expect(lines.slice(12, 14)).toEqual(['200', '300']);
+    const first = Number(lines[42 + 24 + 55]);
     expect(first).toBeCloseTo(1000 / Math.PI / 1.25, 0);
   });
   test('a round one has no width', () => {

@@ -13,7 +13,8 @@ export function writeIes(photometry: Photometry): string {
   const planes = [...planesDeg, 360];
   const keyword = (name: string, text: string) => `[${name}] ${ascii(text)}`.slice(0, LINE);
   const [first = 'simulated', ...more] = photometry.notes;
-  const opening = round ? [-widthM, -widthM, 0] : [widthM, heightM, 0];
+  // Width lies along the planes 90–270°, length along 0–180° [std: IES LM-63-2002, 5.11; from memory].
+  const opening = round ? [-widthM, -widthM, 0] : [heightM, widthM, 0];
   return [
     'IESNA:LM-63-2002',
     keyword('TEST', first),

@@ -45,6 +45,27 @@ describe('spectra of a black body of 3200 K come back as that', () => {
     const text = `<?xml version="1.0"?>\n<IESTM2714 version="1.0">\n  <SpectralDistribution>\n    <SpectralQuantity>relative</SpectralQuantity>\n${data}\n  </SpectralDistribution>\n</IESTM2714>`;
     expect(Math.abs(colourFigures(onGrid(read(text))).cctK - 6504)).toBeLessThan(20);
   });
+  // A light-emitting diode of the usual kind: a blue peak and a broad glow.
+  const peak = (nm: number, middle: number, wide: number) =>
+    Math.exp(-(((nm - middle) / wide) ** 2));
+  const diode = (nm: number) => peak(nm, 452, 14) + 0.75 * peak(nm, 570, 70);
+  const cct = (step: number, power: (nm: number) => number) =>
+    colourFigures(onGrid(read(csv(step, power)))).cctK;
+  test.each([
+    ['a black body', (nm: number) => planckian(5600)[nm - 360]!],
+    ['a diode', diode],
+  ])('%s of 5 and 10 nm is what it is at 1 nm: cubics through four samples', (_, power) => {
+    const fine = cct(1, power);
+    expect(Math.abs(cct(5, power) - fine)).toBeLessThan(1);
+    expect(Math.abs(cct(10, power) - fine)).toBeLessThan(8);
+  });
+  test('on its samples it is its samples; straight lines where steps are uneven', () => {
+    const given = { wavelengthsNm: [360, 370, 380, 390, 400], power: [1, 4, 2, 5, 3] };
+    const grid = onGrid(given);
+    expect([0, 10, 20, 30, 40].map((k) => grid[k]!)).toEqual(given.power);
+    const uneven = onGrid({ wavelengthsNm: [360, 361, 380, 381], power: [0, 0, 1, 1] });
+    expect(uneven[361 - 360 + 9]!).toBeCloseTo(9 / 19, 6);
+  });
   test('noise below zero counts as dark', () => {
     expect(read(csv(5, (nm) => (nm < 400 ? -1e-9 : at(nm)))).power[0]).toBe(0);
   });

@@ -129,14 +129,38 @@ function kept(samples: readonly Sample[]): MeasuredSpectrum {
   };
 }
 
-/** A measured spectrum at 1 nm: straight lines between its samples, its end values held. */
+/** Steps that differ by more than this are bridged by straight lines: a cubic would swing. */
+const UNEVEN = 1.6;
+
+/**
+ * A measured spectrum at 1 nm: by the cubic through the four samples about a wavelength, as 5 and 10 nm want it
+ * [std: CIE 167, Lagrange; from memory]; by straight lines where steps are uneven, its end values held.
+ */
 export function onGrid({ wavelengthsNm, power }: MeasuredSpectrum): Spectrum {
   let high = 1;
   const last = wavelengthsNm.length - 1;
   return spectrumOf((nm) => {
     while (high < last && wavelengthsNm[high]! < nm) high++;
-    const [from, to] = [wavelengthsNm[high - 1]!, wavelengthsNm[high]!];
-    const part = Math.min(1, Math.max(0, (nm - from) / (to - from)));
-    return power[high - 1]! + (power[high]! - power[high - 1]!) * part;
+    if (nm <= wavelengthsNm[0]! || nm >= wavelengthsNm[last]!)
+      return nm <= wavelengthsNm[0]! ? power[0]! : power[last]!;
+    const first = Math.max(0, Math.min(last - 3, high - 2));
+    const own = [first, first + 1, first + 2, first + 3];
+    const steps = own.slice(1).map((k) => wavelengthsNm[k]! - wavelengthsNm[k - 1]!);
+    if (last < 3 || Math.max(...steps) > UNEVEN * Math.min(...steps)) {
+      const [from, to] = [wavelengthsNm[high - 1]!, wavelengthsNm[high]!];
+      const part = (nm - from) / (to - from);
+      return power[high - 1]! + (power[high]! - power[high - 1]!) * part;
+    }
+    const cubic = own.reduce((sum, k) => {
+      const weight = own.reduce(
+        (all, j) =>
+          j === k
+            ? all
+            : (all * (nm - wavelengthsNm[j]!)) / (wavelengthsNm[k]! - wavelengthsNm[j]!),
+        1,
+      );
+      return sum + weight * power[k]!;
+    }, 0);
+    return Math.max(0, cubic);
   });
 }

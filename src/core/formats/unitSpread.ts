@@ -1,7 +1,7 @@
 import { accept, refuse, type Result } from '../result';
 import { spreadSchema, type Spread } from '../units/spread';
 import { readIes } from './ies';
-import { fluxOf } from './photometric';
+import { fluxOf } from '../light/farField';
 import { readEulumdat } from './readEulumdat';
 
 /** A unit's light as a photometric file gives it. */

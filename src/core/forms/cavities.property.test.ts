@@ -29,7 +29,7 @@ function made(id: string, over: Record<string, unknown>, carried: [string, objec
 
 /** Nothing flies off: what was sent went out, or was taken. */
 function expectClosed(resolved: ResolvedBuild) {
-  const room = cavityOf(resolved)!;
+  const room = cavityOf(resolved, demo.shots[0]!)!;
   expect(cannotRun(room.arrangement, RUN)).toBeNull();
   const found = simulate(room.arrangement, RUN);
   const taken = found.absorbed.reduce((sum, { share }) => sum + share, 0);
@@ -123,7 +123,7 @@ describe('a hood in front', () => {
     expect(Math.abs(share - discToDisc(radius, radius, 0.3))).toBeLessThan(0.12);
     expect(bare.mouth!.layers).toHaveLength(0);
   });
-  test('on a square front it only stands in the way', () => {
+  test('on a square front four sides of it become part of the box, and send light on by their lining', () => {
     const hood = {
       shape: 'cylinder',
       lengthM: 0.3,
@@ -133,8 +133,11 @@ describe('a hood in front', () => {
       lining: 'foil',
     };
     const square = made('cabin-box', {}, [['hood', hood]]);
-    expect(square.mouth!.hood).toBeUndefined();
-    expect(square.controls.filter(({ kind }) => kind === 'plate')).toHaveLength(4);
+    const found = expectClosed(square);
+    expect(square.mouth!.room!.surfaces.filter(({ name }) => name === 'hood')).toHaveLength(4);
+    expect(square.controls).toEqual([]);
+    const black = expectClosed(made('cabin-box', {}, [['hood', { ...hood, lining: 'black' }]]));
+    expect(found.efficiency).toBeGreaterThan(1.3 * black.efficiency);
   });
   test('what is fitted after it stands at its mouth', () => {
     const hood = {
@@ -182,7 +185,7 @@ describe('what each surface is', () => {
   });
   test('a bounced lamp has no room but a lit surface, an open lamp neither', () => {
     const bounced = made('corridor-work', { aim: 'bounce' });
-    expect(cavityOf(bounced)).toBeNull();
+    expect(cavityOf(bounced, demo.shots[0]!)).toBeNull();
     expect(bounced.mouth!.bounce!.lamps).toHaveLength(16);
     expect(bounced.controls).toEqual([]);
     const direct = made('corridor-work', { aim: 'direct' });

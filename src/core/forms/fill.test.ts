@@ -1,3 +1,4 @@
+import { attachAll } from '../accessories/attach';
 import fc from 'fast-check';
 import { sample } from '../testing/sample';
 import { changed as afterChange } from '../document/testing';
@@ -63,7 +64,9 @@ describe.each(FILLED)('%s', (id) => {
     expect(margin(doc, id)).toBeGreaterThanOrEqual(1);
     if (count <= step + 1e-9) return;
     const fewer = { ...(parameters as object), [form.fill!.parameter]: count - step };
-    expect(lightMargin(form.resolve(fewer, scene.context), scene.shot)).toBeLessThan(1);
+    const { accessories } = findBuild(doc, id)!;
+    const short = attachAll(form.resolve(fewer, scene.context), accessories, scene.context);
+    expect(lightMargin(short.resolved, scene.shot)).toBeLessThan(1);
   });
   test('use up what is on hand: no more than there is, no less than one step', () => {
     const doc = withMode(id, 'onHand');

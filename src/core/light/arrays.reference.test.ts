@@ -1,3 +1,4 @@
+import { sourceField } from './lightField';
 import type { Spread } from '../units/spread';
 import { packEmitters, type Emitter } from './emitter';
 import { evennessOver } from './evenness';
@@ -60,7 +61,7 @@ describe('maximally flat LED arrays', () => {
   });
   test('rows closer than their stand-off look even, rows at three times it do not', () => {
     const rows = (pitch: number) =>
-      packEmitters(
+      sourceField(
         Array.from({ length: 41 * 41 }, (_, k) =>
           at(((k % 41) - 20) * pitch, (Math.floor(k / 41) - 20) * pitch, LAMBERT),
         ),

@@ -86,10 +86,10 @@ function plate(points: readonly Vector[]): Passage {
   };
 }
 
-/** A flat ring about the axis blocks the ways that cross it. */
+/** A flat ring about the axis blocks the ways that cross it; what begins on it goes forwards. */
 function ring({ zM, innerRadiusM, outerRadiusM }: Extract<Control, { kind: 'ring' }>): Passage {
   return (ax, ay, az, bx, by, bz) => {
-    if (az > zM === bz > zM) return 1;
+    if (az >= zM === bz >= zM) return 1;
     const t = (zM - az) / (bz - az);
     const r = hypot(ax + t * (bx - ax), ay + t * (by - ay));
     return r >= innerRadiusM && r <= outerRadiusM ? 0 : 1;

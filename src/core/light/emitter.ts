@@ -5,12 +5,6 @@ import type { Vector } from './vector';
 // Bound by name: where globals are guarded a look-up of `Math` costs more than the root itself.
 const { floor, min } = Math;
 
-/** A simulated distribution of a mouth's patches, to the front only: cd per lumen at equal steps of cos θ from 0 to 1. */
-export interface SpreadTable {
-  class: 'table';
-  cdPerLm: readonly number[];
-}
-
 /** One light-giving point of a resolved build; metres, build axes (light goes to +z). */
 export interface Emitter {
   positionM: Vector;
@@ -22,17 +16,11 @@ export interface Emitter {
   radiusM?: number;
 }
 
-/** What the kernels sum up: a lamp, or a patch that sends out by a table. */
-export interface Source extends Omit<Emitter, 'spread'> {
-  spread: Spread | SpreadTable;
-}
-
 /**
  * Emitters laid out for the kernel, ten numbers each:
  * x, y, z, axis x, axis y, axis z, then I(θ) = constant + linear·cos θ + sine·sin θ in cd, and an
  * exponent m. Where m > 0 the light goes to the front only and is linear·cos^m θ; where it is −1 − k it
- * goes to the front and is linear·tables[k],
- * by the cosine; with constant 1 it goes all round, and the table is by the angle.
+ * goes all round and is linear·tables[k], by the angle.
  */
 export interface EmitterField {
   data: Float64Array;
@@ -68,7 +56,7 @@ function coefficients(spread: Formula): Coefficients {
 }
 
 export function packEmitters(
-  emitters: readonly Source[],
+  emitters: readonly Emitter[],
   controls: readonly Passage[] = [],
 ): EmitterField {
   const data = new Float64Array(emitters.length * STRIDE);
@@ -78,13 +66,12 @@ export function packEmitters(
     const at = i * STRIDE;
     data.set(positionM, at);
     data.set(axis, at + COLUMNS.axis);
-    if (spread.class === 'table' || spread.class === 'measured') {
+    if (spread.class === 'measured') {
       const place = places.get(spread) ?? places.size;
       if (place === places.size) {
         places.set(spread, place);
-        tables.push(tableOf(spread));
+        tables.push(Float64Array.from(prepareSpread(spread).table));
       }
-      data[at + COLUMNS.constant] = spread.class === 'measured' ? 1 : 0;
       data[at + COLUMNS.linear] = luminousFluxLm;
       data[at + COLUMNS.exponent] = -1 - place;
       return;
@@ -102,9 +89,6 @@ export function packEmitters(
     controls,
   };
 }
-
-const tableOf = (spread: SpreadTable | Extract<Spread, { class: 'measured' }>): Float64Array =>
-  Float64Array.from(spread.class === 'table' ? spread.cdPerLm : prepareSpread(spread).table);
 
 /** Value of a table at a share of its length, 0…1. */
 export function tableAt(table: Float64Array, share: number): number {

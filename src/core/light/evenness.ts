@@ -1,5 +1,4 @@
-import type { EmitterField } from './emitter';
-import { illuminanceLx } from './illuminance';
+import type { LightField } from './lightField';
 
 export interface Evenness {
   minLx: number;
@@ -21,7 +20,7 @@ export interface Evenness {
  * @param widthM, heightM  size of the target, > 0, centred on the axis
  */
 export function evennessOver(
-  field: EmitterField,
+  field: LightField,
   planeM: number,
   widthM: number,
   heightM: number,
@@ -33,7 +32,7 @@ export function evennessOver(
     const y = (0.5 - (row + 0.5) / rows) * heightM;
     for (let column = 0; column < columns; column++) {
       const x = ((column + 0.5) / columns - 0.5) * widthM;
-      cellsLx.push(illuminanceLx(field, [x, y, planeM], [0, 0, -1]));
+      cellsLx.push(field.illuminance([x, y, planeM], [0, 0, -1]));
     }
   }
   const minLx = Math.min(...cellsLx);

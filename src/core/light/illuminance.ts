@@ -40,14 +40,12 @@ export function emitterLx(
   let intensity = data[o + CONSTANT]! + data[o + LINEAR]! * cosine;
   const sine = data[o + SINE]!;
   if (sine > 0) intensity += sine * sqrt(max(0, 1 - cosine * cosine));
-  if (exponent < 0 && data[o + CONSTANT]! > 0) {
+  if (exponent < 0) {
     const angle = acos(min(1, max(-1, cosine)));
     intensity = data[o + LINEAR]! * readTable(tables[-1 - exponent]!, angle / Math.PI);
-  } else if (exponent !== 0) {
+  } else if (exponent > 0) {
     if (cosine <= 0) return 0;
-    intensity =
-      data[o + LINEAR]! *
-      (exponent > 0 ? cosine ** exponent : readTable(tables[-1 - exponent]!, cosine));
+    intensity = data[o + LINEAR]! * cosine ** exponent;
   }
   return (intensity * facing) / (distance * squared);
 }

@@ -1,3 +1,4 @@
+import { sourceField } from './lightField';
 import {
   exponentOfBeam,
   backwardShare,
@@ -18,7 +19,13 @@ import {
 } from './exposure';
 import { fallOffCurve } from './falloff';
 import { illuminanceLx } from './illuminance';
-import { angularSizeDeg, halfShadowM, nearestMark, separateShadows } from './softness';
+import {
+  angularSizeDeg,
+  halfShadowM,
+  middleSpread,
+  nearestMark,
+  separateShadows,
+} from './softness';
 
 const bulb = (over: Partial<Emitter> = {}): Emitter => ({
   positionM: [0, 0, 0],
@@ -186,7 +193,27 @@ describe('softness', () => {
     expect(angularSizeDeg(1.3914e9, 1.496e11)).toBeCloseTo(0.53, 2);
     expect(angularSizeDeg(0.06, 1)).toBeCloseTo(3.4, 1);
     expect(angularSizeDeg(0.9, 1.2)).toBeCloseTo(41.1, 1);
-    expect(nearestMark(45)).toContain('dome');
+    expect(nearestMark(45)).toContain('90 cm dome');
+  });
+  test.each([
+    [0.3, 'sun'],
+    [4, 'bare globe'],
+    [8.5, 'clamp lamp'],
+    [12, 'A4'],
+    [19, '40 cm pan'],
+    [28, '60 cm dome'],
+    [41, '90 cm dome'],
+    [52, 'sheet of 2 m at 2 m'],
+    [75, 'window'],
+    [100, 'sheet of 2 m at 0.8 m'],
+    [170, 'overcast'],
+  ])('%d° is told by %s', (angle, thing) => expect(nearestMark(angle)).toContain(thing));
+  test('the middle of the light: 80 %% of an even strip’s width, a tenth when a tenth holds nearly all', () => {
+    const strip = Array.from({ length: 101 }, (_, k) => [k / 100, 1] as const);
+    expect(middleSpread(strip)).toBeCloseTo(0.8, 1);
+    const hot = strip.map(([at], k) => [at, k >= 45 && k < 55 ? 100 : 1] as const);
+    expect(middleSpread(hot)!).toBeLessThan(0.15);
+    expect(middleSpread([])).toBeNull();
   });
   test('half-shadow by similar triangles', () => {
     expect(halfShadowM(1, 2, 0.02)).toBeCloseTo(0.01, 12);
@@ -202,12 +229,12 @@ describe('softness', () => {
 });
 
 test('a lone lamp over a square: evenness by the cos³ law, fall-off by inverse square', () => {
-  const field = packEmitters([bulb()]);
+  const field = sourceField([bulb()]);
   const even = evennessOver(field, 1, 2, 2, 3, 3);
   // Corner cell centre lies at (2/3, 2/3): E = I·h/(h²+r²)^1.5.
   const corner = 800 / (4 * Math.PI) / (1 + 8 / 9) ** 1.5;
   expect(even.minLx).toBeCloseTo(corner, 9);
   expect(even.plusMinusStops).toBeCloseTo(Math.log2((1 + 8 / 9) ** 1.5) / 2, 9);
-  for (const point of fallOffCurve((at) => illuminanceLx(field, [0, 0, at], [0, 0, -1]), 0.3, 5))
+  for (const point of fallOffCurve((at) => field.illuminance([0, 0, at], [0, 0, -1]), 0.3, 5))
     expect(point.illuminanceLx).toBeCloseTo(point.inverseSquareLx, 6);
 });

@@ -1,5 +1,5 @@
 import { bouncePatches, type Bounce } from './bounce';
-import { OPEN, type Arrangement, type LayerMatter } from './transport/arrangement';
+import { FULL_SPREAD_DEG, OPEN, type Arrangement, type LayerMatter } from './transport/arrangement';
 
 /** A diffusing layer: transmittance, what it sends back, and the colour it adds. */
 export interface Layer {
@@ -91,6 +91,18 @@ export function extraction(mouth: Mouth): number {
   const p = f / (1 - rho * (1 - f));
   const arriving = directShare + (1 - directShare) * rho * p;
   return (onward * transmittance * arriving) / (1 - backReflectance * rho * p);
+}
+
+/**
+ * Within what factor the estimate of light at the subject holds, either way: a lamp seen through an open mouth is no
+ * even surface. Measured against the simulation over every form, front and hood [evaluate/estimate.property.test.ts].
+ */
+export function estimateWithin({ hood, cavity, layers, bounce }: Mouth): number {
+  if (bounce) return 1;
+  if (hood) return 3;
+  if (layers.length === 0) return 4;
+  const full = stackLayers(layers).spreadDeg >= FULL_SPREAD_DEG;
+  return cavity && !full ? 2.5 : 2;
 }
 
 /** Share of the lamps' light that the lit surface gives back. */

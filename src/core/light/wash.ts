@@ -1,6 +1,5 @@
 import type { Vector } from './vector';
-import type { EmitterField } from './emitter';
-import { illuminanceLx } from './illuminance';
+import type { LightField } from './lightField';
 
 /** One or two like lights before a flat backdrop, level with its middle. */
 interface WashPlace {
@@ -29,7 +28,7 @@ export interface Backdrop {
 
 /** Illuminance over a backdrop of lights placed so. */
 export function washOver(
-  field: EmitterField,
+  field: LightField,
   frontM: number,
   { widthM, heightM }: Backdrop,
   place: WashPlace,
@@ -50,7 +49,7 @@ export function washOver(
 
 /** The backdrop's point and normal in the axes of the light on one side. */
 function fromOne(
-  field: EmitterField,
+  field: LightField,
   frontM: number,
   { distanceM, spacingM, toeInRad }: WashPlace,
   side: number,
@@ -66,7 +65,7 @@ function fromOne(
     y,
     dx * sine + distanceM * cosine + frontM,
   ];
-  return illuminanceLx(field, point, [sine, 0, -cosine]);
+  return field.illuminance(point, [sine, 0, -cosine]);
 }
 
 /** Rooms end: farther than so many backdrop widths nobody stands a light. */
@@ -79,7 +78,7 @@ const ROUNDS = 4;
  * @param allowedStops ± stops over the backdrop
  */
 export function bestWash(
-  field: EmitterField,
+  field: LightField,
   frontM: number,
   backdrop: Backdrop,
   lights: 1 | 2,

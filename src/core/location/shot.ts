@@ -54,7 +54,12 @@ const bare = (step: number, whole = false) => measured('count', '', step, whole)
 /** The measured fields of a shot, in the order a shooter thinks of them. */
 export const SHOT_RECORD = defineRecord({
   /** from the light's front to the subject */
-  distanceM: metres('Light to subject', { min: 0.1, max: 50, start: 1.2 }),
+  distanceM: metres('Light to subject', {
+    min: 0.1,
+    max: 50,
+    start: 1.2,
+    help: 'from where light leaves: the front, a hood’s mouth, the tips of doors',
+  }),
   coverageWidthM: metres('Lit width', { min: 0.02, max: 30, start: 0.4 }),
   coverageHeightM: metres('Lit height', { min: 0.02, max: 30, start: 0.5 }),
   budgetMinor: maybeMoney('Budget for this light', 100_000_000, 'no limit'),

@@ -27,7 +27,7 @@ export function catchlights(
       let sum = 0;
       for (let i = 0; i < FINE * FINE; i++) {
         const ray = pixelRay(
-          size,
+          sight,
           row - 0.5 + (Math.floor(i / FINE) + 0.5) / FINE,
           column - 0.5 + ((i % FINE) + 0.5) / FINE,
         );

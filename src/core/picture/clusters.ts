@@ -1,9 +1,9 @@
 import type { Vector } from '../light/vector';
-import type { Source } from '../light/emitter';
+import type { Emitter } from '../light/emitter';
 
 /** A few sources that stand for many: each in the middle of those it stands for, with their extent. */
 export interface Cluster {
-  source: Source;
+  source: Emitter;
   /** half of its extent along each axis, metres */
   half: Vector;
 }
@@ -13,7 +13,7 @@ export interface Cluster {
  * longest side, again and again. Flux is kept.
  * @param ownHalfM half the width of a single source
  */
-export function clusters(sources: readonly Source[], most: number, ownHalfM: number): Cluster[] {
+export function clusters(sources: readonly Emitter[], most: number, ownHalfM: number): Cluster[] {
   const lit = sources.filter(({ luminousFluxLm }) => luminousFluxLm > 0);
   if (lit.length === 0) return [];
   let groups = [measured(lit)];
@@ -26,13 +26,13 @@ export function clusters(sources: readonly Source[], most: number, ownHalfM: num
 }
 
 interface Group {
-  sources: readonly Source[];
+  sources: readonly Emitter[];
   spanM: [number, number, number];
   axis: 0 | 1 | 2;
   worth: number;
 }
 
-function measured(sources: readonly Source[]): Group {
+function measured(sources: readonly Emitter[]): Group {
   const spanM = ([0, 1, 2] as const).map((axis) => {
     const places = sources.map(({ positionM }) => positionM[axis]);
     return Math.max(...places) - Math.min(...places);
@@ -53,9 +53,9 @@ function parted({ sources, axis }: Group): Group[] {
   return [measured(sorted.slice(0, middle)), measured(sorted.slice(middle))];
 }
 
-function merged(sources: readonly Source[], spanM: readonly number[], ownHalfM: number): Cluster {
+function merged(sources: readonly Emitter[], spanM: readonly number[], ownHalfM: number): Cluster {
   const flux = sources.reduce((sum, { luminousFluxLm }) => sum + luminousFluxLm, 0);
-  const mean = (read: (source: Source) => Vector): Vector =>
+  const mean = (read: (source: Emitter) => Vector): Vector =>
     [0, 1, 2].map(
       (axis) =>
         sources.reduce(

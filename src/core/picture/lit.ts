@@ -2,7 +2,7 @@ import { STRIDE } from '../light/emitter';
 import { emitterLx, emitterPasses } from '../light/illuminance';
 import { headShades, type HeadGrid } from './grid';
 import { catchlights } from './catchlight';
-import { CAMERA, eyePart, MATERIALS, type Sight } from './sight';
+import { CAMERA, eyePart, inBand, MATERIALS, type Sight } from './sight';
 import { SKINS, type SkinId } from './skin';
 import { placeLight, type PictureLight, type PlacedLight, type Pose } from './scene';
 import { toByte } from './tone';
@@ -56,6 +56,8 @@ export class LitPicture {
   private readonly weights: Float32Array;
   private readonly placed: PlacedLight;
   private readonly glints: Map<number, number>;
+  /** by pixel on the outline, the nearest one of its row on the other side */
+  private readonly beside: ReadonlyMap<number, number>;
   private samples = 0;
 
   constructor(
@@ -66,6 +68,7 @@ export class LitPicture {
     private readonly rows: { first: number; every: number },
   ) {
     const pixels = sight.size ** 2;
+    this.beside = besideOf(sight, rows);
     this.arriving = new Float32Array(pixels).fill(-1);
     this.passed = new Float32Array(pixels);
     this.sheen = new Float32Array(pixels);
@@ -78,8 +81,9 @@ export class LitPicture {
   refineInPlace(rays: number): void {
     const { size } = this.sight;
     for (let row = this.rows.first; row < size; row += this.rows.every)
-      for (let column = 0; column < size; column++)
-        this.refinePixelInPlace(row * size + column, rays);
+      if (inBand(this.sight, row))
+        for (let column = 0; column < size; column++)
+          this.refinePixelInPlace(row * size + column, rays);
     this.samples += rays;
   }
 
@@ -150,7 +154,7 @@ export class LitPicture {
     pixels: Uint8ClampedArray<ArrayBuffer>;
     lux: Float32Array<ArrayBuffer>;
   } {
-    const { size, materials } = this.sight;
+    const { size } = this.sight;
     const count = ceil((size - this.rows.first) / this.rows.every);
     const pixels = new Uint8ClampedArray(count * size * 4);
     const lux = new Float32Array(count * size);
@@ -160,17 +164,35 @@ export class LitPicture {
       for (let column = 0; column < size; column++) {
         const at = (this.rows.first + i * this.rows.every) * size + column;
         const to = i * size + column;
-        const lx = this.luxAt(at);
-        lux[to] = lx;
-        const [r, g, b] = this.albedo(at, materials[at]!, settings.skin);
-        const shine = this.shineAt(at) + (this.glints.get(at) ?? 0);
-        const exposed = lx / level;
-        pixels[to * 4] = byteOf((r * exposed + shine / level) * tint[0]);
-        pixels[to * 4 + 1] = byteOf((g * exposed + shine / level) * tint[1]);
-        pixels[to * 4 + 2] = byteOf((b * exposed + shine / level) * tint[2]);
+        lux[to] = this.luxAt(at);
+        const colour = this.seen(at, level, settings.skin);
+        for (let channel = 0; channel < 3; channel++)
+          pixels[to * 4 + channel] = byteOf(colour[channel]! * tint[channel]!);
         pixels[to * 4 + 3] = 255;
       }
     return { pixels, lux };
+  }
+
+  /** What a pixel shows, 1 for a white card in the target light: along the outline of both sides, by its share of each. */
+  private seen(at: number, level: number, skin: SkinId): readonly [number, number, number] {
+    const own = this.colourAt(at, level, skin);
+    const beside = this.beside.get(at);
+    if (beside === undefined) return own;
+    const other = this.colourAt(beside, level, skin);
+    const { coverage, materials } = this.sight;
+    const share = materials[at] === OF.wall ? 1 - coverage[at]! : coverage[at]!;
+    return [
+      own[0] * share + other[0] * (1 - share),
+      own[1] * share + other[1] * (1 - share),
+      own[2] * share + other[2] * (1 - share),
+    ];
+  }
+
+  private colourAt(at: number, level: number, skin: SkinId): readonly [number, number, number] {
+    const [r, g, b] = this.albedo(at, this.sight.materials[at]!, skin);
+    const exposed = this.luxAt(at) / level;
+    const shine = (this.shineAt(at) + (this.glints.get(at) ?? 0)) / level;
+    return [r * exposed + shine, g * exposed + shine, b * exposed + shine];
   }
 
   /** Sheen in the scale of reflectance times lux. */
@@ -197,6 +219,26 @@ export class LitPicture {
         return skin;
     }
   }
+}
+
+/** A pixel on the outline takes the rest of its colour from so near in its row. */
+const BESIDE = 4;
+
+/** By pixel of the outline that both sides share, the nearest of its row on the other side. */
+function besideOf(sight: Sight, { first, every }: { first: number; every: number }) {
+  const { size, materials, coverage } = sight;
+  const found = new Map<number, number>();
+  const wall = (at: number) => materials[at] === OF.wall;
+  for (let row = first; row < size; row += every)
+    for (let column = 0; column < size; column++) {
+      const at = row * size + column;
+      if (coverage[at] === 0 || coverage[at] === 1 || !inBand(sight, row)) continue;
+      for (let away = 1; away <= BESIDE && !found.has(at); away++)
+        for (const next of [column - away, column + away])
+          if (next >= 0 && next < size && wall(row * size + next) !== wall(at))
+            found.set(at, row * size + next);
+    }
+  return found;
 }
 
 const fraction = (value: number): number => value - floor(value);

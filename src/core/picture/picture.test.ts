@@ -1,4 +1,4 @@
-import type { Source } from '../light/emitter';
+import type { Emitter } from '../light/emitter';
 import { clusters } from './clusters';
 import { bakeHead, gridDistance, headShades } from './grid';
 import { bodyDistance, CENTRE, EYE, eyeDistance, headDistance, REACH } from './head';
@@ -204,7 +204,7 @@ describe('places', () => {
 });
 
 describe('sources merged', () => {
-  const many = Array.from({ length: 300 }, (_, k): Source => ({
+  const many = Array.from({ length: 300 }, (_, k): Emitter => ({
     positionM: [Math.cos(k), Math.sin(k), 0.01 * (k % 3)],
     axis: [0, 0, 1],
     luminousFluxLm: 1 + (k % 5),
@@ -223,7 +223,7 @@ describe('sources merged', () => {
       Array(3).fill([0.02, 0.02, 0.02]),
     );
     expect(clusters([{ ...many[0]!, luminousFluxLm: 0 }], 64, 0.01)).toEqual([]);
-    expect(clusters(Array<Source>(5).fill(many[0]!), 64, 0)).not.toHaveLength(0);
+    expect(clusters(Array<Emitter>(5).fill(many[0]!), 64, 0)).not.toHaveLength(0);
   });
 });
 
@@ -235,4 +235,54 @@ test('tone: straight to half, rolled off above, never past white; mid-grey is 18
   expect(toByte(0.18)).toBe(118);
   expect([toByte(0), toByte(-1), toByte(1e6)]).toEqual([0, 0, 255]);
   for (let v = 0; v < 6; v += 0.05) expect(toByte(v + 0.05)).toBeGreaterThanOrEqual(toByte(v));
+});
+
+describe('outline and eyes', () => {
+  const area = ({ coverage, size }: typeof sight) =>
+    coverage.reduce((sum, share) => sum + share, 0) / size ** 2;
+  test('along the outline pixels are shared: the head is as large in a coarse picture as in a fine one', () => {
+    const shared = sight.coverage.filter((share) => share > 0 && share < 1).length;
+    expect(shared).toBeGreaterThan(SIZE);
+    const fine = seeRows(grid, 3 * SIZE);
+    expect(Math.abs(area(sight) / area(fine) - 1)).toBeLessThan(0.006);
+    const hard = sight.materials.filter((each) => each !== MATERIALS.wall).length / SIZE ** 2;
+    expect(Math.abs(area(sight) / area(fine) - 1)).toBeLessThan(Math.abs(hard / area(fine) - 1));
+  });
+  test('a shared pixel lies between its two sides in brightness', () => {
+    const { pixels } = lit(light(0.6), pose(35, 20)).develop({
+      skin: 'light',
+      targetLx: 800,
+      matched: true,
+    });
+    const at = sight.coverage.findIndex(
+      (share, k) =>
+        share > 0.3 &&
+        share < 0.7 &&
+        sight.materials[k] === MATERIALS.wall &&
+        sight.coverage[k + 1] === 1 &&
+        sight.coverage[k - 1] === 0,
+    );
+    expect(at).toBeGreaterThan(0);
+    const [wall, shared, skin] = [at - 1, at, at + 1].map((k) => pixels[k * 4]!);
+    expect(shared).toBeGreaterThanOrEqual(Math.min(wall!, skin!));
+    expect(shared).toBeLessThanOrEqual(Math.max(wall!, skin!));
+  });
+  test('the eyes fill their own frame, and the light stands in them', () => {
+    const eyes = seeRows(grid, 160, 0, 1, 'eyes');
+    const share = (of: typeof sight) =>
+      of.materials.filter((each) => each === MATERIALS.eye).length / of.materials.length;
+    expect(share(eyes)).toBeGreaterThan(4 * share(sight));
+    // Nothing is drawn above and below their band.
+    expect(eyes.materials.slice(0, 160 * 10).every((each) => each === MATERIALS.none)).toBe(true);
+    const picture = new LitPicture(eyes, grid, light(0.4), pose(20, 15), ALL);
+    picture.refineInPlace(4);
+    const { pixels } = picture.develop({ skin: 'light', targetLx: 800, matched: true });
+    // In the dark of iris and pupil nothing is bright but the light itself.
+    const dark = [...eyes.materials].flatMap((each, k) => {
+      const at = [...eyes.places.slice(3 * k, 3 * k + 3)] as [number, number, number];
+      return each === MATERIALS.eye && eyePart(...at) !== 'white' ? [pixels[4 * k]!] : [];
+    });
+    expect(dark.filter((red) => red > 150).length).toBeGreaterThan(6);
+    expect(dark.filter((red) => red < 90).length).toBeGreaterThan(dark.length / 2);
+  });
 });

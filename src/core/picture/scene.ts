@@ -1,6 +1,6 @@
 import { prepareControls, type Control } from '../light/controls';
 import type { Vector } from '../light/vector';
-import { packEmitters, type EmitterField, type Source } from '../light/emitter';
+import { packEmitters, type EmitterField, type Emitter } from '../light/emitter';
 import { illuminanceLx } from '../light/illuminance';
 import { clusters, type Cluster } from './clusters';
 
@@ -28,7 +28,7 @@ export interface PictureLight {
 export const MOST_LAMPS = 64;
 
 /** Of any light's sources, those that stand for it in pictures. */
-export const lampsOf = (sources: readonly Source[], ownHalfM: number): Cluster[] =>
+export const lampsOf = (sources: readonly Emitter[], ownHalfM: number): Cluster[] =>
   clusters(sources, MOST_LAMPS, ownHalfM);
 
 /** A fixture's front as an even Lambertian rectangle that gives the stated lux at a distance. */

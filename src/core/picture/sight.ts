@@ -9,13 +9,23 @@ export const MATERIALS = { none: 0, skin: 1, eye: 2, shirt: 3, wall: 4, lip: 5 }
  */
 export interface Sight {
   size: number;
+  frame: FrameId;
   places: Float32Array;
   normals: Float32Array;
   materials: Uint8Array;
+  /** share of each pixel that the figure fills: between 0 and 1 along its outline only */
+  coverage: Float32Array;
 }
 
-/** Lens height and distance, and half of what it frames at the face; a portrait lens. */
-export const CAMERA = { x: 0, y: 0.0, z: 1.5, halfFrameM: 0.2, lookY: -0.035 } as const;
+/** What a square picture shows: middle and half its width at the face; `band`, which share of its height is drawn. */
+export const FRAMES = {
+  face: { x: 0, y: -0.035, halfM: 0.2, band: 1 },
+  eyes: { x: 0, y: EYE.y, halfM: 0.062, band: 0.28 },
+} as const;
+export type FrameId = keyof typeof FRAMES;
+
+/** Lens height and distance. */
+export const CAMERA = { x: 0, y: 0.0, z: 1.5 } as const;
 /** Plane of the wall behind, z. */
 const WALL_Z = -0.9;
 
@@ -23,36 +33,54 @@ const EPSILON = 0.00025;
 const MOST_STEPS = 72;
 
 /** Rows `first`, `first + every`, … of a square picture; the others stay empty. */
-export function seeRows(grid: HeadGrid, size: number, first = 0, every = 1): Sight {
+export function seeRows(
+  grid: HeadGrid,
+  size: number,
+  first = 0,
+  every = 1,
+  frame: FrameId = 'face',
+): Sight {
   const sight: Sight = {
     size,
+    frame,
     places: new Float32Array(size * size * 3),
     normals: new Float32Array(size * size * 3),
     materials: new Uint8Array(size * size),
+    coverage: new Float32Array(size * size),
   };
-  for (let row = first; row < size; row += every)
+  for (let row = first; row < size; row += every) {
+    if (!inBand(sight, row)) continue;
     for (let column = 0; column < size; column++) seePixel(grid, sight, row, column);
+  }
   return sight;
 }
 
+/** Rows of a frame that are drawn at all. */
+export const inBand = ({ size, frame }: Pick<Sight, 'size' | 'frame'>, row: number): boolean =>
+  Math.abs((2 * (row + 0.5)) / size - 1) <= FRAMES[frame].band;
+
 /** Direction of a pixel's ray from the camera, unit length. */
 export function pixelRay(
-  size: number,
+  { size, frame }: Pick<Sight, 'size' | 'frame'>,
   row: number,
   column: number,
 ): readonly [number, number, number] {
-  const reach = CAMERA.halfFrameM;
-  const x = ((2 * (column + 0.5)) / size - 1) * reach;
-  const y = (1 - (2 * (row + 0.5)) / size) * reach + CAMERA.lookY - CAMERA.y;
+  const { halfM, ...middle } = FRAMES[frame];
+  const x = ((2 * (column + 0.5)) / size - 1) * halfM + middle.x - CAMERA.x;
+  const y = (1 - (2 * (row + 0.5)) / size) * halfM + middle.y - CAMERA.y;
   const long = Math.hypot(x, y, CAMERA.z);
   return [x / long, y / long, -CAMERA.z / long];
 }
 
 function seePixel(grid: HeadGrid, sight: Sight, row: number, column: number): void {
-  const [ux, uy, uz] = pixelRay(sight.size, row, column);
+  const [ux, uy, uz] = pixelRay(sight, row, column);
   const at = row * sight.size + column;
   const t = headOnWay(grid, ux, uy, uz);
+  const pixelM = (2 * FRAMES[sight.frame].halfM) / sight.size;
+  const closest = nearest;
+  sight.coverage[at] = t < 0 ? 0 : 1;
   if (t < 0) {
+    if (closest < OUTLINE_PIXELS * pixelM) sight.coverage[at] = covered(grid, sight, row, column);
     const toWall = (WALL_Z - CAMERA.z) / uz;
     sight.places.set([CAMERA.x + toWall * ux, CAMERA.y + toWall * uy, WALL_Z], at * 3);
     sight.normals.set([0, 0, 1], at * 3);
@@ -61,9 +89,33 @@ function seePixel(grid: HeadGrid, sight: Sight, row: number, column: number): vo
   }
   const [x, y, z] = [CAMERA.x + t * ux, CAMERA.y + t * uy, CAMERA.z + t * uz];
   sight.places.set([x, y, z], at * 3);
-  sight.normals.set(normalAt(x, y, z), at * 3);
+  const [nx, ny, nz] = normalAt(x, y, z);
+  sight.normals.set([nx, ny, nz], at * 3);
   sight.materials[at] = materialAt(x, y, z);
+  if (-(nx * ux + ny * uy + nz * uz) < GRAZING)
+    sight.coverage[at] = covered(grid, sight, row, column);
 }
+
+/** Cosine to the skin below which a pixel may lie on the outline. */
+const GRAZING = 0.25;
+/** Rays each way of a pixel on the outline. */
+const FINE = 4;
+/** An outline is looked for where a ray passes so near to it. */
+const OUTLINE_PIXELS = 1.2;
+
+/** Share of a pixel's rays that meet the figure. */
+function covered(grid: HeadGrid, sight: Sight, row: number, column: number): number {
+  let met = 0;
+  for (let i = 0; i < FINE * FINE; i++) {
+    const [down, across] = [(Math.floor(i / FINE) + 0.5) / FINE, ((i % FINE) + 0.5) / FINE];
+    const [ux, uy, uz] = pixelRay(sight, row - 0.5 + down, column - 0.5 + across);
+    if (headOnWay(grid, ux, uy, uz) >= 0) met++;
+  }
+  return met / FINE ** 2;
+}
+
+/** How near the last ray came to the figure before it went away from it again. */
+let nearest = Infinity;
 
 /** Way to the figure along a ray from the camera; −1 past it. */
 function headOnWay(grid: HeadGrid, ux: number, uy: number, uz: number): number {
@@ -71,6 +123,7 @@ function headOnWay(grid: HeadGrid, ux: number, uy: number, uz: number): number {
   const [ox, oy, oz] = [CAMERA.x - CENTRE[0], CAMERA.y - CENTRE[1], CAMERA.z - CENTRE[2]];
   const b = ox * ux + oy * uy + oz * uz;
   const inside = b * b - (ox * ox + oy * oy + oz * oz - REACH * REACH);
+  nearest = Infinity;
   if (inside < 0) return -1;
   const end = -b + Math.sqrt(inside);
   let t = -b - Math.sqrt(inside);
@@ -83,6 +136,8 @@ function headOnWay(grid: HeadGrid, ux: number, uy: number, uz: number): number {
     const baked = gridDistance(grid, x, y, z);
     const d = baked > 1.5 * grid.cellM ? baked - grid.cellM / 2 : headDistance(x, y, z);
     if (d < EPSILON) return t;
+    // Having come near it goes away again: the outline is about there.
+    if (d > last && last < nearest) nearest = last;
     // Melted shapes are a little farther than their sum says: a step is kept short of it.
     t += 0.9 * d;
     last = d;

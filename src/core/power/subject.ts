@@ -1,3 +1,4 @@
+import { subjectM } from '../build/front';
 import type { ResolvedBuild } from '../build/resolvedBuild';
 import { uprightAt, type Thing } from '../build/things';
 import type { Shot, Use } from '../location/shot';
@@ -13,14 +14,15 @@ const WHO: Record<Use, Pick<Thing, 'name' | 'burns'>> = {
 };
 
 /** What the beam falls on at the shot's distance, unless a layer or a bounce stands between. */
-export function subjectThings({ mouth, frontM }: ResolvedBuild, shot: Shot): Thing[] {
+export function subjectThings(resolved: ResolvedBuild, shot: Shot): Thing[] {
+  const { mouth } = resolved;
   if (mouth && (mouth.bounce || mouth.layers.length > 0)) return [];
   return [
     {
       ...WHO[shot.use],
       id: 'subject',
       limitC: null,
-      place: uprightAt(shot.coverageWidthM, shot.coverageHeightM, frontM + shot.distanceM),
+      place: uprightAt(shot.coverageWidthM, shot.coverageHeightM, subjectM(resolved, shot)),
       ref: 'seat-0',
       field: 'shot.distanceM',
     },

@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { packEmitters } from '../light/emitter';
 import { illuminanceLx } from '../light/illuminance';
 import { annulusReturn } from '../light/annulus';
-import { fluxOf, sampleField } from '../formats/photometric';
+import { distributionOf, fluxOf } from '../light/farField';
+import { sourceField } from '../light/lightField';
 import { readUnitSpread } from '../formats/unitSpread';
 import { writeIes } from '../formats/ies';
 import { writeEulumdat } from '../formats/eulumdat';
@@ -141,7 +142,7 @@ describe('any measured spread', () => {
 describe('files', () => {
   const photometry = (spread: Spread) => ({
     name: 'unit',
-    ...sampleField(packEmitters([emitter(spread)]), 0.1),
+    ...distributionOf(sourceField([emitter(spread)]), [0, 0, 0], 0.1),
     lampLm: 1000,
     wattsW: 9,
     cctK: null,

@@ -18,7 +18,8 @@ import { useWorkplace } from '../shell/useWorkplace';
 import { useProduction } from '../store/context';
 import { FixtureChoice } from '../verdict/FixtureChoice';
 import { LightPad } from './LightPad';
-import { paint, savePng, type View } from './paint';
+import { FRAMES } from '@/core/picture/sight';
+import { paint, paintBand, savePng, type View } from './paint';
 import { FULL_RAYS, useLitHead, type Picture } from './useLitHead';
 import { StopsScale } from './StopsScale';
 
@@ -84,6 +85,7 @@ export default function FaceSheet({ build, readouts }: { build: Build; readouts:
     <div className="grid grid-cols-[minmax(0,1fr)_176px] gap-3 max-md:grid-cols-1">
       <Head
         own={own.picture}
+        eyes={own.eyes}
         other={other.picture}
         view={view}
         broken={own.broken}
@@ -157,8 +159,32 @@ function along(curve: WorkedOut['fallOff'], distanceM: number): number | null {
   return a.illuminanceLx * (b.illuminanceLx / a.illuminanceLx) ** t;
 }
 
+/** Half a pixel inside, so that no empty row shows. */
+const BAND = FRAMES.eyes.band - 0.01;
+
+/** Both eyes large, for what stands in them: this very source, as bright as it is. */
+function Eyes({ picture }: { picture: Picture | null }) {
+  const canvas = useRef<HTMLCanvasElement>(null);
+  useEffect(() => {
+    if (canvas.current && picture) paintBand(canvas.current, picture, BAND);
+  }, [picture]);
+  return (
+    <canvas
+      ref={canvas}
+      width={CANVAS}
+      height={Math.round(CANVAS * BAND)}
+      role="img"
+      aria-label="The mannequin’s eyes, large, with this light in them"
+      data-eyes={picture ? 'drawn' : 'none'}
+      className="mx-auto mt-1 block w-full max-w-[430px] bg-[#14110d]"
+    />
+  );
+}
+
 interface HeadProps {
   own: Picture | null;
+  /** the eyes large */
+  eyes: Picture | null;
   other: Picture | null;
   view: View;
   broken: boolean;
@@ -166,7 +192,7 @@ interface HeadProps {
   fixtureName: string | null;
 }
 
-function Head({ own, other, view, broken, name, fixtureName }: HeadProps) {
+function Head({ own, eyes, other, view, broken, name, fixtureName }: HeadProps) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const [wipe, setWipe] = useState(0.5);
   useEffect(() => {
@@ -212,6 +238,7 @@ function Head({ own, other, view, broken, name, fixtureName }: HeadProps) {
           Save as PNG
         </button>
       </figcaption>
+      <Eyes picture={eyes} />
     </figure>
   );
 }

@@ -50,6 +50,16 @@ export function paint(
   context.fillRect(from - 1, 0, 2, height);
 }
 
+/** The band of a picture that is drawn at all, over the whole canvas. */
+export function paintBand(canvas: HTMLCanvasElement, picture: Picture, band: number): void {
+  const { size } = picture;
+  const high = size * band;
+  const context = canvas.getContext('2d')!;
+  context.imageSmoothingQuality = 'high';
+  const from = (size - high) / 2;
+  context.drawImage(sheetOf(picture), 0, from, size, high, 0, 0, canvas.width, canvas.height);
+}
+
 /** Hands a canvas to the browser as a PNG file. */
 export function savePng(canvas: HTMLCanvasElement, name: string): void {
   canvas.toBlob((blob) => {

@@ -2,6 +2,7 @@
 import { useEffect, useState } from 'react';
 import type { PictureSettings } from '@/core/picture/lit';
 import type { PictureLight, Pose } from '@/core/picture/scene';
+import type { FrameId } from '@/core/picture/sight';
 import { lightHands, type Hand } from '@/workers/pool';
 
 /** One finished or half-finished picture. */
@@ -18,6 +19,8 @@ const QUICK = { size: 160, rays: 3 };
 const FULL_SIZE = 320;
 /** Rays added pass by pass, few enough to be stopped soon; all bring half-shadows' noise below 1 % of white. */
 const PASSES = [4, 4, 4, 4, 8, 8, 8, 8];
+/** The eyes drawn large, when the face is clean: edge of their square, and rays. */
+const EYES = { size: 320, rays: 16 };
 export const FULL_RAYS = PASSES.reduce((sum, rays) => sum + rays, 0);
 
 interface Drawing {
@@ -28,6 +31,7 @@ interface Drawing {
   refined: boolean;
   signal: AbortSignal;
   onPicture: (picture: Picture) => void;
+  onEyes: (picture: Picture) => void;
 }
 
 /** The picture with every hand drawing its share of the rows; a hand that dies leaves them dark. */
@@ -37,6 +41,7 @@ async function drawn(
   size: number,
   rays: number,
   begin: boolean,
+  frame: FrameId = 'face',
 ): Promise<Picture> {
   const picture: Picture = {
     size,
@@ -50,8 +55,8 @@ async function drawn(
       const part = await hand.call(
         (worker) =>
           worker.draw(
-            `${slot} ${size}`,
-            begin ? { light, pose, size, rows } : null,
+            `${slot} ${frame} ${size}`,
+            begin ? { light, pose, size, rows, frame } : null,
             rays,
             settings,
           ),
@@ -81,6 +86,8 @@ async function refine(job: Drawing): Promise<void> {
     rays += more;
     job.onPicture({ ...picture, rays });
   }
+  const eyes = await drawn(hands, job, EYES.size, EYES.rays, true, 'eyes');
+  if (!job.signal.aborted) job.onEyes({ ...eyes, rays: EYES.rays });
 }
 
 /**
@@ -94,8 +101,9 @@ export function useLitHead(
   pose: Pose,
   settings: PictureSettings,
   refined = true,
-): { picture: Picture | null; broken: boolean } {
+): { picture: Picture | null; eyes: Picture | null; broken: boolean } {
   const [picture, setPicture] = useState<Picture | null>(null);
+  const [eyes, setEyes] = useState<Picture | null>(null);
   const [broken, setBroken] = useState(false);
   const { distanceM, azimuthRad, elevationRad } = pose;
   const { skin, targetLx, matched } = settings;
@@ -112,6 +120,7 @@ export function useLitHead(
         refined,
         signal: abort.signal,
         onPicture: setPicture,
+        onEyes: setEyes,
       }).then(
         () => setBroken(false),
         () => setBroken(true),
@@ -120,7 +129,7 @@ export function useLitHead(
     void turn;
     return () => abort.abort();
   }, [slot, light, distanceM, azimuthRad, elevationRad, skin, targetLx, matched, refined]);
-  return { picture: light ? picture : null, broken };
+  return { picture: light ? picture : null, eyes: light ? eyes : null, broken };
 }
 
 const running = new Map<string, { next: (() => Promise<void>) | null }>();

@@ -28,7 +28,7 @@ export default function FittingSheet({ build }: { build: Build }) {
     <div className="py-2" data-fitting={busy ? 'asking' : 'known'} aria-busy={busy}>
       <p className="text-[13px] text-ink-soft">
         Equal lumens are not equal light: what counts is how much of them reaches the subject from “
-        {build.name}” as it stands. Instant estimate.
+        {build.name}” as it stands{simulatedText(answer)}.
       </p>
       <p role="status" className="sr-only">
         {busy ? 'Trying every unit of the shelf' : `${answer?.length ?? 0} units tried`}
@@ -56,6 +56,16 @@ export default function FittingSheet({ build }: { build: Build }) {
       )}
     </div>
   );
+}
+
+/** How the figures of light behind a mouth came about. */
+function simulatedText(answer: readonly Fitted[] | null): string {
+  const shares = (answer ?? []).flatMap(({ standardErrorLx, illuminanceLx }) =>
+    standardErrorLx === null ? [] : [standardErrorLx / illuminanceLx],
+  );
+  return shares.length
+    ? `: each simulated, ± ${(100 * Math.max(...shares)).toFixed(1)} % or less`
+    : '';
 }
 
 interface FittedRowProps {

@@ -1,5 +1,6 @@
 'use client';
 import { useEffect, useMemo, useState } from 'react';
+import type { EstimateScale } from '@/core/evaluate/field';
 import type { CavityModel } from '@/core/evaluate/evaluate';
 import type { Transported } from '@/core/light/transport/result';
 import { READOUT_RUN } from '@/core/light/transport/run';
@@ -7,7 +8,7 @@ import { lightHands } from '@/workers/pool';
 import { transport } from '@/workers/transport';
 
 /** Rooms remembered, so that going back to one never runs it again. */
-const MOST_KNOWN = 200;
+const MOST_KNOWN = 40;
 /** Only what rests is simulated; while a knob is held the estimate stands. */
 const REST_MS = 60;
 export const SEED = READOUT_RUN.seed;
@@ -19,7 +20,7 @@ export class KnownCavities {
   private readonly rooms = new Map<string, Transported>();
 
   /** how far the estimate was off when each build was last simulated */
-  readonly scales = new Map<string, number>();
+  readonly scales = new Map<string, EstimateScale>();
 
   get = (key: string): Transported | null => this.rooms.get(key) ?? null;
 

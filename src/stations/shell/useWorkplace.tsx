@@ -68,9 +68,7 @@ export function WorkplaceProvider({ children }: { children: React.ReactNode }) {
   const findings = answer?.findings ?? NO_FINDINGS;
   useEffect(() => {
     follow(readouts?.room ?? null);
-    const { extraction } = readouts ?? {};
-    if (build && extraction?.simulated)
-      known.scales.set(build.id, extraction.simulated / extraction.estimate);
+    if (build && readouts?.estimateScale) known.scales.set(build.id, readouts.estimateScale);
   }, [readouts, follow, known, build]);
 
   const goTo = useCallback<Workplace['goTo']>(

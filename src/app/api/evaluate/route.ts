@@ -2,6 +2,7 @@ import * as z from 'zod';
 import { readDocument } from '@/core/document/read';
 import { evaluate } from '@/core/evaluate/evaluate';
 import { evaluateSimulated, printable } from '@/core/evaluate/simulated';
+import { READOUT_RUN } from '@/core/light/transport/run';
 import { answering, problemAnswer } from '@/server/http/answer';
 import { withBody } from '@/server/http/body';
 import { rateLimit } from '@/server/http/rate';
@@ -13,7 +14,9 @@ const requestSchema = z.object({
   document: z.unknown(),
   buildId: z.string().max(64),
   gridCells: z.number().int().min(2).max(64).optional(),
-  /** simulates the light and adds the Glow station's readouts */
+  /** the estimate of light instead of the simulated one, and nothing of the Glow station */
+  instant: z.boolean().optional(),
+  /** of the simulation; as many as the screen follows unless it is said */
   photons: z.number().int().min(1).max(MOST_PHOTONS).optional(),
   seed: z.number().int().min(0).max(2_147_483_647).optional(),
 });
@@ -23,25 +26,28 @@ const simulations = rateLimit(60, 60_000);
 /** The same readouts as on screen, for scripts: document in, numbers out, nothing stored. */
 export const POST = (request: Request) =>
   answering(request, () =>
-    withBody(request, requestSchema, async ({ document, buildId, gridCells, photons, seed }) => {
-      const read = readDocument(document);
-      if (!read.ok) return problemAnswer(422, 'This cannot be worked out.', read.problems);
-      const waitS = photons === undefined ? 0 : simulations.waitS();
-      if (waitS > 0) {
-        const answer = problemAnswer(429, `Too many simulations at once: wait ${waitS} seconds.`);
-        answer.headers.set('retry-after', String(waitS));
-        return answer;
-      }
-      const found =
-        photons === undefined
+    withBody(
+      request,
+      requestSchema,
+      async ({ document, buildId, gridCells, instant, photons, seed }) => {
+        const read = readDocument(document);
+        if (!read.ok) return problemAnswer(422, 'This cannot be worked out.', read.problems);
+        const waitS = instant ? 0 : simulations.waitS();
+        if (waitS > 0) {
+          const answer = problemAnswer(429, `Too many simulations at once: wait ${waitS} seconds.`);
+          answer.headers.set('retry-after', String(waitS));
+          return answer;
+        }
+        const found = instant
           ? evaluate(read.value, buildId, { gridCells })
           : evaluateSimulated(
               read.value,
               buildId,
-              { photons, seed: seed ?? 1 },
-              { gridCells, glow: true },
+              { photons: photons ?? READOUT_RUN.photons, seed: seed ?? READOUT_RUN.seed },
+              { gridCells, glow: true, orEstimate: photons === undefined },
             );
-      if (found.ok) return Response.json(printable(found.value));
-      return problemAnswer(422, 'This cannot be worked out.', found.problems);
-    }),
+        if (found.ok) return Response.json(printable(found.value));
+        return problemAnswer(422, 'This cannot be worked out.', found.problems);
+      },
+    ),
   );

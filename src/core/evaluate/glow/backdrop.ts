@@ -1,3 +1,4 @@
+import { leavesM } from '../../build/front';
 import type { Production } from '../../document/production';
 import { bestWash, washOver, type Wash } from '../../light/wash';
 import type { Transported } from '../../light/transport/result';
@@ -25,9 +26,9 @@ export function backdropOf(
   const backdrop = { widthM: shot.coverageWidthM, heightM: shot.coverageHeightM };
   const here = { lights: 1, distanceM: shot.distanceM, spacingM: 0, toeInRad: 0 } as const;
   const best = (lights: 1 | 2) =>
-    bestWash(field, resolved.frontM, backdrop, lights, shot.evennessStops);
+    bestWash(field, leavesM(resolved), backdrop, lights, shot.evennessStops);
   return {
-    map: washOver(field, resolved.frontM, backdrop, here, MAP.columns, MAP.rows),
+    map: washOver(field, leavesM(resolved), backdrop, here, MAP.columns, MAP.rows),
     one: best(1),
     two: best(2),
   };

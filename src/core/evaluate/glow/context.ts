@@ -1,8 +1,17 @@
+import { estimateWithin } from '../../light/mouth';
 import type { Circuit } from '../../location/circuit';
 import type { Shot } from '../../location/shot';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
-import { farField, totalLumens, type FarField } from '../../light/farField';
-import { allRound, type LightResult } from '../light';
+import {
+  distributionOf,
+  farField,
+  fluxOf,
+  type Distribution,
+  type FarField,
+} from '../../light/farField';
+import { frontSize, leavesM } from '../../build/front';
+import { allRound } from '../field';
+import type { LightResult } from '../light';
 import type { Readout } from '../readout';
 
 /** Readouts of the Glow station, beside the ladder's rungs. */
@@ -34,30 +43,48 @@ export interface GlowContext {
   outLm: number;
 }
 
+/** A build's light all round, as files and spread are read from it. */
+export function aroundOf({ field }: LightResult, resolved: ResolvedBuild): Distribution {
+  const { widthM, heightM } = frontSize(resolved);
+  return distributionOf(
+    allRound(field, resolved),
+    [0, 0, leavesM(resolved)],
+    Math.max(widthM, heightM),
+  );
+}
+
 export function glowContext(
   light: LightResult,
   resolved: ResolvedBuild,
   shot: Shot,
   circuit: Circuit,
 ): GlowContext {
-  const sizeM = Math.max(resolved.apparent.widthM, resolved.apparent.heightM);
-  const field = allRound(light.field, resolved);
+  const around = aroundOf(light, resolved);
   return {
     light,
     resolved,
     shot,
     circuit,
-    far: farField(field, sizeM),
-    outLm: totalLumens(field, sizeM),
+    far: farField(around),
+    outLm: fluxOf(around),
   };
 }
 
+/** How far an estimate may be off. */
+export const estimateWords = ({ mouth }: ResolvedBuild): string =>
+  `instant estimate, within a factor of ${mouth ? estimateWithin(mouth) : 1}`;
+
+/** How figures that are read from the field are known. */
+export function fieldKnown(context: GlowContext): string {
+  const { standardErrorLx, totalLx } = context.light;
+  if (standardErrorLx === null || totalLx <= 0) return howKnown(context);
+  return `read from the simulated field, ± ${((100 * standardErrorLx) / totalLx).toFixed(1)} %`;
+}
+
 /** How the light's shares are known, in words for a working. */
-export function howKnown({ light }: Pick<GlowContext, 'light'>): string {
+export function howKnown({ light, resolved }: Pick<GlowContext, 'light' | 'resolved'>): string {
   const run = light.transported;
   if (run)
     return `simulated, ${run.photons} photons, seed ${run.seed}, ± ${(run.standardError * 100).toFixed(2)} %`;
-  return light.extraction === null
-    ? 'summed from every lamp'
-    : 'instant estimate, within a factor of two';
+  return light.extraction === null ? 'summed from every lamp' : estimateWords(resolved);
 }

@@ -25,7 +25,7 @@ const SMALL_MAP = 8;
 /** The run of a build's room; null for an open array, or a room that cannot be followed. */
 export function runFor(document: Production, buildId: string, run: Run): Transported | null {
   const lit = litBuild(document, buildId, null);
-  const room = lit && cavityOf(lit.resolved);
+  const room = lit && cavityOf(lit.resolved, lit.shot);
   return room && cannotRun(room.arrangement, run) === null ? simulate(room.arrangement, run) : null;
 }
 

@@ -5,7 +5,7 @@ import { buildWatts } from '../../power/watts';
 import { threeFigures } from '../../quantity';
 import { fluxOrigin, isoText } from '../lightRungs';
 import { given, leastSure } from '../readout';
-import { howKnown, type GlowContext, type GlowReadout } from './context';
+import { estimateWords, fieldKnown, type GlowContext, type GlowReadout } from './context';
 
 /** Which f-number, or which ISO speed, makes this light right. */
 export function camera({ light, shot }: GlowContext): GlowReadout {
@@ -63,7 +63,7 @@ export function extraction(context: GlowContext): GlowReadout[] {
         ? `simulated, ± ${(run.standardError * 100).toFixed(2)} %`
         : mouth.bounce
           ? 'two steps: lamp to surface, surface to subject'
-          : 'instant estimate, within a factor of two',
+          : estimateWords(resolved),
       state: run || mouth.bounce ? 'ok' : 'unknown',
       origin: leastSure(['computed', mouth.layers.length ? 'typical' : 'computed']),
       working: {
@@ -107,8 +107,8 @@ function lumensOut(context: GlowContext): GlowReadout {
     state: 'ok',
     origin: surenessOf(context),
     working: {
-      formula: 'Φ = Σ I(θ) · 2π(cos θ₁ − cos θ₂) over zones of 5° all round',
-      substituted: `${threeFigures(outLm)} lm of ${threeFigures(light.luminousFluxLm)} lm; ${howKnown(context)}`,
+      formula: 'Φ = Σ I(θ) · 2π(cos θ₁ − cos θ₂) over the zones of the photometric file, all round',
+      substituted: `${threeFigures(outLm)} lm of ${threeFigures(light.luminousFluxLm)} lm; ${fieldKnown(context)}`,
       inputs: [
         given(
           'Φ0',
@@ -135,8 +135,8 @@ function peak(context: GlowContext): GlowReadout {
     state: 'ok',
     origin: surenessOf(context),
     working: {
-      formula: 'I = E · d² at fifty sizes away',
-      substituted: `${threeFigures(far.peakCd)} cd; ${howKnown(context)}`,
+      formula: 'I = E · d² at a thousand sizes from where light leaves',
+      substituted: `${threeFigures(far.peakCd)} cd; ${fieldKnown(context)}`,
       inputs: [],
       source: 'Photometric law of distance; five-times rule, IES Lighting Handbook, from memory',
     },
@@ -163,7 +163,7 @@ function beam(context: GlowContext): GlowReadout {
     origin: 'computed',
     working: {
       formula: 'full width where I ≥ ½ peak (beam) and where I ≥ ⅒ peak (field)',
-      substituted: `beam ${beams[0]}, field ${beams[1]}, level × upright; ${howKnown(context)}`,
+      substituted: `beam ${beams[0]}, field ${beams[1]}, level × upright; ${fieldKnown(context)}`,
       inputs: [given('I', 'peak intensity', far.peakCd, 'luminousIntensity', 'computed')],
       source: 'Beam and field angle as in luminaire data sheets, common practice',
     },

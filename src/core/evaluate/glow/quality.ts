@@ -1,3 +1,4 @@
+import { leavesM, subjectM } from '../../build/front';
 import { mainsFlickerHz } from '../../flicker/shutter';
 import { bouncePatches } from '../../light/bounce';
 import { packEmitters } from '../../light/emitter';
@@ -78,20 +79,20 @@ const WALL = { widthM: 3, heightM: 2.5, cells: 8 };
 
 /** Light on the wall behind the subject, with and without doors, flags, hood and grid. */
 export function spill({ light, resolved, shot }: GlowContext): GlowReadout {
-  const planeM = resolved.frontM + shot.distanceM + WALL_BEHIND_M;
+  const planeM = subjectM(resolved, shot) + WALL_BEHIND_M;
   const mean = (field: typeof light.field) => {
     let sum = 0;
     for (let k = 0; k < WALL.cells ** 2; k++) {
       const x = (((k % WALL.cells) + 0.5) / WALL.cells - 0.5) * WALL.widthM;
       const y = ((Math.floor(k / WALL.cells) + 0.5) / WALL.cells - 0.5) * WALL.heightM;
-      sum += illuminanceLx(field, [x, y, planeM], [0, 0, -1]);
+      sum += field.illuminance([x, y, planeM], [0, 0, -1]);
     }
     return sum / WALL.cells ** 2;
   };
   const lx = mean(light.field);
-  const bareLx = mean({ ...light.field, controls: [] });
+  const bareLx = mean(light.field.passing([]));
   const under = stopsBetween(lx, light.totalLx);
-  const controlled = light.field.controls.length > 0;
+  const controlled = light.field.passages.length > 0;
   const cut = stopsBetween(lx, bareLx);
   return {
     id: 'spill',
@@ -231,12 +232,12 @@ export function bounceLoss({ resolved, light, shot }: GlowContext): GlowReadout[
   if (!bounce) return [];
   const turnedBack = bounce.lamps.map((lamp) => ({
     ...lamp,
-    positionM: [lamp.positionM[0], lamp.positionM[1], resolved.frontM] as const,
+    positionM: [lamp.positionM[0], lamp.positionM[1], leavesM(resolved)] as const,
     axis: [0, 0, 1] as const,
   }));
   const directLx = illuminanceLx(
     packEmitters(turnedBack),
-    [0, 0, resolved.frontM + shot.distanceM],
+    [0, 0, subjectM(resolved, shot)],
     [0, 0, -1],
   );
   const stops = stopsBetween(light.totalLx, directLx);

@@ -1,15 +1,16 @@
 import type { Production } from '../../document/production';
 import type { Transported } from '../../light/transport/result';
-import type { EmitterField } from '../../light/emitter';
+import type { LightField } from '../../light/lightField';
+import { frontSize, leavesM, subjectM } from '../../build/front';
+import { aroundOf } from './context';
 import { balanced } from '../../colour/display';
 import { frontLamps, lampsOf, type PictureLight } from '../../picture/scene';
 import { buildWatts } from '../../power/watts';
 import { fixtureIlluminanceLx, type Fixture } from '../../verdict/fixture';
 import type { Photometry } from '../../formats/photometric';
-import { sampleField } from '../../formats/photometric';
 import type { Shot } from '../../location/shot';
 import { findBuild, resolveScene, sceneOf } from '../context';
-import { allRound, evaluateLight, sourcesOf, type LightResult } from '../light';
+import { evaluateLight, type LightResult } from '../light';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
 
 /** A build worked out down to its sources; null when its form is unknown here. */
@@ -17,7 +18,7 @@ export interface Lit {
   shot: Shot;
   resolved: ResolvedBuild;
   light: LightResult;
-  field: EmitterField;
+  field: LightField;
 }
 
 export function litBuild(
@@ -47,15 +48,12 @@ export function buildPicture(
   const lit = litBuild(document, buildId, transported);
   if (!lit) return null;
   const { resolved, light, shot } = lit;
-  const { direct, returned } = sourcesOf(resolved, transported);
-  const scaled = direct.map((source) => ({
-    ...source,
-    luminousFluxLm: source.luminousFluxLm * light.patchScale,
-  }));
+  // As they show from the face: bright where it sees them bright.
+  const sources = light.field.sourcesFrom([0, 0, subjectM(resolved, shot)]);
   return {
-    lamps: lampsOf([...scaled, ...returned], patchHalf(resolved)),
+    lamps: lampsOf(sources, patchHalf(resolved)),
     controls: resolved.controls,
-    frontM: resolved.frontM,
+    frontM: leavesM(resolved),
     tint: light.cctK === null ? [1, 1, 1] : balanced(light.cctK, shot.cctK),
     faceLx: light.totalLx,
   };
@@ -84,18 +82,18 @@ export function photometryOf(
   if (!lit || lit.light.luminousFluxLm <= 0) return null;
   const { resolved, light } = lit;
   const run = light.transported;
-  const { widthM, heightM } = resolved.apparent;
+  const { widthM, heightM, round = false } = frontSize(resolved);
   const bulbs = resolved.groups.map(({ unit }) => unit.criRa.value);
   return {
     name: findBuild(document, buildId)!.name,
-    ...sampleField(allRound(lit.field, resolved), Math.max(widthM, heightM)),
+    ...aroundOf(light, resolved),
     lampLm: light.luminousFluxLm,
     wattsW: buildWatts(resolved.groups).nowW,
     cctK: light.cctK,
     criRa: bulbs.length ? Math.min(...bulbs) : null,
     widthM,
     heightM,
-    round: resolved.mouth?.shape === 'disc',
+    round: round || resolved.mouth?.shape === 'disc',
     date,
     notes: run
       ? [

@@ -1,12 +1,15 @@
 import { COLUMNS, STRIDE } from '../emitter';
 import { emitterLx } from '../illuminance';
 import { SURFACE_COLUMNS as AT } from '../transport/columns';
-import { MATTER, SURFACE_STRIDE } from '../transport/pack';
+import { MATTER, SURFACE_STRIDE, TYPE } from '../transport/pack';
 import type { Vector } from '../vector';
 import { CELLS } from './cells';
+import { MOST_MIRRORS } from './images';
+import { frameOf } from './layers';
+import { leavingCd, turnedCd } from './layerGrid';
 import { arrive, meet, reflect, wayFrom, type Way } from './meet';
 import type { MouthField } from './mouthField';
-import { deflect } from './survey';
+import { deflect, MOUNT_M } from './survey';
 
 // Bound by name: where globals are guarded a look-up of `Math` costs more than the root itself.
 const { PI, ceil, floor, max, min, sqrt } = Math;
@@ -17,8 +20,10 @@ const { axis: AXIS, exponent: EXPONENT } = COLUMNS;
 const PER_SURFACE = SURFACE_STRIDE;
 const { matter: MATTER_KIND, pass: PASS, upTo: UP_TO, deflection: DEFLECTION } = AT;
 const { wall: WALL, through: THROUGH } = MATTER;
+const POLYGON = TYPE.polygon;
 const PER_SIDE = CELLS;
 const [lampLx, nearest, goTo, mirrored, turned] = [emitterLx, meet, arrive, reflect, deflect];
+const [framed, leftBy, turnedBy] = [frameOf, leavingCd, turnedCd];
 
 /** A way back is given up when it would bring so little. */
 const LITTLE = 0.002;
@@ -29,8 +34,8 @@ const GRAZING = 0.02;
 const DIM = 1e-4;
 /** Lamps looked at from one place on a partial layer; of more, every so manieth by turns. */
 const LAMPS_A_PLACE = 48;
-/** As far behind a wall as this a face still lies on it. */
-const MOUNT_M = 0.003;
+/** In place of a part of a survey: the mean of all. */
+export const MEAN = -1;
 
 /**
  * Looks backwards into an arrangement: what scatters by Lambert’s law is read from the survey’s maps, mirrors and clear
@@ -40,10 +45,14 @@ const MOUNT_M = 0.003;
 export class Backward {
   private readonly probe: Way = wayFrom();
   private readonly near: Int32Array;
+  private readonly frame = new Float64Array(6);
   /** two numbers in [0, 1) that turn ways in partial layers, and one that takes turns among lamps */
   turn = [0, 0, 0];
 
-  constructor(private readonly field: MouthField) {
+  constructor(
+    private readonly field: MouthField,
+    private readonly mostLamps = LAMPS_A_PLACE,
+  ) {
     this.near = new Int32Array(field.lamps.count);
   }
 
@@ -74,7 +83,7 @@ export class Backward {
       if (tx * dx + ty * dy + tz * dz >= away || tx * mx + ty * my + tz * mz >= away)
         this.near[count++] = o;
     }
-    const step = max(1, ceil(count / LAMPS_A_PLACE));
+    const step = max(1, ceil(count / this.mostLamps));
     let sum = 0;
     for (let k = floor(this.turn[2]! * step); k < count; k += step) {
       const o = this.near[k]!;
@@ -97,23 +106,27 @@ export class Backward {
     return (sum * (exponent + 1)) / (2 * PI);
   }
 
-  /** Luminance of the white that a surface side would be, by the survey’s map. */
+  /** Luminance of the white that a surface side would be, by the survey’s map; of the mean of its parts by MEAN. */
   luminance(surface: number, side: number, x: number, y: number, z: number, part: number): number {
     const cell = this.field.charts[surface]!.cellOf(x, y, z);
-    return this.field.luminances[part]![(surface * 2 + side) * PER_SIDE + cell]!;
+    const { luminance, luminances } = this.field;
+    return (part < 0 ? luminance : luminances[part]!)[(surface * 2 + side) * PER_SIDE + cell]!;
   }
 
   /**
    * Luminance that arrives against a way back: what scatters by Lambert’s law is read from the maps, mirrors and clear
    * layers are followed, lamps are met as balls. Straight light of the lamps is counted elsewhere, until a mirror or a
    * layer has turned the way.
+   * @param clear  the way comes from outside by nothing but a clear exit: what plane mirrors then show is counted elsewhere
    */
-  arriving(way: Way, part: number): number {
-    const { packed } = this.field;
+  arriving(way: Way, part: number, clear = false): number {
+    const { packed, images } = this.field;
     const { surfaces } = packed;
     let left = 1;
     let sum = 0;
     let lampsShow = false;
+    // Mirrors still to come before a lamp shows that was not counted as an image.
+    let known = clear && images.length > 0 ? MOST_MIRRORS : 0;
     for (let step = 0; step < MOST_STEPS; step++) {
       const found = nearest(packed, way);
       if (lampsShow) sum += left * this.lampsOn(way, found < 0 ? Infinity : way.t);
@@ -126,11 +139,14 @@ export class Backward {
         sum += left * (pass - upTo) * own;
         left *= upTo;
         mirrored(way);
-        lampsShow = true;
+        known = surfaces[o] === POLYGON ? known - 1 : -1;
+        lampsShow = known < 0;
       } else {
         const exponent = surfaces[o + DEFLECTION]!;
         const through = surfaces[o + MATTER_KIND] === THROUGH;
         if (exponent !== 0) sum += left * (upTo - pass) * own;
+        if (this.field.grids[found])
+          return through ? sum + left * this.leaving(found, way, part) : sum;
         if (exponent < 0 && through)
           sum += left * pass * this.luminance(found, 1 - way.side, way.px, way.py, way.pz, part);
         if (exponent === 0 && !through) {
@@ -153,6 +169,25 @@ export class Backward {
     return sum;
   }
 
+  /** Luminance of a partial layer against a way back that has come to it, by its table. */
+  private leaving(surface: number, way: Way, part: number): number {
+    const place = surface * 2 + way.side;
+    const table = part < 0 ? this.field.leaving[place] : this.field.passing[part]![place];
+    if (!table) return 0;
+    const { frame } = this;
+    const { dx, dy, dz, nx, ny, nz } = way;
+    framed(nx, ny, nz, frame);
+    const u = -(dx * frame[0]! + dy * frame[1]! + dz * frame[2]!);
+    const v = -(dx * frame[3]! + dy * frame[4]! + dz * frame[5]!);
+    const chart = this.field.charts[surface]!;
+    const cell = chart.cellOf(way.px, way.py, way.pz);
+    const areaM2 = chart.areasM2[cell]!;
+    if (areaM2 === 0) return 0;
+    const cosine = max(GRAZING, -(dx * nx + dy * ny + dz * nz));
+    const read = part < 0 ? leftBy : turnedBy;
+    return read(table, this.field.grids[surface]!, cell, u, v) / areaM2 / cosine;
+  }
+
   /** Light that a partial layer sends on against a way back, times the cosine it leaves by. */
   scattered(way: Way, exponent: number, part: number): number {
     const [nx, ny, nz] = [-way.nx, -way.ny, -way.nz];
@@ -173,7 +208,7 @@ export class Backward {
   /** Luminance of the lamps that a way meets before it ends: balls and faces that neither block nor absorb. */
   private lampsOn({ px, py, pz, dx, dy, dz }: Way, untilM: number): number {
     const { lamps, radiiM, lampBox } = this.field;
-    if (!crosses(lampBox, px, py, pz, dx, dy, dz)) return 0;
+    if (!crosses(lampBox, px, py, pz, dx, dy, dz, untilM)) return 0;
     let sum = 0;
     const { data } = lamps;
     for (let o = 0; o < lamps.count * LAMP_STRIDE; o += LAMP_STRIDE) {
@@ -207,7 +242,7 @@ export class Backward {
   }
 }
 
-/** Whether a way crosses a box at all, by slabs. */
+/** Whether a way crosses a box before it ends, by slabs. */
 function crosses(
   [low, high]: readonly [Vector, Vector],
   px: number,
@@ -216,8 +251,9 @@ function crosses(
   dx: number,
   dy: number,
   dz: number,
+  untilM: number,
 ): boolean {
-  let [near, far] = [0, Infinity];
+  let [near, far] = [0, untilM];
   const slab = (from: number, to: number, p: number, d: number) => {
     const [a, b] = [(from - p) / d, (to - p) / d];
     near = max(near, min(a, b));

@@ -8,6 +8,23 @@ const { PI, abs, atan2, cos, floor, hypot, max, min, sin, sqrt } = Math;
 /** Cells along each side of a surface's map. */
 export const SIDE = 16;
 export const CELLS = SIDE * SIDE;
+/** Blocks of cells along each side of an exit whose light is told apart. */
+const BLOCK_SIDE = 4;
+export const BLOCKS = BLOCK_SIDE * BLOCK_SIDE;
+/** Cells along a side of a block. */
+const WITHIN = SIDE / BLOCK_SIDE;
+
+export const blockOfCell = (cell: number): number =>
+  floor(cell / SIDE / WITHIN) * BLOCK_SIDE + floor((cell % SIDE) / WITHIN);
+
+/** Cells of a block, row by row. */
+export function cellsOfBlock(block: number): number[] {
+  const [column, row] = [(block % BLOCK_SIDE) * WITHIN, floor(block / BLOCK_SIDE) * WITHIN];
+  return Array.from(
+    { length: WITHIN * WITHIN },
+    (_, k) => (row + floor(k / WITHIN)) * SIDE + column + (k % WITHIN),
+  );
+}
 
 /** A point of a surface by two numbers in [0, 1), even by area where `areaAt` is even. */
 export interface Chart {
@@ -17,6 +34,8 @@ export interface Chart {
   areasM2: Float64Array;
   /** a point by its chart: where, and the m² that one by one of the chart is there; 0 outside */
   at: (u: number, v: number, out: Float64Array) => number;
+  /** the same without asking whether it is inside */
+  middle: (u: number, v: number, out: Float64Array) => void;
 }
 
 const clampCell = (share: number): number =>
@@ -82,6 +101,7 @@ const evenChart = (areaM2: number, { cellOf, put }: Even): Chart => ({
     put(u, v, out);
     return areaM2;
   },
+  middle: put,
 });
 
 /** By angle, and by area along its axis: wider ends get more. */
@@ -142,6 +162,10 @@ function polygonChart(points: readonly Vector[]): Chart {
     for (let i = 0; i < fine; i++)
       if (inside((i + 0.5) / fine, (j + 0.5) / fine))
         areasM2[floor(j / FINE) * SIDE + floor(i / FINE)]! += (w * h) / fine ** 2;
+  const put = (u: number, v: number, out: Float64Array) => {
+    for (let axis = 0; axis < 3; axis++)
+      out[axis] = origin[axis]! + u * w * across[axis]! + v * h * up[axis]!;
+  };
   return {
     cellOf: (x, y, z) =>
       joined(
@@ -151,9 +175,9 @@ function polygonChart(points: readonly Vector[]): Chart {
     areasM2,
     at: (u, v, out) => {
       if (!inside(u, v)) return 0;
-      for (let axis = 0; axis < 3; axis++)
-        out[axis] = origin[axis]! + u * w * across[axis]! + v * h * up[axis]!;
+      put(u, v, out);
       return w * h;
     },
+    middle: put,
   };
 }

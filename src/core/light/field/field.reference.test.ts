@@ -10,9 +10,10 @@ import {
 import { packArrangement } from '../transport/pack';
 import { SURVEY_PARTS } from '../transport/tally';
 import { sheet, standardBox, standardPan, wall } from '../transport/testing';
-import { mouthLx, type Read } from './gather';
+import { mouthLx } from './gather';
 import { mouthField } from './mouthField';
 import { surveyPart } from './survey';
+import { countedLx } from './testing';
 
 const fieldOf = (room: Arrangement, seed = 1, parts = SURVEY_PARTS) => {
   const packed = packArrangement(room);
@@ -74,86 +75,7 @@ describe('closed forms', () => {
   });
 });
 
-/** Seeded numbers of the test’s own [Marsaglia 2003, xorshift; from memory]. */
-function numbers(seed: number): () => number {
-  let x = seed;
-  return () => {
-    x ^= x << 13;
-    x ^= x >>> 17;
-    x ^= x << 5;
-    return (x >>> 0) / 2 ** 32;
-  };
-}
-
-/**
- * A tracer of its own for the straight box: photons one by one, counted where they meet a disc on the axis.
- * @returns lux a lumen with its standard error
- */
-function counted(
-  front: LayerMatter,
-  matter: WallMatter,
-  z: number,
-  radiusM: number,
-  n: number,
-): Read {
-  const next = numbers(20261126);
-  const exponent = Math.log(0.5) / Math.log(Math.cos((front.spreadDeg * Math.PI) / 360));
-  const turnedAbout = (axis: number[], cosine: number): number[] => {
-    const helper = Math.abs(axis[0]!) < 0.9 ? [1, 0, 0] : [0, 1, 0];
-    const u = unit(crossed(axis, helper));
-    const v = crossed(axis, u);
-    const [sine, round] = [Math.sqrt(Math.max(0, 1 - cosine * cosine)), 2 * Math.PI * next()];
-    return [0, 1, 2].map(
-      (k) => cosine * axis[k]! + sine * (Math.cos(round) * u[k]! + Math.sin(round) * v[k]!),
-    );
-  };
-  const high = [SIDE / 2, SIDE / 2, DEPTH];
-  const low = [-SIDE / 2, -SIDE / 2, 0];
-  let hits = 0;
-  for (let photon = 0; photon < n; photon++) {
-    let d = turnedAbout([0, 0, 1], 2 * next() - 1);
-    // From its ball: anywhere on the disc across the way.
-    const off = turnedAbout(d, 0).map((each) => each * BALL * Math.sqrt(next()));
-    let p = [off[0]!, off[1]!, HIGH + off[2]!];
-    for (let step = 0; step < 500; step++) {
-      const ways = d.map((way, k) => ((way > 0 ? high[k]! : low[k]!) - p[k]!) / way);
-      const axis = ways.indexOf(Math.min(...ways));
-      p = p.map((each, k) => each + ways[axis]! * d[k]!);
-      const inward = [0, 0, 0].map((_, k) => (k === axis ? -Math.sign(d[axis]!) : 0));
-      const mirrored = d.map((each, k) => (k === axis ? -each : each));
-      const draw = next();
-      if (axis === 2 && d[2]! > 0) {
-        const { transmittance: pass, backReflectance } = front;
-        if (draw >= pass + backReflectance) break;
-        if (draw >= pass) {
-          d = turnedAbout(inward, Math.sqrt(next()));
-          continue;
-        }
-        if (front.spreadDeg >= 110) d = turnedAbout([0, 0, 1], Math.sqrt(next()));
-        else if (front.spreadDeg > 0) d = turnedAbout(d, next() ** (1 / (exponent + 1)));
-        d[2] = Math.abs(d[2]!);
-        const t = (z - p[2]!) / d[2];
-        if (Math.hypot(p[0]! + t * d[0]!, p[1]! + t * d[1]!) < radiusM) hits++;
-        break;
-      }
-      if (draw >= matter.reflectance) break;
-      d =
-        draw < matter.reflectance * matter.mirrorShare
-          ? mirrored
-          : turnedAbout(inward, Math.sqrt(next()));
-    }
-  }
-  const each = 1 / n / (Math.PI * radiusM ** 2);
-  return { value: hits * each, standardError: Math.sqrt(hits) * each };
-}
-const crossed = (a: number[], b: number[]): number[] => [
-  a[1]! * b[2]! - a[2]! * b[1]!,
-  a[2]! * b[0]! - a[0]! * b[2]!,
-  a[0]! * b[1]! - a[1]! * b[0]!,
-];
-const unit = (a: number[]): number[] => a.map((each) => each / Math.hypot(...a));
-
-describe('against photons counted one by one at a disc, by a tracer of the test’s own', () => {
+describe('against photons counted one by one at a disc, by the tests’ own tracer', () => {
   test.each([
     ['open, white walls', OPEN, wall(0.85), 0.8],
     ['open, half mirrors', OPEN, wall(0.85, 0.6), 0.8],
@@ -162,8 +84,9 @@ describe('against photons counted one by one at a disc, by a tracer of the test�
     ['full layer, half mirrors', sheet(0.62, 0.3), wall(0.85, 0.6), 0.8],
   ])('%s', (_, front, matter, z) => {
     const radiusM = 0.15;
-    const found = mouthLx(fieldOf(box(front, matter, matter)), ahead(z), [], 8192, 2 * radiusM);
-    const told = counted(front, matter, z, radiusM, 90_000);
+    const room = box(front, matter, matter);
+    const found = mouthLx(fieldOf(room), ahead(z), [], 8192, 2 * radiusM);
+    const told = countedLx(room, [], z, radiusM, 60_000);
     const apart = Math.abs(found.value - told.value);
     expect(told.standardError / told.value).toBeLessThan(0.025);
     expect(apart).toBeLessThan(3 * Math.hypot(found.standardError, told.standardError));

@@ -1,19 +1,26 @@
 import type { Passage } from '../controls';
 import type { Vector } from '../vector';
-import { Backward } from './backward';
+import { Backward, MEAN } from './backward';
+import { BLOCKS, blockOfCell, SIDE } from './cells';
 import { arrive, meet, wayFrom, type Way } from './meet';
 import type { Exit, MouthField } from './mouthField';
 import { sequence } from './sequence';
-import { onDisc, straightLx } from './straight';
+import { onDisc } from './disc';
+import { shownLx } from './straight';
+import { toldExits, toldLx, type ToldExit } from './told';
 
 // Bound by name: where globals are guarded a look-up of `Math` costs more than the root itself.
-const { hypot, max, round, sqrt } = Math;
+const { floor, hypot, max, round, sqrt } = Math;
 
 // Bound to this module: bundlers read an imported name off its module at every use, millions of times here.
 const [nearest, goTo, point, fill] = [meet, arrive, onDisc, sequence];
 
 /** A meter’s receptor [docs/model/transport.md]. */
 export const RECEPTOR_M = 0.06;
+
+/** Places on a receptor, a golden turn apart. */
+const PLACES_ON_IT = 8;
+const GOLDEN = 0.618034;
 
 /** Places of an exit by which it is told how much of it is seen. */
 const PROBES = 24;
@@ -32,7 +39,7 @@ export interface Read {
 }
 
 /** Light by way of the exits, looked at from one receiver after another. */
-class Reader {
+export class Reader {
   private readonly way: Way = wayFrom();
   private readonly place = new Float64Array(3);
   private readonly numbers = new Float64Array(6);
@@ -41,35 +48,50 @@ class Reader {
   constructor(
     private readonly field: MouthField,
     private readonly passages: readonly Passage[],
+    mostLamps?: number,
   ) {
-    this.backward = new Backward(field);
+    this.backward = new Backward(field, mostLamps);
   }
 
-  /** Illuminance by way of the exits, by one part of the survey; lux a lamp lumen. */
+  /**
+   * Illuminance by way of the exits, by one part of the survey; lux a lamp lumen.
+   * @param into  where each block's own part of it is added; nothing is where it is null
+   */
   throughExits(
     receiver: Receiver,
     shares: readonly number[],
     part: number,
     count: number,
     spreadM: number,
+    into: Float64Array | null = null,
   ): number {
     let sum = 0;
-    this.field.exits.forEach((exit, at) => {
+    this.field.open.forEach((exit, at) => {
       const share = shares[at]!;
       if (share === 0) return;
       const places = max(16, round(count * share));
       let own = 0;
-      for (let k = 0; k < places; k++) own += this.fromPlace(exit, receiver, part, k, spreadM);
+      for (let k = 0; k < places; k++) {
+        const lx = this.fromPlace(exit, receiver, part, k, spreadM);
+        own += lx;
+        if (into && lx > 0) into[at * BLOCKS + this.block()]! += lx / places;
+      }
       sum += own / places;
     });
     return sum;
+  }
+
+  /** Block of the place looked at last. */
+  private block(): number {
+    const { numbers } = this;
+    return blockOfCell(floor(numbers[1]! * SIDE) * SIDE + floor(numbers[0]! * SIDE));
   }
 
   /** How much of its sky each exit fills as a receiver sees it, of all exits together: where to look how often. */
   shares({ pointM, normal }: Receiver): number[] {
     const { place, way, field } = this;
     const [x, y, z] = pointM;
-    const filled = field.exits.map((exit) => {
+    const filled = field.open.map((exit) => {
       let sum = 0;
       for (let k = 0; k < PROBES; k++) {
         fill(this.numbers, k, 0);
@@ -131,16 +153,23 @@ class Reader {
     const solid = (exit.passes * area * facing * open) / squared;
     const { backward } = this;
     backward.turn = [numbers[4]!, numbers[5]!, numbers[2]!];
-    if (exit.exponent < 0)
-      return solid * leaving * backward.luminance(exit.surface, exit.inside, x, y, z, part);
-    if (exit.exponent === 0) return solid * leaving * backward.arriving(way, part);
+    if (exit.exponent === 0) return solid * leaving * backward.arriving(way, part, true);
     return solid * backward.scattered(way, exit.exponent, part);
   }
 }
 
+const told = new WeakMap<MouthField, ToldExit[]>();
+
+/** The told exits of a field, made once. */
+export function toldOf(field: MouthField): ToldExit[] {
+  const known = told.get(field) ?? toldExits(field);
+  told.set(field, known);
+  return known;
+}
+
 /**
  * Illuminance on a receptor anywhere outside, lux, with its standard error.
- * @param count  places looked at on the exits
+ * @param count  places looked at on the exits that have to be looked through
  */
 export function mouthLx(
   field: MouthField,
@@ -149,18 +178,29 @@ export function mouthLx(
   count = 512,
   receptorM = RECEPTOR_M,
 ): Read {
-  const reader = new Reader(field, passages);
-  const straight = straightLx(field, receiver.pointM, receiver.normal, passages);
-  const shares = reader.shares(receiver);
+  const { pointM, normal } = receiver;
   const parts = field.luminances.length;
   const each = max(16, round(count / parts));
-  const values = field.luminances.map((_, part) =>
-    reader.throughExits(receiver, shares, part, each, receptorM / 2),
+  const known = toldOf(field);
+  const looked = field.open.length > 0 ? new Reader(field, passages) : null;
+  const shares = looked?.shares(receiver) ?? [];
+  const told = (at: Vector, part: number) =>
+    known.reduce((all, exit) => all + toldLx(field, exit, part, passages, at, normal), 0);
+  // What is known without looking is read all over the receptor; its error, in the middle.
+  let sum = 0;
+  for (let k = 0; k < PLACES_ON_IT; k++) {
+    const at = point(pointM, normal, receptorM / 2, (k + 0.5) / PLACES_ON_IT, (k * GOLDEN) % 1);
+    sum += told(at, MEAN) + shownLx(field, at, normal, passages);
+  }
+  const seen = field.luminances.map(
+    (_, part) => looked?.throughExits(receiver, shares, part, each, receptorM / 2) ?? 0,
   );
-  const mean = values.reduce((sum, value) => sum + value, 0) / parts;
-  const spread = values.reduce((sum, value) => sum + (value - mean) ** 2, 0);
+  const values = seen.map((lx, part) => lx + told(pointM, part));
+  const middle = values.reduce((all, lx) => all + lx, 0) / parts;
+  const spread = values.reduce((all, lx) => all + (lx - middle) ** 2, 0);
+  const through = seen.reduce((all, lx) => all + lx, 0) / parts;
   return {
-    value: (straight + mean) * field.sentLm,
+    value: (sum / PLACES_ON_IT + through) * field.sentLm,
     standardError: parts > 1 ? sqrt(spread / (parts - 1) / parts) * field.sentLm : Infinity,
   };
 }

@@ -1,14 +1,18 @@
-import { STRIDE as LAMP_STRIDE } from '../emitter';
+import { COLUMNS, STRIDE as LAMP_STRIDE } from '../emitter';
 import { emitterLx } from '../illuminance';
+import type { Emitter } from '../emitter';
 import type { Passage } from '../controls';
 import { SURFACE_COLUMNS as AT } from '../transport/columns';
 import { MATTER, SURFACE_STRIDE } from '../transport/pack';
 import type { Vector } from '../vector';
+import { onDisc } from './disc';
 import { arrive, meet, wayFrom, type Way } from './meet';
+import { BLOCKS, blockOfCell } from './cells';
+import { imagesLx } from './images';
 import type { MouthField } from './mouthField';
 
 // Bound by name: where globals are guarded a look-up of `Math` costs more than the root itself.
-const { PI, cos, hypot, sin, sqrt } = Math;
+const { hypot } = Math;
 
 /** Places on a lamp from which its straight light comes, where it has few. */
 const PLACES_A_LAMP = 16;
@@ -17,7 +21,7 @@ const GOLDEN = 0.618034;
 const MOST_CLEAR = 8;
 
 /** Straight light of the lamps through clear exits to a point; lux a lamp lumen. */
-export function straightLx(
+function straightLx(
   field: MouthField,
   [x, y, z]: Vector,
   [nx, ny, nz]: Vector,
@@ -29,18 +33,77 @@ export function straightLx(
   const way = wayFrom();
   let sum = 0;
   for (let o = 0; o < lamps.count * LAMP_STRIDE; o += LAMP_STRIDE) {
-    const lx = emitterLx(lamps, o, x, y, z, nx, ny, nz);
-    if (lx === 0) continue;
+    if (emitterLx(lamps, o, x, y, z, nx, ny, nz) === 0) continue;
     let seen = 0;
     for (let k = 0; k < places; k++) {
       setOut(field, way, o, k, places, x, y, z);
-      let open = 1;
-      for (const passage of passages) open *= passage(way.px, way.py, way.pz, x, y, z);
-      if (open > 0) seen += open * clear(field, way, x, y, z);
+      // From each place of its own: the lamp moved there is the point moved the other way.
+      const [lx0, ly0, lz0] = [lamps.data[o]!, lamps.data[o + 1]!, lamps.data[o + 2]!];
+      const lx = emitterLx(
+        lamps,
+        o,
+        x + lx0 - way.px,
+        y + ly0 - way.py,
+        z + lz0 - way.pz,
+        nx,
+        ny,
+        nz,
+      );
+      let open = lx > 0 ? 1 : 0;
+      for (const passage of passages) open *= open && passage(way.px, way.py, way.pz, x, y, z);
+      if (open > 0) seen += lx * open * clear(field, way, x, y, z);
     }
-    sum += (lx * seen) / places;
+    sum += seen / places;
   }
   return sum;
+}
+
+/** Lamps that show through clear exits, straight and in plane mirrors; lux a lamp lumen. */
+export const shownLx = (
+  field: MouthField,
+  pointM: Vector,
+  normal: Vector,
+  passages: readonly Passage[],
+): number =>
+  straightLx(field, pointM, normal, passages) +
+  imagesLx(field.packed, field.images, pointM, normal, passages);
+
+/** Straight light by the block of the exits it leaves through, added to `into`. */
+export function straightByBlock(
+  field: MouthField,
+  [x, y, z]: Vector,
+  [nx, ny, nz]: Vector,
+  into: Float64Array,
+): void {
+  const { lamps, open, charts } = field;
+  if (open.every(({ exponent }) => exponent !== 0)) return;
+  const way = wayFrom();
+  for (let o = 0; o < lamps.count * LAMP_STRIDE; o += LAMP_STRIDE) {
+    const lx = emitterLx(lamps, o, x, y, z, nx, ny, nz);
+    if (lx === 0) continue;
+    setOut(field, way, o, 0, 1, x, y, z);
+    const passes = clear(field, way, x, y, z);
+    const exit = passes > 0 ? open.findIndex(({ surface }) => surface === way.on) : -1;
+    if (exit < 0) continue;
+    const cell = charts[way.on]!.cellOf(way.px, way.py, way.pz);
+    into[exit * BLOCKS + blockOfCell(cell)]! += lx * passes;
+  }
+}
+
+/** Lamps that show straight from a point, as sources of what of them is seen. */
+export function straightSources(field: MouthField, pointM: Vector, scale: number): Emitter[] {
+  const { exits, lit } = field;
+  if (exits.every(({ exponent }) => exponent !== 0)) return [];
+  const way = wayFrom();
+  return lit.flatMap((lamp, at) => {
+    let seen = 0;
+    for (let k = 0; k < PLACES_A_LAMP; k++) {
+      setOut(field, way, at * LAMP_STRIDE, k, PLACES_A_LAMP, ...pointM);
+      seen += clear(field, way, ...pointM);
+    }
+    const luminousFluxLm = (lamp.luminousFluxLm * scale * seen) / PLACES_A_LAMP;
+    return luminousFluxLm > 0 ? [{ ...lamp, luminousFluxLm }] : [];
+  });
 }
 
 /** A way to a point from one of several places spread over a lamp. */
@@ -56,7 +119,11 @@ function setOut(
 ): void {
   const middle: Vector = [data[o]!, data[o + 1]!, data[o + 2]!];
   const far = hypot(x - middle[0], y - middle[1], z - middle[2]);
-  const towards: Vector = [(x - middle[0]) / far, (y - middle[1]) / far, (z - middle[2]) / far];
+  // A face lies across its axis, a ball across any way.
+  const face = data[o + COLUMNS.exponent]! > 0;
+  const towards: Vector = face
+    ? [data[o + COLUMNS.axis]!, data[o + COLUMNS.axis + 1]!, data[o + COLUMNS.axis + 2]!]
+    : [(x - middle[0]) / far, (y - middle[1]) / far, (z - middle[2]) / far];
   const radiusM = places > 1 ? radiiM[o / LAMP_STRIDE]! : 0;
   [way.px, way.py, way.pz] = onDisc(middle, towards, radiusM, (k + 0.5) / places, (k * GOLDEN) % 1);
   const rest = hypot(x - way.px, y - way.py, z - way.pz);
@@ -79,25 +146,4 @@ function clear({ packed }: MouthField, way: Way, x: number, y: number, z: number
     open *= surfaces[at + AT.pass]!;
   }
   return open;
-}
-
-/** A point of a disc about another, across a direction. */
-export function onDisc(
-  [x, y, z]: Vector,
-  [nx, ny, nz]: Vector,
-  radiusM: number,
-  u: number,
-  v: number,
-): Vector {
-  if (radiusM === 0) return [x, y, z];
-  const r = radiusM * sqrt(u);
-  const [a, b] = [r * cos(2 * PI * v), r * sin(2 * PI * v)];
-  const sign = nz >= 0 ? 1 : -1;
-  const c = -1 / (sign + nz);
-  const d = nx * ny * c;
-  return [
-    x + a * (1 + sign * nx * nx * c) + b * d,
-    y + a * sign * d + b * (sign + ny * ny * c),
-    z - a * sign * nx - b * ny,
-  ];
 }

@@ -8,6 +8,7 @@ import {
   type CavitySurface,
   type SurfaceShape,
 } from './arrangement';
+import { packEmitters, type EmitterField } from '../emitter';
 import { chartsOf, type Chart } from '../field/cells';
 import { EMITTER_COLUMNS, SURFACE_COLUMNS as AT } from './columns';
 
@@ -53,6 +54,10 @@ export interface PackedArrangement {
   exitCount: number;
   /** maps of the surfaces, for what arrives where */
   charts: readonly Chart[];
+  /** lamps that give light, as the illuminance kernels take them: a share of all they send each */
+  lamps: EmitterField;
+  /** of the ball or face that each of them is */
+  radiiM: Float64Array;
   /** shorter ways than this are rounding, metres */
   epsilonM: number;
 }
@@ -94,8 +99,20 @@ export function packArrangement({ surfaces, emitters }: Arrangement): PackedArra
     ...aliasTable(lit),
     exitCount,
     charts: chartsOf(surfaces),
+    lamps: lampShares(lit),
+    radiiM: Float64Array.from(lit, ({ radiusM }) => radiusM ?? LAMP_M),
     epsilonM: 1e-7 * sizeOf(surfaces),
   };
+}
+
+/** A lamp of no known size. */
+const LAMP_M = 0.01;
+
+function lampShares(lit: readonly Emitter[]): EmitterField {
+  const sentLm = lit.reduce((sum, { luminousFluxLm }) => sum + luminousFluxLm, 0);
+  return packEmitters(
+    lit.map((lamp) => ({ ...lamp, luminousFluxLm: lamp.luminousFluxLm / sentLm })),
+  );
 }
 
 function packMatter(data: Float64Array, at: number, { matter }: CavitySurface): void {

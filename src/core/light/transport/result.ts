@@ -1,4 +1,6 @@
 import type { Arrangement } from './arrangement';
+import type { Prepared } from '../field/prepare';
+import type { SurveyPart } from '../field/survey';
 import { MAP_CELLS, PLANES, ZONES } from './pack';
 import type { Tally } from './tally';
 
@@ -26,8 +28,10 @@ export interface Transported {
   zonesCdPerLm: number[];
   /** the same, by zone and 15° plane from +x round */
   planesCdPerLm: number[][];
-  /** parts of the survey: shares that arrive in every cell of both sides of every surface */
-  survey: readonly Float32Array[];
+  /** parts of the survey: what arrives where, and what leaves layers by which way */
+  survey: readonly SurveyPart[];
+  /** of the survey, what a worker has made ready already */
+  prepared?: Prepared;
 }
 
 /** Uniformity is told on this many cells a side: finer is biased low by counting noise. */

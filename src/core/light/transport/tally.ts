@@ -1,3 +1,4 @@
+import type { SurveyPart } from '../field/survey';
 import { MAP_CELLS, PLANES, ZONES, type PackedArrangement } from './pack';
 
 /** Independent parts of a survey: how far they lie apart is the error of what is read from their mean. */
@@ -23,7 +24,7 @@ export interface Tally {
   /** zones × planes of directions out of the mouth */
   directions: Uint32Array;
   /** parts of the survey that were made so far, each by its place: what arrives where */
-  survey: (Float32Array | null)[];
+  survey: (SurveyPart | null)[];
 }
 
 export function emptyTally({ surfaceCount, exitCount }: PackedArrangement): Tally {
@@ -36,7 +37,7 @@ export function emptyTally({ surfaceCount, exitCount }: PackedArrangement): Tall
     left: new Uint32Array(exitCount),
     map: new Uint32Array(MAP_CELLS * MAP_CELLS),
     directions: new Uint32Array(ZONES * PLANES),
-    survey: new Array<Float32Array | null>(SURVEY_PARTS).fill(null),
+    survey: new Array<SurveyPart | null>(SURVEY_PARTS).fill(null),
   };
 }
 

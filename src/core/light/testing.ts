@@ -22,6 +22,8 @@ export const polygonFactor = (corners: readonly Vector[], pointM: Vector, normal
   polygonIlluminanceLx(corners, 1, pointM, normal) / Math.PI;
 
 const LEAST = 1e-30;
+/** Corners no higher than this lie in the receiver's horizon. */
+const FLAT_M = 1e-9;
 
 /** Σ Θi·(Γi·n) over the edges; where the receiver's horizon cuts the polygon, over the part above it. */
 function vectorAngle(corners: readonly Vector[], pointM: Vector, normal: Vector): number {
@@ -33,11 +35,15 @@ function vectorAngle(corners: readonly Vector[], pointM: Vector, normal: Vector)
   const nz = normal[2];
   const count = corners.length;
   let above = 0;
+  let highest = 0;
   for (let k = 0; k < count; k++) {
     const corner = corners[k]!;
-    if ((corner[0] - px) * nx + (corner[1] - py) * ny + (corner[2] - pz) * nz >= 0) above++;
+    const height = (corner[0] - px) * nx + (corner[1] - py) * ny + (corner[2] - pz) * nz;
+    if (height >= 0) above++;
+    if (height > highest) highest = height;
   }
-  if (above === 0) return 0;
+  // On the polygon's own plane nothing of it stands above the horizon.
+  if (highest <= FLAT_M) return 0;
   const seen = above === count ? corners : clipped(corners, pointM, normal);
   let sum = 0;
   let from = seen[seen.length - 1]!;
