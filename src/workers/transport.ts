@@ -1,4 +1,4 @@
-import { together, type Prepared } from '@/core/light/field/prepare';
+import { looksThrough, together, type Prepared } from '@/core/light/field/prepare';
 import type { Vector } from '@/core/light/vector';
 import type { Arrangement } from '@/core/light/transport/arrangement';
 import { packArrangement } from '@/core/light/transport/pack';
@@ -25,7 +25,9 @@ interface TransportJob {
 }
 
 /** Counts at which the result so far is told: soon, then ever more seldom. */
-const TOLD = [160_000, 1_000_000];
+const TOLD = [40_000, 160_000, 1_000_000];
+/** Parts of a survey whose spread says anything of their error. */
+const LEAST_PARTS = 2;
 /** Chunks a hand takes at a time: short enough to stop soon. */
 const STRETCH = 4;
 /** Without workers a stretch this short leaves the page its frames. */
@@ -75,16 +77,20 @@ export async function transport(
  * when it reads.
  */
 function preparer({ arrangement, reads, run }: TransportJob, hands: readonly Hand[]) {
-  let ready: Promise<Prepared | undefined> | null = null;
+  const ready = new Map<number, Promise<Prepared | undefined>>();
   return async (sum: Tally): Promise<Transported> => {
     const found = readTally(sum, arrangement, run.seed);
-    ready ??= Promise.all(
-      hands.map((hand, k) => {
-        const own = reads.filter((_, place) => place % hands.length === k);
-        return hand.call((w) => w.prepare(arrangement, found.survey, own));
-      }),
-    ).then(together, () => undefined);
-    const prepared = await ready;
+    const parts = found.survey.length;
+    const made =
+      ready.get(parts) ??
+      Promise.all(
+        hands.map((hand, k) => {
+          const own = reads.filter((_, place) => place % hands.length === k);
+          return hand.call((w) => w.prepare(arrangement, found.survey, own));
+        }),
+      ).then(together, () => undefined);
+    ready.set(parts, made);
+    const prepared = await made;
     return { ...found, ...(prepared && { prepared }) };
   };
 }
@@ -101,15 +107,17 @@ function stretches(chunks: number): [number, number][] {
 }
 
 function teller(
-  { run, onProgress, signal }: TransportJob,
+  { arrangement, run, onProgress, signal }: TransportJob,
   sum: Tally,
   prepared: (sum: Tally) => Promise<Transported>,
 ) {
   const marks = TOLD.filter((mark) => mark < run.photons);
+  const looked = looksThrough(arrangement);
   return async () => {
     if (signal.aborted || marks.length === 0 || sum.emitted < marks[0]!) return;
-    // The light itself is in the survey: half of one would tell half of it.
-    if (sum.survey.some((part) => part === null)) return;
+    // The light itself is in the survey. Some parts of it do, with the error they have, where it is quickly read.
+    const parts = sum.survey.filter((part) => part !== null).length;
+    if (parts < (looked ? sum.survey.length : LEAST_PARTS)) return;
     while (marks.length && sum.emitted >= marks[0]!) marks.shift();
     const found = await prepared(sum);
     if (!signal.aborted) onProgress(found);

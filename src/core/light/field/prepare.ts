@@ -23,6 +23,12 @@ export function fieldOf(
   return new LookTable(field, prepared?.ratios);
 }
 
+/** Whether a mouth is open: looks through it take a while. */
+export const looksThrough = ({ surfaces }: Arrangement): boolean =>
+  surfaces.some(
+    ({ matter }) => matter.kind === 'layer' && matter.leads === 'out' && matter.spreadDeg === 0,
+  );
+
 /** @param reads  where it will be read first */
 export function prepare(
   arrangement: Arrangement,
