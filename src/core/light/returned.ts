@@ -3,8 +3,10 @@ import type { RectangleSurface, ReflectingSurface } from './surfaces';
 import { packEmitters, type Emitter } from './emitter';
 import { illuminanceLx } from './illuminance';
 
-/** Patches along the longer side, and the most points along a side of each. */
-const PATCHES = 8;
+/** Patches along the longer side, the fewest along the other: so many steps has a flag's shadow at least. */
+const PATCHES = 12;
+const LEAST_PATCHES = 8;
+/** The most points along a side of each. */
 const MOST_POINTS = 4;
 
 /** Every emitter's light that returns from the surfaces, as Lambertian patches. */
@@ -28,8 +30,9 @@ function rectangleReturn(emitters: readonly Emitter[], surface: RectangleSurface
   const { widthM, lengthM, heightM, reflectance } = surface;
   const field = packEmitters(emitters);
   const columns =
-    widthM >= lengthM ? PATCHES : Math.max(2, Math.round((PATCHES * widthM) / lengthM));
-  const rows = widthM >= lengthM ? Math.max(2, Math.round((PATCHES * lengthM) / widthM)) : PATCHES;
+    widthM >= lengthM ? PATCHES : Math.max(LEAST_PATCHES, Math.round((PATCHES * widthM) / lengthM));
+  const rows =
+    widthM >= lengthM ? Math.max(LEAST_PATCHES, Math.round((PATCHES * lengthM) / widthM)) : PATCHES;
   const [w, d] = [widthM / columns, lengthM / rows];
   const nearestM = Math.min(...emitters.map(({ positionM }) => positionM[2] - heightM));
   const points = Math.min(MOST_POINTS, Math.max(1, Math.ceil((2 * Math.max(w, d)) / nearestM)));

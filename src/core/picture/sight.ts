@@ -20,7 +20,7 @@ export interface Sight {
 /** What a square picture shows: middle and half its width at the face; `band`, which share of its height is drawn. */
 export const FRAMES = {
   face: { x: 0, y: -0.035, halfM: 0.2, band: 1 },
-  eyes: { x: 0, y: EYE.y, halfM: 0.062, band: 0.28 },
+  eyes: { x: 0, y: EYE.y, halfM: 0.062, band: 0.23 },
 } as const;
 export type FrameId = keyof typeof FRAMES;
 

@@ -7,8 +7,8 @@ import { READOUT_RUN } from '@/core/light/transport/run';
 import { lightHands } from '@/workers/pool';
 import { transport } from '@/workers/transport';
 
-/** Rooms remembered, so that going back to one never runs it again. */
-const MOST_KNOWN = 40;
+/** Rooms remembered, so that going back to one does not run it again; a survey of one is some megabytes. */
+const MOST_KNOWN = 12;
 /** Only what rests is simulated; while a knob is held the estimate stands. */
 const REST_MS = 60;
 export const SEED = READOUT_RUN.seed;
