@@ -194,20 +194,23 @@ function seenSize(
 ): ResolvedBuild['apparent'] {
   const front = frontSize(resolved);
   const shown: readonly Shown[] = resolved.mouth ? field.sourcesFrom(subject) : resolved.emitters;
+  // Behind a mouth the front itself is what could glow evenly; a lamp that shows in it is no part of that.
+  const patched = shown.some(({ areaM2 }) => areaM2 !== undefined);
   const lit = shown.map((source) => {
     const bareLx = illuminanceLx(packEmitters([source]), subject, FACING);
     const { positionM, areaM2 } = source;
     return {
       positionM,
       lx: bareLx * passes(field.passages, positionM, subject),
-      evenLx: areaM2 === undefined ? bareLx : evenShare(source, areaM2, subject),
+      evenLx: areaM2 !== undefined ? evenShare(source, areaM2, subject) : patched ? 0 : bareLx,
     };
   });
   const kept = (axis: 0 | 1) => {
     const even = middleSpread(lit.map(({ positionM, evenLx }) => [positionM[axis], evenLx]));
     const own = middleSpread(lit.map(({ positionM, lx }) => [positionM[axis], lx]));
     if (own === null) return 0;
-    return even ? own / even : 1;
+    // A bright rim is no wider than the front.
+    return even ? Math.min(1, own / even) : 1;
   };
   return { ...front, widthM: front.widthM * kept(0), heightM: front.heightM * kept(1) };
 }

@@ -10,7 +10,7 @@ import type { WorkedOut as Readouts } from '../readouts';
 import { sensitivities } from '../sensitivity';
 import { evaluateSimulated } from '../simulated';
 import { backdropOf } from './backdrop';
-import { layerLadder } from './layers';
+import { layerLadder, layerParameters } from './layers';
 import { runFor } from './lightRow';
 import { applyVariantInPlace, variantChanges, variants } from './variants';
 import { buildPicture, fixturePicture, litBuild, photometryOf } from './scene';
@@ -95,6 +95,16 @@ describe.each(FILED)('the photometric file of %s', (id) => {
     const far = 400 * Math.max(widthM, heightM);
     expect(Math.abs(cd[0]![0]! / (found.light.axisLx(far) * far * far) - 1)).toBeLessThan(0.005);
   });
+});
+
+test('a box without its cloth is nearly as hard as the lamp that shows in it; with it, as soft as its front', () => {
+  const angle = (document: Production) =>
+    litBuild(document, 'cabin-box', runFor(document, 'cabin-box', RUN))!.light.angleDeg;
+  const [build] = demo.builds.filter(({ id }) => id === 'cabin-box');
+  const none = Object.fromEntries(layerParameters(build!).map((name) => [name, null]));
+  const covered = angle(demo);
+  expect(angle(changed('cabin-box', none))).toBeLessThan(0.75 * covered);
+  expect(covered).toBeGreaterThan(15);
 });
 
 describe('estimate and simulation', () => {

@@ -1,6 +1,6 @@
 import type { Production } from '../../document/production';
 import type { Transported } from '../../light/transport/result';
-import type { LightField } from '../../light/lightField';
+import { sourceField, type LightField } from '../../light/lightField';
 import { frontSize, leavesM, subjectM } from '../../build/front';
 import { aroundOf } from './context';
 import { balanced } from '../../colour/display';
@@ -48,8 +48,15 @@ export function buildPicture(
   const lit = litBuild(document, buildId, transported);
   if (!lit) return null;
   const { resolved, light, shot } = lit;
-  // As they show from the face: bright where it sees them bright.
-  const sources = light.field.sourcesFrom([0, 0, subjectM(resolved, shot)]);
+  // As they show from the face: bright where it sees them bright, and together what the readouts say is there.
+  const face = [0, 0, subjectM(resolved, shot)] as const;
+  const shown = light.field.sourcesFrom(face);
+  const shownLx = sourceField(shown, light.field.passages).illuminance(face, [0, 0, -1]);
+  const by = shownLx > 0 ? light.totalLx / shownLx : 1;
+  const sources = shown.map((source) => ({
+    ...source,
+    luminousFluxLm: source.luminousFluxLm * by,
+  }));
   return {
     lamps: lampsOf(sources, patchHalf(resolved)),
     controls: resolved.controls,

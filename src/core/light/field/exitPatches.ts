@@ -24,6 +24,7 @@ export function exitPatches(field: MouthField): ExitPatches {
             ...poseOf(field, exit, cell),
             luminousFluxLm,
             spread: { class: 'lambert' },
+            areaM2: exit.chart.areasM2[cell]!,
           });
       }
     }

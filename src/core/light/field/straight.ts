@@ -90,20 +90,20 @@ export function straightByBlock(
   }
 }
 
-/** Lamps that show straight from a point, as sources of what of them is seen. */
+/** Lamps that show straight from a point, each as so many small sources as wide as what of it is seen. */
 export function straightSources(field: MouthField, pointM: Vector, scale: number): Emitter[] {
   const { exits, lit } = field;
   if (exits.every(({ exponent }) => exponent !== 0)) return [];
   const way = wayFrom();
-  return lit.flatMap((lamp, at) => {
-    let seen = 0;
-    for (let k = 0; k < PLACES_A_LAMP; k++) {
+  return lit.flatMap((lamp, at) =>
+    Array.from({ length: PLACES_A_LAMP }, (_, k): Emitter => {
       setOut(field, way, at * LAMP_STRIDE, k, PLACES_A_LAMP, ...pointM);
-      seen += clear(field, way, ...pointM);
-    }
-    const luminousFluxLm = (lamp.luminousFluxLm * scale * seen) / PLACES_A_LAMP;
-    return luminousFluxLm > 0 ? [{ ...lamp, luminousFluxLm }] : [];
-  });
+      const positionM: Vector = [way.px, way.py, way.pz];
+      const seen = clear(field, way, ...pointM);
+      const luminousFluxLm = (lamp.luminousFluxLm * scale * seen) / PLACES_A_LAMP;
+      return { ...lamp, positionM, luminousFluxLm };
+    }),
+  );
 }
 
 /** A way to a point from one of several places spread over a lamp. */
