@@ -11,10 +11,10 @@ import type { Transported } from '../light/transport/result';
 import { mired } from '../colour/mired';
 import { dot, minus, type Vector } from '../light/vector';
 import { passes } from '../light/controls';
-import { packEmitters } from '../light/emitter';
+import { packEmitters, STRIDE } from '../light/emitter';
 import { evennessOver, type Evenness } from '../light/evenness';
 import { exposureTimeS, stopsBetween, targetIlluminanceLx } from '../light/exposure';
-import { illuminanceLx } from '../light/illuminance';
+import { emitterLx } from '../light/illuminance';
 import {
   angularSizeDeg,
   halfShadowM,
@@ -196,8 +196,9 @@ function seenSize(
   const shown: readonly Shown[] = resolved.mouth ? field.sourcesFrom(subject) : resolved.emitters;
   // Behind a mouth the front itself is what could glow evenly; a lamp that shows in it is no part of that.
   const patched = shown.some(({ areaM2 }) => areaM2 !== undefined);
-  const lit = shown.map((source) => {
-    const bareLx = illuminanceLx(packEmitters([source]), subject, FACING);
+  const packed = packEmitters(shown);
+  const lit = shown.map((source, k) => {
+    const bareLx = emitterLx(packed, k * STRIDE, ...subject, ...FACING);
     const { positionM, areaM2 } = source;
     return {
       positionM,

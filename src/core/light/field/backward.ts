@@ -152,6 +152,8 @@ export class Backward {
         if (exponent === 0 && !through) {
           left *= upTo - pass;
           mirrored(way);
+          // Images are of walls alone.
+          known = -1;
           lampsShow = true;
         } else if (exponent >= 0 && through) {
           left *= pass;
@@ -160,6 +162,8 @@ export class Backward {
             const leaving = max(GRAZING, way.dx * nx + way.dy * ny + way.dz * nz);
             sum += (left / leaving) * this.lampsFrom(way, nx, ny, nz, exponent);
             left *= this.deflected(way, nx, ny, nz, exponent) / leaving;
+            // A layer has turned the way: what it meets in mirrors from here on is no image counted elsewhere.
+            known = 0;
             lampsShow = false;
           }
         } else return sum;

@@ -3,6 +3,9 @@ import type { Vector } from '../vector';
 // Bound by name: where globals are guarded a look-up of `Math` costs more than the root itself.
 const { PI, cos, sin, sqrt } = Math;
 
+/** A golden turn: places that far apart spread evenly over a disc. */
+export const GOLDEN = 0.618034;
+
 /** A point of a disc about another, across a direction. */
 export function onDisc(
   [x, y, z]: Vector,

@@ -32,9 +32,6 @@ export function exitPatches(field: MouthField): ExitPatches {
 }
 
 function leavingLm(field: MouthField, { surface, inside, chart, passes }: Exit, cell: number) {
-  const { luminances } = field;
-  const mean =
-    luminances.reduce((sum, map) => sum + map[(surface * 2 + inside) * CELLS + cell]!, 0) /
-    luminances.length;
-  return mean * Math.PI * chart.areasM2[cell]! * passes * field.sentLm;
+  const luminance = field.luminance[(surface * 2 + inside) * CELLS + cell]!;
+  return luminance * Math.PI * chart.areasM2[cell]! * passes * field.sentLm;
 }

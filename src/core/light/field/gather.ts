@@ -5,7 +5,7 @@ import { BLOCKS, blockOfCell, SIDE } from './cells';
 import { arrive, meet, wayFrom, type Way } from './meet';
 import type { Exit, MouthField } from './mouthField';
 import { sequence } from './sequence';
-import { onDisc } from './disc';
+import { GOLDEN, onDisc } from './disc';
 import { shownLx } from './straight';
 import { toldExits, toldLx, type ToldExit } from './told';
 
@@ -20,7 +20,6 @@ export const RECEPTOR_M = 0.06;
 
 /** Places on a receptor, a golden turn apart. */
 const PLACES_ON_IT = 8;
-const GOLDEN = 0.618034;
 
 /** Places of an exit by which it is told how much of it is seen. */
 const PROBES = 24;

@@ -4,7 +4,7 @@ import { emitterLx } from '../illuminance';
 import { SURFACE_COLUMNS as AT } from '../transport/columns';
 import { MATTER, SURFACE_STRIDE, TYPE, type PackedArrangement } from '../transport/pack';
 import type { Vector } from '../vector';
-import { onDisc } from './disc';
+import { GOLDEN, onDisc } from './disc';
 import { arrive, meet, reflect, wayFrom, type Way } from './meet';
 
 // Bound by name: where globals are guarded a look-up of `Math` costs more than the root itself.
@@ -17,7 +17,6 @@ export const FEW_LAMPS = 12;
 /** An image that mirrors leave less of is not looked for. */
 const FAINT = 0.02;
 const PLACES = 6;
-const GOLDEN = 0.618034;
 
 /** A lamp as plane mirrors show it. */
 interface Image {

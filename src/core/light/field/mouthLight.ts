@@ -1,6 +1,5 @@
 import type { Passage } from '../controls';
-import type { EmitterField } from '../emitter';
-import { STRIDE } from '../emitter';
+import { STRIDE, type EmitterField } from '../emitter';
 import { emitterLx, emitterPasses } from '../illuminance';
 import type { LightField, Shown } from '../lightField';
 import type { Vector } from '../vector';
@@ -55,10 +54,11 @@ export function mouthLight(
   const sourcesFrom = (pointM: Vector): Shown[] => {
     const own = new Float64Array(table.blocks);
     table.at(pointM, own);
-    const patches = sources.map((source, k) => ({
-      ...source,
-      luminousFluxLm: source.luminousFluxLm * own[blockOf(from, k)]! * scale,
-    }));
+    const patches = [...own].flatMap((ratio, block) =>
+      sources
+        .slice(from[block]!, from[block + 1]!)
+        .map((source) => ({ ...source, luminousFluxLm: source.luminousFluxLm * ratio * scale })),
+    );
     const straight = few ? straightSources(table.field, pointM, scale) : [];
     const seen = told.flatMap((exit) => toldSources(exit, pointM, sentLm * scale));
     return [...seen, ...patches, ...straight].filter(({ luminousFluxLm }) => luminousFluxLm > 0);
@@ -70,9 +70,3 @@ export function mouthLight(
     passing: (others) => mouthLight(table, others, scale),
   };
 }
-
-const blockOf = (from: Int32Array, k: number): number => {
-  let block = 0;
-  while (from[block + 1]! <= k) block++;
-  return block;
-};

@@ -1,11 +1,10 @@
-import { COLUMNS, STRIDE as LAMP_STRIDE } from '../emitter';
+import { COLUMNS, STRIDE as LAMP_STRIDE, type Emitter } from '../emitter';
 import { emitterLx } from '../illuminance';
-import type { Emitter } from '../emitter';
 import type { Passage } from '../controls';
 import { SURFACE_COLUMNS as AT } from '../transport/columns';
 import { MATTER, SURFACE_STRIDE } from '../transport/pack';
 import type { Vector } from '../vector';
-import { onDisc } from './disc';
+import { GOLDEN, onDisc } from './disc';
 import { arrive, meet, wayFrom, type Way } from './meet';
 import { BLOCKS, blockOfCell } from './cells';
 import { imagesLx } from './images';
@@ -16,7 +15,6 @@ const { hypot } = Math;
 
 /** Places on a lamp from which its straight light comes, where it has few. */
 const PLACES_A_LAMP = 16;
-const GOLDEN = 0.618034;
 /** Clear layers one behind another. */
 const MOST_CLEAR = 8;
 
