@@ -69,7 +69,8 @@ const SEEN_ERROR = 0.02;
 function mouthWords(light: LightResult, eta: number, { mouth }: ResolvedBuild): string {
   const out = `${Math.round(eta * 100)} % of the light gets out`;
   const within = mouth ? estimateWithin(mouth) : 1;
-  if (!light.transported) return within > 1 ? `estimate, ×÷ ${within}: ${out}` : `estimate: ${out}`;
+  if (!light.transported)
+    return within > 1 ? `estimate, up to ${within} × off: ${out}` : `estimate: ${out}`;
   const share = (light.standardErrorLx ?? 0) / light.totalLx;
   return share > SEEN_ERROR
     ? `simulated, ± ${(100 * share).toFixed(0)} %: ${out}`
@@ -165,6 +166,12 @@ export function isoText(isoSpeed: number): string {
   return String(Number(exact.toPrecision(2)));
 }
 
+/** What is said of figures that hang on how a mouth glows, while that is not known. */
+const untilSimulated = (light: LightResult, { mouth }: ResolvedBuild): string =>
+  mouth && !light.transported && estimateWithin(mouth) > 1
+    ? 'An instant estimate: the front is taken to glow evenly until the simulation follows. '
+    : '';
+
 export function softnessRung(light: LightResult, resolved: ResolvedBuild, shot: Shot): Readout {
   const { angleDeg, noseHalfShadowM, shadows } = light;
   const enough = angleDeg >= shot.softnessDeg;
@@ -190,7 +197,7 @@ export function softnessRung(light: LightResult, resolved: ResolvedBuild, shot: 
         given('b', 'nose to cheek', 0.025, 'length', 'typical'),
       ],
       source: 'Similar triangles; gap rule is common practice',
-      leavesOut: 'The dark middle of a ring: its shadow is softer at the rim than a full disc’s.',
+      leavesOut: `${untilSimulated(light, resolved)}The dark middle of a ring: its shadow is softer at the rim than a full disc’s.`,
     },
   };
 }
@@ -208,7 +215,7 @@ export function evennessRung(light: LightResult, resolved: ResolvedBuild, shot: 
     ],
     source:
       'Illuminance at the middle of each cell; ± ½ stop for a painted flat is common practice',
-    leavesOut: 'The light is taken to face the middle of a flat target squarely.',
+    leavesOut: `${untilSimulated(light, resolved)}The light is taken to face the middle of a flat target squarely.`,
   };
   if (light.totalLx <= 0) return unknownReadout(id, label, dimension, NO_LIGHT, working);
   const even = evenness.plusMinusStops <= shot.evennessStops;

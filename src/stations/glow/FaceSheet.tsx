@@ -163,7 +163,7 @@ function along(curve: WorkedOut['fallOff'], distanceM: number): number | null {
 const BAND = FRAMES.eyes.band - 0.01;
 
 /** Both eyes large, for what stands in them: this very source, as bright as it is. */
-function Eyes({ picture }: { picture: Picture | null }) {
+function Eyes({ picture, stale }: { picture: Picture | null; stale: boolean }) {
   const canvas = useRef<HTMLCanvasElement>(null);
   useEffect(() => {
     if (canvas.current && picture) paintBand(canvas.current, picture, BAND);
@@ -176,7 +176,7 @@ function Eyes({ picture }: { picture: Picture | null }) {
       role="img"
       aria-label="The mannequin’s eyes, large, with this light in them"
       data-eyes={picture ? 'drawn' : 'none'}
-      className="mx-auto mt-1 block w-full max-w-[430px] bg-[#14110d]"
+      className={`mx-auto mt-1 block w-full max-w-[430px] bg-[#14110d] ${stale ? 'opacity-40' : ''}`}
     />
   );
 }
@@ -238,7 +238,7 @@ function Head({ own, eyes, other, view, broken, name, fixtureName }: HeadProps) 
           Save as PNG
         </button>
       </figcaption>
-      <Eyes picture={eyes} />
+      <Eyes picture={eyes} stale={!clean} />
     </figure>
   );
 }
