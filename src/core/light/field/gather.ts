@@ -122,7 +122,7 @@ export class Reader {
     spreadM: number,
   ): number {
     const { way, place, numbers, field } = this;
-    fill(numbers, k, part);
+    fill(numbers, k, part + 1);
     const area = exit.chart.at(numbers[0]!, numbers[1]!, place);
     if (area === 0) return 0;
     const [x, y, z] = [place[0]!, place[1]!, place[2]!];

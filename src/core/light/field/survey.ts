@@ -20,9 +20,9 @@ const [nearest, goTo, mirrored, scattered, draws] = [meet, arrive, reflect, lamb
 const fill = sequence;
 
 /** Paths of one part; each carries its light on until little is left, so that few do what many photons did. */
-const PATHS = 5000;
+const PATHS = 4096;
 /** The same that go no further than the first surface. */
-const STRAIGHT_PATHS = 8000;
+const STRAIGHT_PATHS = 8192;
 /** Below this share of a path's light one in four goes on with four times as much. */
 const LITTLE = 0.05;
 const KEPT = 0.25;
@@ -30,9 +30,9 @@ const MOST_STEPS = 400;
 const [OMNI, LAMBERT, REFLECTOR] = [0, 4, 5];
 /** As far before a wall as this a face still lies on it. */
 export const MOUNT_M = 0.003;
-/** Shifts of the even numbers: of a seed’s parts, and of its straight paths. */
-const SURVEYS = 32;
-const SHIFTS_A_SEED = 64;
+/** Scrambles of the even numbers: each part of each seed has two of its own, for all of its paths and for straight ones. */
+const SCRAMBLES_A_SEED = 64;
+const STRAIGHT = 32;
 /** Streams of surveys begin far from those of photons. */
 const FIRST_STREAM = 0x40000000;
 
@@ -65,11 +65,11 @@ export function surveyPart(packed: PackedArrangement, seed: number, part: number
   const way = wayFrom();
   const drawn = new Float64Array(3);
   const even = new Float64Array(6);
-  const shift = (seed - 1) * SHIFTS_A_SEED + part;
-  addStraight(packed, layers, shift + SURVEYS, even, numbers, way, drawn);
+  const scramble = seed * SCRAMBLES_A_SEED + part;
+  addStraight(packed, layers, scramble + STRAIGHT, even, numbers, way, drawn);
   for (let path = 0; path < PATHS; path++) {
     numbers.refill();
-    fill(even, path, shift);
+    fill(even, path, scramble);
     emit(packed, (path + even[0]!) / PATHS, even, numbers, way, drawn);
     follow(packed, way, 1 / PATHS, numbers, drawn, (cell, light, met, step) => {
       arriving[cell]! += light;
@@ -87,7 +87,7 @@ export function surveyPart(packed: PackedArrangement, seed: number, part: number
 function addStraight(
   packed: PackedArrangement,
   layers: Layers,
-  shift: number,
+  scramble: number,
   even: Float64Array,
   numbers: Numbers,
   way: Way,
@@ -96,7 +96,7 @@ function addStraight(
   if (layers.grids.every((grid) => grid === null)) return;
   for (let path = 0; path < STRAIGHT_PATHS; path++) {
     numbers.refill();
-    fill(even, path, shift);
+    fill(even, path, scramble);
     emit(packed, (path + even[0]!) / STRAIGHT_PATHS, even, numbers, way, drawn);
     const found = nearest(packed, way);
     if (found < 0 || !layers.grids[found]) continue;
