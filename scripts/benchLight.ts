@@ -9,12 +9,15 @@ import { leavesM } from '@/core/build/front';
 import { findBuild, resolveWith, sceneOf } from '@/core/evaluate/context';
 import { cavityOf } from '@/core/evaluate/readouts';
 import { mouthLx } from '@/core/light/field/gather';
+import { mouthField } from '@/core/light/field/mouthField';
+import { mouthMap, mouthOf } from '@/core/light/field/mouthMap';
+import { straightRows } from '@/core/light/field/mouthStraight';
 import { mouthLight } from '@/core/light/field/mouthLight';
 import { fieldOf, prepare } from '@/core/light/field/prepare';
 import { surveyPart } from '@/core/light/field/survey';
 import { nightFerry } from '@/demo/nightFerry';
 import { packArrangement } from '@/core/light/transport/pack';
-import { tracePart } from '@/core/light/transport/run';
+import { READOUT_RUN, simulate, tracePart } from '@/core/light/transport/run';
 import { sheet, standardPan } from '@/core/light/transport/testing';
 import { bestWash, washOver } from '@/core/light/wash';
 
@@ -129,6 +132,16 @@ function benchMouths(note: Note): void {
       'ms',
       200,
     );
+    const run = simulate(arrangement, READOUT_RUN);
+    const field = mouthField(arrangement, run.survey);
+    note(
+      `${id}: mouth map from its counts, one thread`,
+      timed(() => mouthMap(arrangement, run, straightRows(field))),
+      'ms',
+      100,
+    );
+    const error = 100 * mouthOf(arrangement, run)!.cellError;
+    note(`${id}: error of most of its cells`, error, '%', 2);
     const looks = fieldOf(arrangement, parts, prepare(arrangement, parts, reads));
     const front = leavesM(resolved);
     const at = [0, 0, front + shot.distanceM] as const;
@@ -214,7 +227,7 @@ export async function benchGlow(page: Page, note: Note): Promise<void> {
     whole.push(all);
   }
   note('light at the subject after a change, pause of 60 ms included', medianOf(soon), 'ms', 160);
-  note('mouth map to 2 % a cell, 4 million photons, all workers', medianOf(whole), 'ms', 2000);
+  note('mouth map to 2 % a cell after a change, pause included', medianOf(whole), 'ms', 250);
   await page.getByRole('tab', { name: 'On a face' }).click();
   await page.getByLabel('Shown').selectOption({ label: 'this build alone' });
   await page.locator('[data-picture=clean]').waitFor();

@@ -1,9 +1,9 @@
 import { transfer } from 'comlink';
 import { prepare, type Prepared } from '@/core/light/field/prepare';
-import type { SurveyPart } from '@/core/light/field/survey';
-import type { Vector } from '@/core/light/vector';
+import { mouthMap } from '@/core/light/field/mouthMap';
 import type { Arrangement } from '@/core/light/transport/arrangement';
 import { packArrangement, type PackedArrangement } from '@/core/light/transport/pack';
+import type { MouthMap } from '@/core/light/transport/result';
 import { tracePart, type Run } from '@/core/light/transport/run';
 import type { Tally } from '@/core/light/transport/tally';
 import { bakeHead, type HeadGrid } from '@/core/picture/grid';
@@ -40,12 +40,9 @@ export const light = {
     if (held?.key !== key) held = { key, packed: packArrangement(arrangement) };
     return tracePart(held.packed, run, first, last);
   },
-  /** What a survey is read by, where it will be read first. */
-  prepare: (
-    arrangement: Arrangement,
-    survey: readonly SurveyPart[],
-    reads: readonly Vector[],
-  ): Prepared => prepare(arrangement, survey, reads),
+  /** One hand’s share of what a survey is read by. */
+  prepare: (...given: Parameters<typeof prepare>): Prepared => prepare(...given),
+  mouthMap: (...given: Parameters<typeof mouthMap>): MouthMap | null => mouthMap(...given),
   /** A picture of its rows: begun anew when `pose` is given, refined by so many rays either way. */
   draw: (
     slot: string,

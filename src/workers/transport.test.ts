@@ -1,5 +1,6 @@
 import { simulate, tracePart, type Run } from '@/core/light/transport/run';
 import { packArrangement } from '@/core/light/transport/pack';
+import { mouthMap, mouthOf } from '@/core/light/field/mouthMap';
 import { fieldOf, prepare } from '@/core/light/field/prepare';
 import type { Arrangement } from '@/core/light/transport/arrangement';
 import type { Transported } from '@/core/light/transport/result';
@@ -9,7 +10,8 @@ import { transport } from './transport';
 
 const arrangement = standardPan(sheet(0.6, 0.34));
 const run: Run = { photons: 220_000, seed: 3 };
-const whole = simulate(arrangement, run);
+const counted = simulate(arrangement, run);
+const whole = { ...counted, mouth: mouthOf(arrangement, counted) };
 
 /** A hand that works at once in this thread, and may die at its nth piece. */
 function hand(diesAt = Infinity): Hand & { worked: number } {
@@ -17,6 +19,7 @@ function hand(diesAt = Infinity): Hand & { worked: number } {
     trace: async (_: string, given: Arrangement, r: Run, first: number, last: number) =>
       tracePart(packArrangement(given), r, first, last),
     prepare: async (...given: Parameters<typeof prepare>) => prepare(...given),
+    mouthMap: async (...given: Parameters<typeof mouthMap>) => mouthMap(...given),
   } as unknown as Api;
   const made = {
     worked: 0,
@@ -55,6 +58,7 @@ test('its survey comes made ready by a hand, and the page need not do it', async
   const table = fieldOf(arrangement, found.survey);
   expect(found.prepared!.ratios).toHaveLength(table.ratios.length);
   expect(found.prepared!.leaving).toEqual(table.field.leaving);
+  expect(found.prepared!.straight!.some(Number.isNaN)).toBe(false);
 });
 
 test('no workers allowed: the page does it itself, the same', async () => {

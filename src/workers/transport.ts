@@ -2,7 +2,7 @@ import { looksThrough, together, type Prepared } from '@/core/light/field/prepar
 import type { Vector } from '@/core/light/vector';
 import type { Arrangement } from '@/core/light/transport/arrangement';
 import { packArrangement } from '@/core/light/transport/pack';
-import { readTally, type Transported } from '@/core/light/transport/result';
+import { readTally, type MouthMap, type Transported } from '@/core/light/transport/result';
 import {
   cannotRun,
   CHUNK_PHOTONS,
@@ -25,7 +25,7 @@ interface TransportJob {
 }
 
 /** Counts at which the result so far is told: soon, then ever more seldom. */
-const TOLD = [40_000, 160_000, 1_000_000];
+const TOLD = [40_000, 160_000];
 /** Parts of a survey whose spread says anything of their error. */
 const LEAST_PARTS = 2;
 /** Chunks a hand takes at a time: short enough to stop soon. */
@@ -73,8 +73,8 @@ export async function transport(
 }
 
 /**
- * Reads a tally with its survey made ready by all hands, once all parts of that are there; what nobody does, the page does
- * when it reads.
+ * Reads a tally with its survey made ready by all hands, once all parts of that are there, and with the mouth's map; what
+ * nobody does, the page does when it reads.
  */
 function preparer({ arrangement, reads, run }: TransportJob, hands: readonly Hand[]) {
   const ready = new Map<number, Promise<Prepared | undefined>>();
@@ -84,15 +84,34 @@ function preparer({ arrangement, reads, run }: TransportJob, hands: readonly Han
     const made =
       ready.get(parts) ??
       Promise.all(
-        hands.map((hand, k) => {
-          const own = reads.filter((_, place) => place % hands.length === k);
-          return hand.call((w) => w.prepare(arrangement, found.survey, own));
-        }),
+        hands.map((hand, k) =>
+          hand.call((w) => w.prepare(arrangement, found.survey, reads, k, hands.length)),
+        ),
       ).then(together, () => undefined);
     ready.set(parts, made);
     const prepared = await made;
-    return { ...found, ...(prepared && { prepared }) };
+    const mouth = await mapped(arrangement, found, prepared, hands[0]);
+    return { ...found, ...(prepared && { prepared }), mouth };
   };
+}
+
+/** The mouth's map by a hand; without one its code comes to the page. */
+async function mapped(
+  arrangement: Arrangement,
+  found: Transported,
+  prepared: Prepared | undefined,
+  hand: Hand | undefined,
+): Promise<MouthMap | null> {
+  const { turnedCounts, photons, round } = found;
+  const counts = { turnedCounts, photons, round };
+  if (hand && prepared)
+    try {
+      return await hand.call((w) => w.mouthMap(arrangement, counts, prepared.straight));
+    } catch {
+      // It died: done here.
+    }
+  const { mouthOf } = await import('@/core/light/field/mouthMap');
+  return mouthOf(arrangement, found);
 }
 
 /** The first stretches are single chunks, so that there soon is something to show. */

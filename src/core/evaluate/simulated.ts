@@ -1,5 +1,6 @@
 import type { Production } from '../document/production';
 import { accept, refuse, type Result } from '../result';
+import { mouthOf } from '../light/field/mouthMap';
 import type { Transported } from '../light/transport/result';
 import { cannotRun, simulate, type Run } from '../light/transport/run';
 import { evaluate, type EvaluateOptions, type Readouts } from './evaluate';
@@ -20,6 +21,7 @@ export const printable = (readouts: Readouts | SimulatedReadouts) => ({
         ...readouts.transported,
         survey: undefined,
         prepared: undefined,
+        turnedCounts: undefined,
       },
     }),
 });
@@ -45,8 +47,9 @@ export function evaluateSimulated(
   const room = first.value.kind === 'worked out' ? first.value.room : null;
   const problem = room && cannotRun(room.arrangement, run);
   if (problem && !orEstimate) return refuse('transport', problem, 'photons');
-  const transported = room && !problem ? simulate(room.arrangement, run) : null;
-  const found = evaluate(document, buildId, { ...options, transported: () => transported });
-  if (!found.ok) return found;
-  return accept({ ...found.value, transported });
+  const found = room && !problem ? simulate(room.arrangement, run) : null;
+  const transported = found && { ...found, mouth: mouthOf(room!.arrangement, found) };
+  const whole = evaluate(document, buildId, { ...options, transported: () => transported });
+  if (!whole.ok) return whole;
+  return accept({ ...whole.value, transported });
 }

@@ -13,7 +13,6 @@ import { show, showText } from '@/core/quantity';
 import { useDevice } from '@/ui/device';
 import { ChoiceField } from '@/ui/fields/ChoiceField';
 import { exportName } from '../shell/actions';
-import { PHOTONS } from '../shell/useTransport';
 import { useWorkplace } from '../shell/useWorkplace';
 import { useProduction } from '../store/context';
 import { FixtureChoice } from '../verdict/FixtureChoice';
@@ -39,8 +38,7 @@ const LEVELS = [
 function useBuildLight(document: Production, build: Build, { room }: WorkedOut) {
   const { transport } = useWorkplace();
   const known = (room && transport.known.get(room.key)) ?? null;
-  // More photons than for the readouts are not seen in a face: the hands are left to one thing at a time.
-  const settled = !room || (known?.photons ?? 0) >= PHOTONS.readouts;
+  const settled = !room || transport.done >= 1;
   const roomKey = room?.key;
   const stage = known === null ? 'none' : settled ? 'settled' : 'first';
   const light = useMemo(

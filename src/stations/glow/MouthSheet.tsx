@@ -9,21 +9,22 @@ import { useProduction } from '../store/context';
 import { StopsMap } from './StopsMap';
 
 const LINES = [-1, -0.5, -1 / 3, 1 / 3, 0.5, 1];
-/** Cells of the map put together while few photons are known. */
+/** Cells of the map put together while one alone is known worse than this. */
 const COARSE = 4;
-const ENOUGH = 1_000_000;
+const SURE = 0.05;
 
 /** How evenly the front glows, as the eye or the lens would see it. */
 export default function MouthSheet({ readouts }: AtHand) {
   const document = useProduction((state) => state.document);
   const { transport } = useWorkplace();
   const found = readouts.room && transport.known.get(readouts.room.key);
-  const by = found && found.photons < ENOUGH ? COARSE : 1;
+  const mouth = found?.mouth;
+  const by = mouth && mouth.cellError > SURE ? COARSE : 1;
   const values = useMemo(
-    () => found && flipped(relativeExitance(found.cellShares, found.round, by)),
-    [found, by],
+    () => mouth && flipped(relativeExitance(mouth.shares, mouth.round, by)),
+    [mouth, by],
   );
-  if (!found || !values)
+  if (!found || !mouth || !values)
     return (
       <p className="max-w-[60ch] p-4">
         {readouts.room
@@ -36,7 +37,7 @@ export default function MouthSheet({ readouts }: AtHand) {
   return (
     <div className="grid grid-cols-[minmax(0,1fr)_220px] gap-4 max-md:grid-cols-1">
       <StopsMap
-        title={`The mouth from the front, ${found.photons.toLocaleString('en')} photons`}
+        title={`The mouth from the front, cells to ± ${percentOf(mouth.cellError / (by * by))} %`}
         values={values}
         columns={cells}
         rows={cells}
@@ -78,14 +79,21 @@ export default function MouthSheet({ readouts }: AtHand) {
           </tbody>
         </table>
         <p className="mt-2 text-ink-soft">
-          ± {(found.standardError * 100).toFixed(2)} %, {found.meanBounces.toFixed(1)} bounces each,
-          seed {found.seed}. Evenness min/mean {found.uniformity.toFixed(2)}.
+          Out by the mouth to ± {(found.standardError * 100).toFixed(2)} %, from{' '}
+          {found.photons.toLocaleString('en')} photons of seed {found.seed} with{' '}
+          {found.meanBounces.toFixed(1)} bounces each. Evenness min/mean{' '}
+          {mouth.uniformity.toFixed(2)} ± {mouth.uniformityError.toFixed(2)} on 8 × 8 cells.
+        </p>
+        <p className="mt-2 text-ink-soft">
+          Straight light of the lamps is summed cell by cell; light by way of walls and layers is
+          smoothed over some cells, for it changes slowly.
         </p>
       </div>
     </div>
   );
 }
 
+const percentOf = (share: number) => (share * 100).toFixed(1);
 const percent = (value: number) => `${Math.round(value * 100)}`;
 
 /** The engine's rows run from below, a picture's from above. */

@@ -12,8 +12,7 @@ const MOST_KNOWN = 12;
 /** Only what rests is simulated; while a knob is held the estimate stands. */
 const REST_MS = 60;
 export const SEED = READOUT_RUN.seed;
-/** Enough for the readouts; and for every cell of the mouth's map to be known to 2 %. */
-export const PHOTONS = { readouts: READOUT_RUN.photons, map: 4_000_000 } as const;
+const { photons: PHOTONS } = READOUT_RUN;
 
 /** Results by room, for this page; the newest last. */
 export class KnownCavities {
@@ -43,15 +42,15 @@ export interface TransportState {
   done: number;
 }
 
-/** Keeps the room of the build on screen simulated, to so many photons. */
-export function useTransport(photons: number) {
+/** Keeps the room of the build on screen simulated. */
+export function useTransport() {
   const [known] = useState(() => new KnownCavities());
   const [told, setTold] = useState(0);
   const [room, setRoom] = useState<CavityModel | null>(null);
 
   const key = room?.key ?? null;
   useEffect(() => {
-    if (!room || (known.get(room.key)?.photons ?? 0) >= photons) return;
+    if (!room || (known.get(room.key)?.photons ?? 0) >= PHOTONS) return;
     const abort = new AbortController();
     const learn = (found: Transported) => {
       known.keep(room.key, found);
@@ -61,7 +60,7 @@ export function useTransport(photons: number) {
       void transport(
         {
           ...room,
-          run: { photons, seed: SEED },
+          run: READOUT_RUN,
           onProgress: learn,
           signal: abort.signal,
         },
@@ -74,9 +73,9 @@ export function useTransport(photons: number) {
     };
     // The key is the room's content.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [key, photons, known]);
+  }, [key, known]);
 
-  const done = room ? Math.min(1, (known.get(room.key)?.photons ?? 0) / photons) : 1;
+  const done = room ? Math.min(1, (known.get(room.key)?.photons ?? 0) / PHOTONS) : 1;
   const state = useMemo<TransportState>(() => ({ known, told, done }), [known, told, done]);
   return { state, follow: setRoom };
 }

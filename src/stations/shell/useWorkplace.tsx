@@ -8,7 +8,7 @@ import type { WorkedOut } from '@/core/evaluate/readouts';
 import type { Finding } from '@/core/findings/finding';
 import { useProduction } from '../store/context';
 import { STATIONS, type StationId } from './stations';
-import { PHOTONS, useTransport, type TransportState } from './useTransport';
+import { useTransport, type TransportState } from './useTransport';
 
 interface Workplace {
   station: StationId;
@@ -47,9 +47,7 @@ export function WorkplaceProvider({ children }: { children: React.ReactNode }) {
   const shotId = picked?.id ?? build?.shotId ?? document.shots[0]?.id ?? null;
 
   const [derivations] = useState(() => new Derivations());
-  const { state: transport, follow } = useTransport(
-    station === 'glow' ? PHOTONS.map : PHOTONS.readouts,
-  );
+  const { state: transport, follow } = useTransport();
   const { known, told } = transport;
   const answer = useMemo(() => {
     const found =

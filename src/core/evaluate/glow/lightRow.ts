@@ -1,6 +1,7 @@
 import type { Production } from '../../document/production';
 import { stopsBetween } from '../../light/exposure';
 import { MAP_CELLS } from '../../light/transport/pack';
+import { mouthOf } from '../../light/field/mouthMap';
 import { relativeExitance, type Transported } from '../../light/transport/result';
 import { cannotRun, simulate, type Run } from '../../light/transport/run';
 import { cavityOf } from '../readouts';
@@ -26,7 +27,9 @@ const SMALL_MAP = 8;
 export function runFor(document: Production, buildId: string, run: Run): Transported | null {
   const lit = litBuild(document, buildId, null);
   const room = lit && cavityOf(lit.resolved, lit.shot);
-  return room && cannotRun(room.arrangement, run) === null ? simulate(room.arrangement, run) : null;
+  if (!room || cannotRun(room.arrangement, run) !== null) return null;
+  const found = simulate(room.arrangement, run);
+  return { ...found, mouth: mouthOf(room.arrangement, found) };
 }
 
 export function rowOf(
@@ -44,8 +47,10 @@ export function rowOf(
     stops: nowLx === null ? 0 : stopsBetween(light.totalLx, nowLx),
     angleDeg: light.angleDeg,
     cctK: light.cctK,
-    uniformity: found?.uniformity ?? null,
+    uniformity: found?.mouth?.uniformity ?? null,
     efficiency: light.extraction,
-    map: found && relativeExitance(found.cellShares, found.round, MAP_CELLS / SMALL_MAP),
+    map:
+      (found?.mouth && relativeExitance(found.mouth.shares, found.round, MAP_CELLS / SMALL_MAP)) ??
+      null,
   };
 }

@@ -16,20 +16,21 @@ import { howKnown, type GlowContext, type GlowReadout } from './context';
 const EVEN_MOUTH = 0.6;
 
 export function mouthEvenness(context: GlowContext): GlowReadout[] {
-  const run = context.light.transported;
-  if (!run) return [];
+  const mouth = context.light.transported?.mouth;
+  if (!mouth) return [];
+  const even = mouth.uniformity >= EVEN_MOUTH;
   return [
     {
       id: 'mouthEvenness',
       label: 'Evenness of the mouth',
-      value: run.uniformity,
+      value: mouth.uniformity,
       dimension: 'ratio',
-      words: run.uniformity >= EVEN_MOUTH ? 'reads as one surface' : 'a hot patch shows',
-      state: run.uniformity >= EVEN_MOUTH ? 'ok' : 'look',
+      words: even ? 'reads as one surface' : 'a hot patch shows',
+      state: even ? 'ok' : 'look',
       origin: 'computed',
       working: {
         formula: 'min / mean over 8 × 8 cells wholly inside the mouth',
-        substituted: `${run.uniformity.toFixed(3)}; ${howKnown(context)}`,
+        substituted: `${mouth.uniformity.toFixed(3)} ± ${mouth.uniformityError.toFixed(3)}; ${howKnown(context)}`,
         inputs: [],
         source: 'Least over mean on 8 × 8 cells; a finer grid is biased low by counting noise',
         leavesOut: 'Single diodes: see “Dots through the layer”.',

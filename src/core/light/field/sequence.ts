@@ -29,8 +29,7 @@ function directions({ degree, inner, first }: (typeof JOE_KUO)[number]): number[
     if (k < degree) found.push(first[k]! << (BITS - 1 - k));
     else {
       let next = found[k - degree]! ^ (found[k - degree]! >>> degree);
-      for (let i = 1; i < degree; i++)
-        if ((inner >>> (degree - 1 - i)) & 1) next ^= found[k - i]!;
+      for (let i = 1; i < degree; i++) if ((inner >>> (degree - 1 - i)) & 1) next ^= found[k - i]!;
       found.push(next);
     }
   }

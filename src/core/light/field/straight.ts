@@ -16,7 +16,7 @@ const { hypot } = Math;
 /** Places on a lamp from which its straight light comes, where it has few. */
 const PLACES_A_LAMP = 16;
 /** Clear layers one behind another. */
-const MOST_CLEAR = 8;
+export const MOST_CLEAR = 8;
 
 /** Straight light of the lamps through clear exits to a point; lux a lamp lumen. */
 function straightLx(
@@ -129,7 +129,7 @@ function setOut(
   way.on = -1;
 }
 
-/** Share of straight light that gets out to a point untouched. */
+/** Share of straight light that gets to a point untouched. */
 function clear({ packed }: MouthField, way: Way, x: number, y: number, z: number): number {
   const { surfaces } = packed;
   let rest = hypot(x - way.px, y - way.py, z - way.pz) * (1 - 1e-9);

@@ -10,7 +10,7 @@ import {
 } from './pack';
 import { EMITTER_COLUMNS, SURFACE_COLUMNS } from './columns';
 import { drawInto } from './directions';
-import { BUFFER, fillUniform, MARGIN, streamFor } from './random';
+import { BUFFER, fillUniform, MARGIN, streamFor, type Chance } from './random';
 import { meetsCap } from './sphere';
 import type { Tally } from './tally';
 
@@ -62,14 +62,6 @@ const { axis: AXIS, kind: KIND, exponent: EXPONENT } = EMITTER_COLUMNS;
 const TAN_15 = tan(Math.PI / 12);
 const TAN_30 = tan(Math.PI / 6);
 
-/** What one chunk's run needs besides the arrangement. */
-interface Chance {
-  state: Int32Array;
-  buffer: Float64Array;
-  /** the next number to take */
-  at: number;
-}
-
 /**
  * Photons at a call: short, so that the engine calls an optimised function often instead of swapping
  * code inside one long run.
@@ -120,7 +112,7 @@ function traceBatchInPlace(
 ): number {
   const { surfaces, surfaceCount, edges, emitters, emitterCount, keep, alias, epsilonM } = packed;
   const { quantiles } = packed;
-  const { absorbed, left, map, directions } = tally;
+  const { absorbed, left, map, turnedMap, directions } = tally;
   const { state, buffer } = chance;
   const zoneEdges = ZONE_EDGES;
   const out = new Float64Array(3);
@@ -148,6 +140,8 @@ function traceBatchInPlace(
     let dy = 0;
     let dz = 0;
     let scatter = true;
+    // Anything but a clear layer has sent it another way.
+    let turned = 0;
     if (emitters[from + KIND]! !== LAMBERT) {
       at += draws(
         out,
@@ -213,6 +207,7 @@ function traceBatchInPlace(
         const row = v <= 0 ? 0 : v >= 1 ? CELLS - 1 : (v * CELLS) | 0;
         const cell = row * CELLS + column;
         map[cell] = map[cell]! + 1;
+        turnedMap[cell] = turnedMap[cell]! + turned;
         const cosine = abs(dx * nx + dy * ny + dz * nz);
         let zone = 0;
         while (zone < ZONE_COUNT - 1 && cosine < zoneEdges[zone]!) zone++;
@@ -381,6 +376,7 @@ function traceBatchInPlace(
           break;
         }
         bounces++;
+        turned = 1;
         // Part of what is kept goes on like from a mirror.
         if (draw < surfaces[o + UP_TO]!) {
           scatter = false;
@@ -397,6 +393,7 @@ function traceBatchInPlace(
       }
       if (draw >= surfaces[o + PASS]!) {
         bounces++;
+        turned = 1;
         // A clear sheet sends back like a mirror, all others by Lambert's law.
         if (exponent === 0) {
           scatter = false;
@@ -426,6 +423,7 @@ function traceBatchInPlace(
         }
       }
       if (matter !== THROUGH) exit = surfaces[o + EXIT]! | 0;
+      else if (exponent !== 0) turned = 1;
     }
   }
   counts[BOUNCES]! += bounces;

@@ -40,3 +40,11 @@ export function fillUniform(buffer: Float64Array, state: Int32Array): void {
   state[0] = s0;
   state[1] = s1;
 }
+
+/** What one chunk's run needs besides the arrangement. */
+export interface Chance {
+  state: Int32Array;
+  buffer: Float64Array;
+  /** the next number to take */
+  at: number;
+}

@@ -18,11 +18,13 @@ export interface Transported {
   /** share given up at the bounce cap or flown off */
   unaccounted: number;
   meanBounces: number;
-  /** share of what leaves by the mouth in each of its cells, row by row from −x, −y */
+  /** share of what leaves by the mouth in each of its cells, row by row from −x, −y, as counted */
   cellShares: number[];
+  /** photons in each of them that did not come straight from a lamp */
+  turnedCounts: Uint32Array;
   /** a round mouth in its bounding square */
   round: boolean;
-  /** min/mean over whole cells of an 8 × 8 aggregation, 0…1 */
+  /** min/mean over whole cells of an 8 × 8 aggregation, 0…1, as counted; the mouth’s map tells it better */
   uniformity: number;
   /** intensity per lumen out of the mouth, cd/lm, in 5° zones from its normal */
   zonesCdPerLm: number[];
@@ -32,10 +34,25 @@ export interface Transported {
   survey: readonly SurveyPart[];
   /** of the survey, what a worker has made ready already */
   prepared?: Prepared;
+  /** made only where it is shown */
+  mouth?: MouthMap | null;
+}
+
+/** How bright the mouth is from place to place, as shares of what the lamps send; plain data. */
+export interface MouthMap {
+  /** by cell, row by row from −x, −y; 0 where a cell is not wholly inside */
+  shares: number[];
+  /** a round mouth in its bounding square */
+  round: boolean;
+  /** standard error of a cell, of its own value: half are known better */
+  cellError: number;
+  /** min/mean over whole cells of an 8 × 8 aggregation, 0…1, and its standard error */
+  uniformity: number;
+  uniformityError: number;
 }
 
 /** Uniformity is told on this many cells a side: finer is biased low by counting noise. */
-const UNIFORMITY_CELLS = 8;
+export const UNIFORMITY_CELLS = 8;
 
 export function readTally(tally: Tally, arrangement: Arrangement, seed: number): Transported {
   const n = Math.max(1, tally.emitted);
@@ -55,6 +72,7 @@ export function readTally(tally: Tally, arrangement: Arrangement, seed: number):
     unaccounted: (tally.stopped + tally.lost) / n,
     meanBounces: tally.bounces / n,
     cellShares: Array.from(tally.map, (count) => count / Math.max(1, through)),
+    turnedCounts: tally.turnedMap.slice(),
     round,
     uniformity: uniformityOf(tally.map, round),
     zonesCdPerLm: zonesOf(tally.directions, Math.max(1, through)),
@@ -94,7 +112,7 @@ export function relativeExitance(
   return whole.map((share) => (share === null ? null : mean > 0 ? share / mean : 0));
 }
 
-function uniformityOf(counts: Uint32Array, round: boolean): number {
+export function uniformityOf(counts: ArrayLike<number>, round: boolean): number {
   const relative = relativeExitance(counts, round, MAP_CELLS / UNIFORMITY_CELLS);
   const inside = relative.filter((value) => value !== null);
   return inside.length ? Math.min(...inside) : 0;

@@ -21,6 +21,8 @@ export interface Tally {
   left: Uint32Array;
   /** cells of the mouth, row by row */
   map: Uint32Array;
+  /** of those, the ones that did not come straight from a lamp */
+  turnedMap: Uint32Array;
   /** zones × planes of directions out of the mouth */
   directions: Uint32Array;
   /** parts of the survey that were made so far, each by its place: what arrives where */
@@ -36,6 +38,7 @@ export function emptyTally({ surfaceCount, exitCount }: PackedArrangement): Tall
     absorbed: new Uint32Array(surfaceCount),
     left: new Uint32Array(exitCount),
     map: new Uint32Array(MAP_CELLS * MAP_CELLS),
+    turnedMap: new Uint32Array(MAP_CELLS * MAP_CELLS),
     directions: new Uint32Array(ZONES * PLANES),
     survey: new Array<SurveyPart | null>(SURVEY_PARTS).fill(null),
   };
@@ -47,7 +50,7 @@ export function addTallyInPlace(sum: Tally, more: Tally): void {
   sum.lost += more.lost;
   sum.bounces += more.bounces;
   more.survey.forEach((part, k) => (sum.survey[k] ??= part));
-  for (const field of ['absorbed', 'left', 'map', 'directions'] as const) {
+  for (const field of ['absorbed', 'left', 'map', 'turnedMap', 'directions'] as const) {
     const [into, from] = [sum[field], more[field]];
     for (let k = 0; k < into.length; k++) into[k] = into[k]! + from[k]!;
   }
