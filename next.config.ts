@@ -3,7 +3,8 @@ import type { NextConfig } from 'next';
 /** Nothing is loaded from, or sent to, anywhere but this server. */
 const contentSecurityPolicy = [
   "default-src 'self'",
-  "script-src 'self' 'unsafe-inline'" +
+  // The kernels of wasm/ come with the application's own code.
+  "script-src 'self' 'unsafe-inline' 'wasm-unsafe-eval'" +
     (process.env.NODE_ENV === 'development' ? " 'unsafe-eval'" : ''),
   "style-src 'self' 'unsafe-inline'",
   "img-src 'self' data: blob:",

@@ -4,6 +4,7 @@ import { headShades, type HeadGrid } from './grid';
 import { catchlights } from './catchlight';
 import { CAMERA, eyePart, inBand, MATERIALS, type Sight } from './sight';
 import { SKINS, type SkinId } from './skin';
+import { unshaded } from './unshaded';
 import { placeLight, type PictureLight, type PlacedLight, type Pose } from './scene';
 import { toByte } from './tone';
 
@@ -69,11 +70,11 @@ export class LitPicture {
   ) {
     const pixels = sight.size ** 2;
     this.beside = besideOf(sight, rows);
-    this.arriving = new Float32Array(pixels).fill(-1);
     this.passed = new Float32Array(pixels);
     this.sheen = new Float32Array(pixels);
     this.weights = new Float32Array(pixels);
     this.placed = placeLight(light, pose);
+    this.arriving = unshaded(sight, this.placed, rows);
     this.glints = catchlights(sight, this.placed, light, rows);
   }
 
@@ -101,14 +102,6 @@ export class LitPicture {
     const my = nx * axes[3]! + ny * axes[4]! + nz * axes[5]!;
     const mz = nx * axes[6]! + ny * axes[7]! + nz * axes[8]!;
     const clear = field.controls.length === 0;
-    if (this.arriving[at]! < 0) {
-      let sum = 0;
-      for (let o = 0; o < field.count * PER_EMITTER; o += PER_EMITTER) {
-        const lx = lampLx(field, o, qx, qy, qz, mx, my, mz);
-        sum += clear || lx === 0 ? lx : lx * lampPasses(field, o, qx, qy, qz);
-      }
-      this.arriving[at] = sum;
-    }
     if (this.arriving[at] === 0) return;
     const skin = materials[at] === OF.skin || materials[at] === OF.lip;
     const [vx, vy, vz] = unitTo(CAMERA.x - x, CAMERA.y - y, CAMERA.z - z);
@@ -146,7 +139,7 @@ export class LitPicture {
   /** Illuminance at a pixel as far as it is known, lux of the readouts' scale. */
   luxAt(at: number): number {
     const open = this.weights[at]! > 0 ? this.passed[at]! / this.weights[at]! : 1;
-    return max(0, this.arriving[at]!) * open + this.light.faceLx * ROOM_SHARE;
+    return this.arriving[at]! * open + this.light.faceLx * ROOM_SHARE;
   }
 
   /** Its rows as RGBA bytes, one after the other, and their light in lux. */
@@ -199,7 +192,7 @@ export class LitPicture {
   private shineAt(at: number): number {
     if (this.weights[at] === 0) return 0;
     const lobe = (SHEEN.skin * (SHEEN.power + 8)) / 8;
-    return (max(0, this.arriving[at]!) * lobe * this.sheen[at]!) / this.weights[at]!;
+    return (this.arriving[at]! * lobe * this.sheen[at]!) / this.weights[at]!;
   }
 
   private albedo(at: number, material: number, skinId: SkinId): readonly [number, number, number] {

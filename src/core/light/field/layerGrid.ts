@@ -1,4 +1,5 @@
 import { SURFACE_COLUMNS as AT } from '../transport/columns';
+import { desk } from '../../native/native';
 import { MATTER, SURFACE_STRIDE, type PackedArrangement } from '../transport/pack';
 import { CELLS } from './cells';
 
@@ -27,7 +28,9 @@ export interface LayerGrid {
   /** by node, a row of nodes that its lobe reaches: first, one past the last, and how much each gets */
   first: Int32Array;
   past: Int32Array;
-  weights: readonly Float32Array[];
+  /** one row after another, and where each begins */
+  weights: Float32Array;
+  starts: Int32Array;
 }
 
 const made = new Map<number, LayerGrid | null>();
@@ -78,7 +81,10 @@ function gridOf(nodes: number, exponent: number): LayerGrid {
     ways: Float64Array.from(ways),
     first: Int32Array.from(rows, ({ first }) => first),
     past: Int32Array.from(rows, ({ past }) => past),
-    weights: rows.map(({ weights }) => weights),
+    weights: Float32Array.from(rows.flatMap(({ weights }) => [...weights])),
+    starts: Int32Array.from(rows, (_, k) =>
+      rows.slice(0, k).reduce((sum, { weights }) => sum + weights.length, 0),
+    ),
   };
 }
 
@@ -148,9 +154,33 @@ export function addPassing(
     for (let k = 0; k < 4; k++) table[first + row * nodes + k]! += light * up[row]! * along[k]!;
 }
 
+const turning = desk();
+
 /** What leaves by each direction, of what passes. */
-export function leavingOf(passing: LayerTable, grid: LayerGrid): LayerTable {
-  const { nodes, places, first, past, weights } = grid;
+export function leavingOf(passing: LayerTable, grid: LayerGrid, on = turning): LayerTable {
+  if (!on) return leavingTwin(passing, grid);
+  const { nodes, places, first, past, starts, weights } = grid;
+  on.clear();
+  const [light, out] = [on.lay(passing), on.lay(new Float32Array(passing.length))];
+  on.run.turnLobes(
+    CELLS,
+    nodes * nodes,
+    places.length,
+    light,
+    on.lay(places),
+    on.lay(first),
+    on.lay(past),
+    on.lay(starts),
+    on.lay(weights),
+    on.room(places.length * 4),
+    out,
+  );
+  return on.floats(out, passing.length).slice();
+}
+
+/** The same in plain numbers. */
+export function leavingTwin(passing: LayerTable, grid: LayerGrid): LayerTable {
+  const { nodes, places, first, past, starts, weights } = grid;
   const out = new Float32Array(passing.length);
   // Nodes in a row, so that a lobe lies in one stretch of them.
   const cell = new Float32Array(places.length);
@@ -159,9 +189,9 @@ export function leavingOf(passing: LayerTable, grid: LayerGrid): LayerTable {
     for (let k = 0; k < places.length; k++) {
       const light = passing[o + places[k]!]!;
       if (light === 0) continue;
-      const [from, row] = [first[k]!, weights[k]!];
+      const [from, row] = [first[k]!, starts[k]!];
       const count = past[k]! - from;
-      for (let j = 0; j < count; j++) cell[from + j]! += light * row[j]!;
+      for (let j = 0; j < count; j++) cell[from + j]! += light * weights[row + j]!;
     }
     for (let k = 0; k < places.length; k++) out[o + places[k]!] = cell[k]!;
   }
