@@ -8,7 +8,13 @@ import { FORMS, readParameters } from './forms';
 import { finished } from './making/finishing';
 
 /** Packages the core may use; everything else would tie it to a place it runs in. */
-const ALLOWED = new Set(['zod/mini', 'zod/v4/locales/en.js', 'immer', 'colorjs.io/fn']);
+const ALLOWED = new Set([
+  'ml-matrix',
+  'zod/mini',
+  'zod/v4/locales/en.js',
+  'immer',
+  'colorjs.io/fn',
+]);
 
 const sources = (folder: string): string[] =>
   readdirSync(folder, { withFileTypes: true }).flatMap((entry) => {

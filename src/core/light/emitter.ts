@@ -34,6 +34,13 @@ export const STRIDE = 10;
 /** Where an emitter keeps what; see `EmitterField`. */
 export const COLUMNS = { axis: 3, constant: 6, linear: 7, sine: 8, exponent: 9 } as const;
 
+/** Whether all of a field’s emitters send their light by Lambert’s law. */
+export function isLambertian({ data, count }: EmitterField): boolean {
+  for (let o = 0; o < count * STRIDE; o += STRIDE)
+    if (data[o + COLUMNS.exponent] !== 1) return false;
+  return true;
+}
+
 type Coefficients = readonly [constant: number, linear: number, sine: number, exponent: number];
 
 type Formula = Exclude<Spread, { class: 'measured' }>;

@@ -88,7 +88,7 @@ export class Desk {
     new Float32Array(this.memory.buffer, from, count);
 }
 
-let module: WebAssembly.Module | null | undefined;
+let built: WebAssembly.Module | null | undefined;
 
 /** Null where WebAssembly, or four numbers at a time, is not to be had: everything has a twin that needs neither. */
 function compiled(): WebAssembly.Module | null {
@@ -102,9 +102,9 @@ function compiled(): WebAssembly.Module | null {
 
 /** A desk of one’s own; null where there can be none. */
 export function desk(): Desk | null {
-  module ??= compiled();
+  built ??= compiled();
   try {
-    return module && new Desk(module);
+    return built && new Desk(built);
   } catch {
     return null;
   }

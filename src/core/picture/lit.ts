@@ -1,21 +1,16 @@
-import { STRIDE } from '../light/emitter';
-import { emitterLx, emitterPasses } from '../light/illuminance';
-import { headShades, type HeadGrid } from './grid';
+import type { HeadGrid } from './grid';
 import { catchlights } from './catchlight';
-import { CAMERA, eyePart, inBand, MATERIALS, type Sight } from './sight';
+import { eyePart, inBand, MATERIALS, type Sight } from './sight';
 import { SKINS, type SkinId } from './skin';
 import { unshaded } from './unshaded';
-import { placeLight, type PictureLight, type PlacedLight, type Pose } from './scene';
+import { placeLight, type PictureLight, type Pose } from './scene';
+import { addRays, SHEEN_POWER, type Drawn, type Lit } from './rays';
 import { toByte } from './tone';
 
 // Bound by name: where globals are guarded a look-up of `Math` costs more than the root itself.
-const { ceil, floor, imul, max, sqrt } = Math;
+const { ceil } = Math;
 
 // Bound to this module: bundlers read an imported name off its module at every use, millions of times here.
-const PER_EMITTER = STRIDE;
-const lampLx = emitterLx;
-const lampPasses = emitterPasses;
-const shades = headShades;
 const byteOf = toByte;
 const OF = MATERIALS;
 
@@ -29,13 +24,8 @@ const EYE = {
   pupil: [0.004, 0.004, 0.004],
 } as const;
 const LIP = [1.02, 0.62, 0.66] as const;
-/** A slight sheen, Blinn's lobe: strength and exponent [typ]. */
-const SHEEN = { skin: 0.035, power: 22 };
-/** Rays leave the skin by so much; less than a feature, more than the grid's error. */
-const SKIP_M = 0.006;
-/** Rays after which a pixel's kind is known. */
-const SURE_AFTER = 12;
-const GOLDEN = 0.6180339887498949;
+/** Strength of the skin’s slight sheen [typ]. */
+const SHEEN = 0.035;
 
 export interface PictureSettings {
   skin: SkinId;
@@ -51,95 +41,41 @@ export interface PictureSettings {
  * half-shadows are ever noisy.
  */
 export class LitPicture {
-  private readonly arriving: Float32Array;
-  private readonly passed: Float32Array;
-  private readonly sheen: Float32Array;
-  private readonly weights: Float32Array;
-  private readonly placed: PlacedLight;
+  private readonly drawn: Drawn;
+  private readonly lit: Lit;
   private readonly glints: Map<number, number>;
   /** by pixel on the outline, the nearest one of its row on the other side */
   private readonly beside: ReadonlyMap<number, number>;
-  private samples = 0;
 
   constructor(
     private readonly sight: Sight,
-    private readonly grid: HeadGrid,
+    grid: HeadGrid,
     private readonly light: PictureLight,
     pose: Pose,
     private readonly rows: { first: number; every: number },
   ) {
     const pixels = sight.size ** 2;
     this.beside = besideOf(sight, rows);
-    this.passed = new Float32Array(pixels);
-    this.sheen = new Float32Array(pixels);
-    this.weights = new Float32Array(pixels);
-    this.placed = placeLight(light, pose);
-    this.arriving = unshaded(sight, this.placed, rows);
-    this.glints = catchlights(sight, this.placed, light, rows);
+    const placed = placeLight(light, pose);
+    this.drawn = { sight, grid, placed, rows };
+    this.lit = {
+      arriving: unshaded(sight, placed, rows),
+      passed: new Float32Array(pixels),
+      weights: new Float32Array(pixels),
+      sheen: new Float32Array(pixels),
+      samples: 0,
+    };
+    this.glints = catchlights(sight, placed, light, rows);
   }
 
   /** Adds so many rays to every pixel of its rows. */
-  refineInPlace(rays: number): void {
-    const { size } = this.sight;
-    for (let row = this.rows.first; row < size; row += this.rows.every)
-      if (inBand(this.sight, row))
-        for (let column = 0; column < size; column++)
-          this.refinePixelInPlace(row * size + column, rays);
-    this.samples += rays;
-  }
-
-  private refinePixelInPlace(at: number, rays: number): void {
-    const { places, normals, materials } = this.sight;
-    const { field, axes, origin, places: lamps, half, shares } = this.placed;
-    const [x, y, z] = [places[at * 3]!, places[at * 3 + 1]!, places[at * 3 + 2]!];
-    const [nx, ny, nz] = [normals[at * 3]!, normals[at * 3 + 1]!, normals[at * 3 + 2]!];
-    // The pixel in the light's own axes.
-    const [ox, oy, oz] = [x - origin[0]!, y - origin[1]!, z - origin[2]!];
-    const qx = ox * axes[0]! + oy * axes[1]! + oz * axes[2]!;
-    const qy = ox * axes[3]! + oy * axes[4]! + oz * axes[5]!;
-    const qz = ox * axes[6]! + oy * axes[7]! + oz * axes[8]!;
-    const mx = nx * axes[0]! + ny * axes[1]! + nz * axes[2]!;
-    const my = nx * axes[3]! + ny * axes[4]! + nz * axes[5]!;
-    const mz = nx * axes[6]! + ny * axes[7]! + nz * axes[8]!;
-    const clear = field.controls.length === 0;
-    if (this.arriving[at] === 0) return;
-    const skin = materials[at] === OF.skin || materials[at] === OF.lip;
-    const [vx, vy, vz] = unitTo(CAMERA.x - x, CAMERA.y - y, CAMERA.z - z);
-    const [own, other, third] = [hashed(at, 1), hashed(at, 2), hashed(at, 3)];
-    // What was all lit or all shaded so far is hardly a half-shadow: it gets by with fewer rays.
-    const plain =
-      this.samples >= SURE_AFTER && (this.passed[at] === 0 || this.passed[at] === this.weights[at]);
-    const step = plain ? 4 : 1;
-    for (let ray = 0; ray < rays; ray += step) {
-      const n = this.samples + ray;
-      const k = pick(shares, fraction(own + n * GOLDEN));
-      const o = k * PER_EMITTER;
-      let weight = lampLx(field, o, qx, qy, qz, mx, my, mz);
-      if (!clear && weight > 0) weight *= lampPasses(field, o, qx, qy, qz);
-      // Drawn by flux, so each counts by what a lumen of it does here.
-      weight /= shares[k]! - (k > 0 ? shares[k - 1]! : 0);
-      if (weight === 0) continue;
-      const u = 2 * fraction(other + n * 0.7548776662) - 1;
-      const v = 2 * fraction(third + n * 0.5698402909) - 1;
-      const [ju, jv] = [u * half[k * 3]!, v * half[k * 3 + 1]!];
-      const lx = lamps[k * 3]! + ju * axes[0]! + jv * axes[3]!;
-      const ly = lamps[k * 3 + 1]! + ju * axes[1]! + jv * axes[4]!;
-      const lz = lamps[k * 3 + 2]! + ju * axes[2]! + jv * axes[5]!;
-      this.weights[at]! += weight;
-      if (shades(this.grid, x + nx * 0.002, y + ny * 0.002, z + nz * 0.002, lx, ly, lz, SKIP_M))
-        continue;
-      this.passed[at]! += weight;
-      if (!skin) continue;
-      const [hx, hy, hz] = halfway(lx - x, ly - y, lz - z, vx, vy, vz);
-      const shine = max(0, hx * nx + hy * ny + hz * nz) ** SHEEN.power;
-      this.sheen[at]! += weight * shine;
-    }
-  }
+  refineInPlace = (rays: number): void => addRays(this.drawn, this.lit, rays);
 
   /** Illuminance at a pixel as far as it is known, lux of the readouts' scale. */
   luxAt(at: number): number {
-    const open = this.weights[at]! > 0 ? this.passed[at]! / this.weights[at]! : 1;
-    return this.arriving[at]! * open + this.light.faceLx * ROOM_SHARE;
+    const { arriving, passed, weights } = this.lit;
+    const open = weights[at]! > 0 ? passed[at]! / weights[at]! : 1;
+    return arriving[at]! * open + this.light.faceLx * ROOM_SHARE;
   }
 
   /** Its rows as RGBA bytes, one after the other, and their light in lux. */
@@ -190,9 +126,10 @@ export class LitPicture {
 
   /** Sheen in the scale of reflectance times lux. */
   private shineAt(at: number): number {
-    if (this.weights[at] === 0) return 0;
-    const lobe = (SHEEN.skin * (SHEEN.power + 8)) / 8;
-    return (this.arriving[at]! * lobe * this.sheen[at]!) / this.weights[at]!;
+    const { arriving, weights, sheen } = this.lit;
+    if (weights[at] === 0) return 0;
+    const lobe = (SHEEN * (SHEEN_POWER + 8)) / 8;
+    return (arriving[at]! * lobe * sheen[at]!) / weights[at]!;
   }
 
   private albedo(at: number, material: number, skinId: SkinId): readonly [number, number, number] {
@@ -232,44 +169,4 @@ function besideOf(sight: Sight, { first, every }: { first: number; every: number
             found.set(at, row * size + next);
     }
   return found;
-}
-
-const fraction = (value: number): number => value - floor(value);
-
-/** A number of 0…1 that belongs to a pixel, so that neighbours draw different rays. */
-function hashed(at: number, salt: number): number {
-  let h = imul(at + 1, 0x9e3779b1) ^ imul(salt, 0x85ebca6b);
-  h = imul(h ^ (h >>> 15), 0x2c1b3c6d);
-  h = imul(h ^ (h >>> 12), 0x297a2d39);
-  return ((h ^ (h >>> 15)) >>> 0) / 4294967296;
-}
-
-/** First source whose summed share reaches u. */
-function pick(shares: Float64Array, u: number): number {
-  let low = 0;
-  let high = shares.length - 1;
-  while (low < high) {
-    const middle = (low + high) >> 1;
-    if (shares[middle]! < u) low = middle + 1;
-    else high = middle;
-  }
-  return low;
-}
-
-function unitTo(x: number, y: number, z: number): readonly [number, number, number] {
-  const by = 1 / sqrt(x * x + y * y + z * z);
-  return [x * by, y * by, z * by];
-}
-
-/** Unit vector half way between a direction of any length and a unit one. */
-function halfway(
-  x: number,
-  y: number,
-  z: number,
-  vx: number,
-  vy: number,
-  vz: number,
-): readonly [number, number, number] {
-  const by = 1 / sqrt(x * x + y * y + z * z);
-  return unitTo(x * by + vx, y * by + vy, z * by + vz);
 }

@@ -1,4 +1,4 @@
-import { COLUMNS, STRIDE, type EmitterField } from '../light/emitter';
+import { COLUMNS, isLambertian, STRIDE, type EmitterField } from '../light/emitter';
 import { emitterLx, emitterPasses } from '../light/illuminance';
 import { desk, type Desk } from '../native/native';
 import type { PlacedLight } from './scene';
@@ -7,7 +7,7 @@ import { inBand, type Sight } from './sight';
 // Bound to this module: bundlers read an imported name off its module at every use, millions of times here.
 const PER_EMITTER = STRIDE;
 const [lampLx, lampPasses] = [emitterLx, emitterPasses];
-const { axis: AXIS, linear: LINEAR, exponent: EXPONENT } = COLUMNS;
+const { axis: AXIS, linear: LINEAR } = COLUMNS;
 
 /** Pixels at a time: a multiple of four. */
 const STRETCH = 4096;
@@ -40,12 +40,6 @@ export function unshaded(
     pixels.at.forEach((at, k) => (found[at] = sums[k]!));
   }
   return found;
-}
-
-function isLambertian({ data, count }: EmitterField): boolean {
-  for (let o = 0; o < count * PER_EMITTER; o += PER_EMITTER)
-    if (data[o + EXPONENT] !== 1) return false;
-  return true;
 }
 
 function sourcesOf({ data, count }: EmitterField): Float32Array {

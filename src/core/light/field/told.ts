@@ -1,6 +1,7 @@
 import { emitterPasses } from '../illuminance';
 import type { Passage } from '../controls';
 import { packEmitters, STRIDE, type EmitterField, type Emitter } from '../emitter';
+import { desk } from '../../native/native';
 import type { Shown } from '../lightField';
 import { CELLS } from './cells';
 import { frameOf } from './layers';
@@ -105,14 +106,19 @@ function standsBehind({ packed, charts }: MouthField, { surface }: Exit, poses: 
 /** Illuminance of a told exit at a point of a surface, by one part of a survey or the mean of all; lux a lamp lumen. */
 export function toldLx(
   field: MouthField,
-  { exit, grid, poses, places, behind, parts, mean }: ToldExit,
+  told: ToldExit,
   part: number,
   passages: readonly Passage[],
   [px, py, pz]: readonly [number, number, number],
   [nx, ny, nz]: readonly [number, number, number],
 ): number {
+  const { exit, grid, poses, places, behind, parts, mean } = told;
   const sent = part < 0 ? mean : parts[part]!;
   if (!sent) return 0;
+  if (part < 0 && grid && !behind && passages.length === 0) {
+    const lx = toldNative(told, grid, sent, px, py, pz, nx, ny, nz);
+    if (lx !== null) return lx;
+  }
   const read = part < 0 ? leftBy : turnedBy;
   const { areasM2 } = exit.chart;
   const way = behind ? wayFrom() : null;
@@ -146,6 +152,45 @@ export function toldLx(
     sum += lx;
   }
   return sum;
+}
+
+const shelf = desk();
+/** Tables lie on the shelf, each where it was put, until that is full. */
+const MOST_BYTES = 32e6;
+let laid = new WeakMap<ToldExit, { poses: number; table: number }>();
+
+/** The same by the kernel; null where there is none. */
+function toldNative(
+  told: ToldExit,
+  { nodes }: LayerGrid,
+  table: Float32Array,
+  px: number,
+  py: number,
+  pz: number,
+  nx: number,
+  ny: number,
+  nz: number,
+): number | null {
+  if (!shelf) return null;
+  let place = laid.get(told);
+  if (!place) {
+    if (shelf.taken > MOST_BYTES) {
+      shelf.clear();
+      laid = new WeakMap();
+    }
+    place = { poses: shelf.lay(posesWithAreas(told)), table: shelf.lay(table) };
+    laid.set(told, place);
+  }
+  return shelf.run.toldSum(CELLS, nodes, place.poses, place.table, px, py, pz, nx, ny, nz);
+}
+
+function posesWithAreas({ poses, exit }: ToldExit): Float64Array {
+  const all = new Float64Array(CELLS * (POSE + 1));
+  for (let cell = 0; cell < CELLS; cell++) {
+    all.set(poses.subarray(cell * POSE, (cell + 1) * POSE), cell * (POSE + 1));
+    all[cell * (POSE + 1) + POSE] = exit.chart.areasM2[cell]! > 0 ? 1 : 0;
+  }
+  return all;
 }
 
 /** Its cells as Lambertian sources that look towards a point as they do. */
