@@ -13,11 +13,12 @@ import { mouthField } from '@/core/light/field/mouthField';
 import { mouthMap, mouthOf } from '@/core/light/field/mouthMap';
 import { straightRows } from '@/core/light/field/mouthStraight';
 import { mouthLight } from '@/core/light/field/mouthLight';
-import { fieldOf, prepare } from '@/core/light/field/prepare';
+import { fieldOf, lookFrom, type Reads } from '@/core/light/field/prepare';
 import { surveyPart } from '@/core/light/field/survey';
 import { nightFerry } from '@/demo/nightFerry';
 import { packArrangement } from '@/core/light/transport/pack';
-import { READOUT_RUN, simulate, tracePart } from '@/core/light/transport/run';
+import { READOUT_RUN, simulate, tracePart, unitsOf } from '@/core/light/transport/run';
+import { SURVEY_PARTS } from '@/core/light/transport/tally';
 import { sheet, standardPan } from '@/core/light/transport/testing';
 import { bestWash, washOver } from '@/core/light/wash';
 
@@ -63,7 +64,7 @@ function benchKernel(note: Note): void {
   const packed = packArrangement(standardPan(sheet(0.6, 0.34)));
   const own = () => {
     const start = performance.now();
-    tracePart(packed, { photons: PHOTONS, seed: 7 }, 0, PHOTONS / 20_000);
+    tracePart(packed, { photons: PHOTONS, seed: 7 }, SURVEY_PARTS, unitsOf(PHOTONS));
     return (performance.now() - start) / 1000;
   };
   own();
@@ -126,9 +127,21 @@ function benchMouths(note: Note): void {
     const survey = () => Array.from({ length: 8 }, (_, part) => surveyPart(packed, 1, part));
     note(`${id}: survey of 8 parts, one thread`, timed(survey), 'ms', 150);
     const parts = survey();
+    const made = (places: Reads['first']) => {
+      const table = fieldOf(arrangement, parts);
+      lookFrom(table, places);
+      return table;
+    };
     note(
-      `${id}: made ready, one thread`,
-      timed(() => prepare(arrangement, parts, reads)),
+      `${id}: made ready for the subject, one thread`,
+      timed(() => made(reads.first)),
+      'ms',
+      100,
+    );
+    const all = [...reads.first, ...reads.rest];
+    note(
+      `${id}: made ready all round, one thread`,
+      timed(() => made(all)),
       'ms',
       200,
     );
@@ -142,7 +155,7 @@ function benchMouths(note: Note): void {
     );
     const error = 100 * mouthOf(arrangement, run)!.cellError;
     note(`${id}: error of most of its cells`, error, '%', 2);
-    const looks = fieldOf(arrangement, parts, prepare(arrangement, parts, reads));
+    const looks = made(all);
     const front = leavesM(resolved);
     const at = [0, 0, front + shot.distanceM] as const;
     note(

@@ -1,5 +1,9 @@
 import { transfer } from 'comlink';
-import { prepare, type Prepared } from '@/core/light/field/prepare';
+import type { LookTable } from '@/core/light/field/lookTable';
+import { straightRows } from '@/core/light/field/mouthStraight';
+import { fieldOf, lookFrom, preparedOf, type Prepared } from '@/core/light/field/prepare';
+import type { SurveyPart } from '@/core/light/field/survey';
+import type { Vector } from '@/core/light/vector';
 import { mouthMap } from '@/core/light/field/mouthMap';
 import type { Arrangement } from '@/core/light/transport/arrangement';
 import { packArrangement, type PackedArrangement } from '@/core/light/transport/pack';
@@ -15,6 +19,7 @@ import { seeRows, type FrameId, type Sight } from '@/core/picture/sight';
 let grid: HeadGrid | null = null;
 const sights = new Map<string, Sight>();
 const pictures = new Map<string, LitPicture>();
+let looked: { key: string; table: LookTable } | null = null;
 let held: { key: string; packed: PackedArrangement } | null = null;
 
 const headGrid = (): HeadGrid => (grid ??= bakeHead());
@@ -35,13 +40,33 @@ export interface Rows {
 
 /** Photons and pictures: what all hands of the pool share. */
 export const light = {
-  /** Follows a stretch of a run's chunks. */
+  /** Does some pieces of a run. */
   trace: (key: string, arrangement: Arrangement, run: Run, first: number, last: number): Tally => {
     if (held?.key !== key) held = { key, packed: packArrangement(arrangement) };
     return tracePart(held.packed, run, first, last);
   },
-  /** One hand’s share of what a survey is read by. */
-  prepare: (...given: Parameters<typeof prepare>): Prepared => prepare(...given),
+  /**
+   * Makes a survey ready to be read, this hand's share of it; what was looked at before stays.
+   * @param survey  null when this hand has it already
+   */
+  look: (
+    key: string,
+    arrangement: Arrangement,
+    survey: readonly SurveyPart[] | null,
+    places: readonly Vector[],
+    hand: number,
+    hands: number,
+  ): Prepared => {
+    if (survey) looked = { key, table: fieldOf(arrangement, survey) };
+    if (looked?.key !== key) throw new Error('This survey is not here.');
+    lookFrom(looked.table, places, hand, hands);
+    return preparedOf(looked.table);
+  },
+  /** This hand's rows of the straight light of the mouth that it looks at. */
+  straight: (key: string, hand: number, hands: number): Float32Array | null => {
+    if (looked?.key !== key) throw new Error('This survey is not here.');
+    return straightRows(looked.table.field, hand, hands);
+  },
   mouthMap: (...given: Parameters<typeof mouthMap>): MouthMap | null => mouthMap(...given),
   /** A picture of its rows: begun anew when `pose` is given, refined by so many rays either way. */
   draw: (

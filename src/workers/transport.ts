@@ -1,40 +1,38 @@
-import { looksThrough, together, type Prepared } from '@/core/light/field/prepare';
-import type { Vector } from '@/core/light/vector';
+import { filled, together, type Prepared, type Reads } from '@/core/light/field/prepare';
 import type { Arrangement } from '@/core/light/transport/arrangement';
 import { packArrangement } from '@/core/light/transport/pack';
 import { readTally, type MouthMap, type Transported } from '@/core/light/transport/result';
+import { cannotRun, tracePart, unitsOf, type Run } from '@/core/light/transport/run';
 import {
-  cannotRun,
-  CHUNK_PHOTONS,
-  chunksOf,
-  tracePart,
-  type Run,
-} from '@/core/light/transport/run';
-import { addTallyInPlace, emptyTally, type Tally } from '@/core/light/transport/tally';
+  addTallyInPlace,
+  emptyTally,
+  SURVEY_PARTS,
+  type Tally,
+} from '@/core/light/transport/tally';
 import type { Hand } from './pool';
 
 interface TransportJob {
   key: string;
   arrangement: Arrangement;
   /** where its light will be read */
-  reads: readonly Vector[];
+  reads: Reads;
   run: Run;
-  /** the result so far, whenever there is a better one */
+  /** whether it is told as soon as the first of those places are ready, or all of them */
+  soon: boolean;
+  /** the light itself, before the run has counted all */
   onProgress: (so: Transported) => void;
   signal: AbortSignal;
 }
 
-/** Counts at which the result so far is told: soon, then ever more seldom. */
-const TOLD = [40_000, 160_000];
-/** Parts of a survey whose spread says anything of their error. */
-const LEAST_PARTS = 2;
-/** Chunks a hand takes at a time: short enough to stop soon. */
-const STRETCH = 4;
-/** Without workers a stretch this short leaves the page its frames. */
-const ALONE_PHOTONS = 5_000;
+/** Photons after which shares are known well enough to be told with the light. */
+const TOLD_FROM = 40_000;
+/** Pieces a hand takes at a time: short enough to stop soon. */
+const STRETCH = 2;
+/** A piece worked on the page leaves it its frames. */
+const BREATH_MS = 4;
 
 /**
- * Follows a run's photons with all hands at once. Chunks carry their own streams and counts only add, so
+ * Works a run with all hands at once. Pieces carry their own streams and counts only add, so
  * that the sum is the same for any number of hands, in any order. A hand that dies gives its stretch back;
  * with none left the page does the rest itself, a little at a time.
  * @returns the whole run, or null when it was stopped or cannot be done
@@ -46,9 +44,9 @@ export async function transport(
   if (cannotRun(job.arrangement, job.run) !== null) return null;
   const packed = packArrangement(job.arrangement);
   const sum = emptyTally(packed);
-  const open = stretches(chunksOf(job.run.photons));
-  const prepared = preparer(job, hands);
-  const tell = teller(job, sum, prepared);
+  const open = stretches(unitsOf(job.run.photons));
+  const field = new SharedField(job, hands);
+  const tell = teller(job, sum, field);
   const worked = (tally: Tally) => {
     addTallyInPlace(sum, tally);
     void tell();
@@ -68,78 +66,93 @@ export async function transport(
   for (let next = open.shift(); next && !job.signal.aborted; next = open.shift())
     worked(await alone(packed, job, next));
   if (job.signal.aborted) return null;
-  const found = await prepared(sum);
-  return job.signal.aborted ? null : found;
+  const counted = readTally(sum, job.arrangement, job.run.seed);
+  const [prepared, mouth] = [await field.all(counted), await field.mouth(counted)];
+  return job.signal.aborted ? null : { ...counted, ...(prepared && { prepared }), mouth };
 }
 
-/**
- * Reads a tally with its survey made ready by all hands, once all parts of that are there, and with the mouth's map; what
- * nobody does, the page does when it reads.
- */
-function preparer({ arrangement, reads, run }: TransportJob, hands: readonly Hand[]) {
-  const ready = new Map<number, Promise<Prepared | undefined>>();
-  return async (sum: Tally): Promise<Transported> => {
-    const found = readTally(sum, arrangement, run.seed);
-    const parts = found.survey.length;
-    const made =
-      ready.get(parts) ??
-      Promise.all(
-        hands.map((hand, k) =>
-          hand.call((w) => w.prepare(arrangement, found.survey, reads, k, hands.length)),
-        ),
-      ).then(together, () => undefined);
-    ready.set(parts, made);
-    const prepared = await made;
-    const mouth = await mapped(arrangement, found, prepared, hands[0]);
-    return { ...found, ...(prepared && { prepared }), mouth };
-  };
-}
-
-/** The mouth's map by a hand; without one its code comes to the page. */
-async function mapped(
-  arrangement: Arrangement,
-  found: Transported,
-  prepared: Prepared | undefined,
-  hand: Hand | undefined,
-): Promise<MouthMap | null> {
-  const { turnedCounts, photons, round } = found;
-  const counts = { turnedCounts, photons, round };
-  if (hand && prepared)
-    try {
-      return await hand.call((w) => w.mouthMap(arrangement, counts, prepared.straight));
-    } catch {
-      // It died: done here.
-    }
-  const { mouthOf } = await import('@/core/light/field/mouthMap');
-  return mouthOf(arrangement, found);
-}
-
-/** The first stretches are single chunks, so that there soon is something to show. */
-function stretches(chunks: number): [number, number][] {
+/** Parts of the survey come one by one. */
+function stretches(units: number): [number, number][] {
   const list: [number, number][] = [];
-  for (let at = 0; at < chunks;) {
-    const length = at < 4 ? 1 : STRETCH;
-    list.push([at, Math.min(chunks, at + length)]);
+  for (let at = 0; at < units;) {
+    const length = at < SURVEY_PARTS ? 1 : STRETCH;
+    list.push([at, Math.min(units, at + length)]);
     at += length;
   }
   return list;
 }
 
+/** A survey that all hands make ready; what nobody does, the page does when it reads. */
+class SharedField {
+  private firstLooks: Promise<Prepared | undefined> | null = null;
+  private allLooks: Promise<Prepared | undefined> | null = null;
+
+  constructor(
+    private readonly job: TransportJob,
+    private readonly hands: readonly Hand[],
+  ) {}
+
+  private looks(
+    survey: Transported['survey'] | null,
+    places: Reads['first'],
+  ): Promise<Prepared | undefined> {
+    const { key, arrangement } = this.job;
+    return Promise.all(
+      this.hands.map((hand, k) =>
+        hand.call((w) => w.look(key, arrangement, survey, places, k, this.hands.length), {
+          priority: 'now',
+        }),
+      ),
+    ).then(together, () => undefined);
+  }
+
+  /** Ready where the first figures read it. */
+  first({ survey }: Transported): Promise<Prepared | undefined> {
+    return (this.firstLooks ??= this.looks(survey, this.job.reads.first));
+  }
+
+  /** Ready wherever it will be read. */
+  async all(counted: Transported): Promise<Prepared | undefined> {
+    if (!(await this.first(counted))) return undefined;
+    return (this.allLooks ??= this.looks(null, this.job.reads.rest));
+  }
+
+  /** The mouth's map by the hands; where they fail its code comes to the page. */
+  async mouth(counted: Transported): Promise<MouthMap | null> {
+    const { key, arrangement } = this.job;
+    const { turnedCounts, photons, round } = counted;
+    const [hand] = this.hands;
+    if (hand && (await this.firstLooks))
+      try {
+        const rows = await Promise.all(
+          this.hands.map((each, k) => each.call((w) => w.straight(key, k, this.hands.length))),
+        );
+        const known = rows.flatMap((own) => own ?? []);
+        const straight = known.length ? filled(known) : null;
+        const counts = { turnedCounts, photons, round };
+        return await hand.call((w) => w.mouthMap(arrangement, counts, straight));
+      } catch {
+        // One died: done here.
+      }
+    const { mouthOf } = await import('@/core/light/field/mouthMap');
+    return mouthOf(arrangement, counted);
+  }
+}
+
 function teller(
-  { arrangement, run, onProgress, signal }: TransportJob,
+  { arrangement, run, soon, onProgress, signal }: TransportJob,
   sum: Tally,
-  prepared: (sum: Tally) => Promise<Transported>,
+  field: SharedField,
 ) {
-  const marks = TOLD.filter((mark) => mark < run.photons);
-  const looked = looksThrough(arrangement);
+  let told = run.photons <= TOLD_FROM;
   return async () => {
-    if (signal.aborted || marks.length === 0 || sum.emitted < marks[0]!) return;
-    // The light itself is in the survey. Some parts of it do, with the error they have, where it is quickly read.
-    const parts = sum.survey.filter((part) => part !== null).length;
-    if (parts < (looked ? sum.survey.length : LEAST_PARTS)) return;
-    while (marks.length && sum.emitted >= marks[0]!) marks.shift();
-    const found = await prepared(sum);
-    if (!signal.aborted) onProgress(found);
+    if (signal.aborted || told || sum.emitted < TOLD_FROM || sum.survey.includes(null)) return;
+    told = true;
+    const found = readTally(sum, arrangement, run.seed);
+    const prepared = await (soon ? field.first(found) : field.all(found));
+    // By now the whole run may be there.
+    if (!signal.aborted && sum.emitted < run.photons)
+      onProgress({ ...found, ...(prepared && { prepared }) });
   };
 }
 
@@ -150,9 +163,9 @@ async function alone(
   [first, last]: readonly [number, number],
 ): Promise<Tally> {
   const sum = emptyTally(packed);
-  for (let chunk = first; chunk < last && !signal.aborted; chunk++) {
-    await new Promise((resolve) => setTimeout(resolve, CHUNK_PHOTONS / ALONE_PHOTONS));
-    addTallyInPlace(sum, tracePart(packed, run, chunk, chunk + 1));
+  for (let unit = first; unit < last && !signal.aborted; unit++) {
+    await new Promise((resolve) => setTimeout(resolve, BREATH_MS));
+    addTallyInPlace(sum, tracePart(packed, run, unit, unit + 1));
   }
   return sum;
 }

@@ -3,7 +3,7 @@ import type { Finding } from '../findings/finding';
 import type { Drawing } from '../drawing/drawing';
 import { readsOf } from './reads';
 import type { Shot } from '../location/shot';
-import type { Vector } from '../light/vector';
+import type { Reads } from '../light/field/prepare';
 import type { Need } from '../build/needs';
 import type { ResolvedBuild } from '../build/resolvedBuild';
 import type { Evenness } from '../light/evenness';
@@ -80,7 +80,7 @@ export interface CavityModel {
   key: string;
   arrangement: Arrangement;
   /** where its light will be read */
-  reads: readonly Vector[];
+  reads: Reads;
 }
 
 /** The room of a lit build with one. */

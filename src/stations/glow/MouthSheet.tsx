@@ -1,7 +1,7 @@
 'use client';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { MAP_CELLS } from '@/core/light/transport/pack';
-import { relativeExitance } from '@/core/light/transport/result';
+import { relativeExitance, type MouthMap } from '@/core/light/transport/result';
 import { exportName } from '../shell/actions';
 import { useWorkplace } from '../shell/useWorkplace';
 import type { AtHand } from '../build/WithBuild';
@@ -14,11 +14,15 @@ const COARSE = 4;
 const SURE = 0.05;
 
 /** How evenly the front glows, as the eye or the lens would see it. */
-export default function MouthSheet({ readouts }: AtHand) {
+export default function MouthSheet({ build, readouts }: AtHand) {
   const document = useProduction((state) => state.document);
   const { transport } = useWorkplace();
   const found = readouts.room && transport.known.get(readouts.room.key);
-  const mouth = found?.mouth;
+  // While the next one is counted, the map of a moment ago stands back.
+  const [last, setLast] = useState<{ of: string; mouth: MouthMap } | null>(null);
+  if (found?.mouth && found.mouth !== last?.mouth) setLast({ of: build.id, mouth: found.mouth });
+  const fresh = found?.mouth;
+  const mouth = fresh ?? (found && last?.of === build.id ? last.mouth : null);
   const by = mouth && mouth.cellError > SURE ? COARSE : 1;
   const values = useMemo(
     () => mouth && flipped(relativeExitance(mouth.shares, mouth.round, by)),
@@ -36,18 +40,20 @@ export default function MouthSheet({ readouts }: AtHand) {
   const taken = found.absorbed.filter(({ share }) => share > 0.0005);
   return (
     <div className="grid grid-cols-[minmax(0,1fr)_220px] gap-4 max-md:grid-cols-1">
-      <StopsMap
-        title={`The mouth from the front, cells to ± ${percentOf(mouth.cellError / (by * by))} %`}
-        values={values}
-        columns={cells}
-        rows={cells}
-        reference={1}
-        scaleWords="against its mean"
-        lines={LINES}
-        aspect={1}
-        fileName={exportName(document, 'mouth', 'png')}
-        write={percent}
-      />
+      <div className={fresh ? undefined : 'opacity-60'} aria-busy={!fresh}>
+        <StopsMap
+          title={`The mouth from the front, cells to ± ${percentOf(mouth.cellError / (by * by))} %`}
+          values={values}
+          columns={cells}
+          rows={cells}
+          reference={1}
+          scaleWords="against its mean"
+          lines={LINES}
+          aspect={1}
+          fileName={exportName(document, 'mouth', 'png')}
+          write={percent}
+        />
+      </div>
       <div className="text-[13px]">
         <h2 className="text-[15px]">Where the light goes</h2>
         <table className="rows tight w-full">

@@ -42,8 +42,11 @@ export interface TransportState {
   done: number;
 }
 
-/** Keeps the room of the build on screen simulated. */
-export function useTransport() {
+/**
+ * Keeps the room of the build on screen simulated.
+ * @param soon  the light at the subject is told before what it does all round
+ */
+export function useTransport(soon: boolean) {
   const [known] = useState(() => new KnownCavities());
   const [told, setTold] = useState(0);
   const [room, setRoom] = useState<CavityModel | null>(null);
@@ -61,6 +64,7 @@ export function useTransport() {
         {
           ...room,
           run: READOUT_RUN,
+          soon,
           onProgress: learn,
           signal: abort.signal,
         },
@@ -71,7 +75,7 @@ export function useTransport() {
       clearTimeout(wait);
       abort.abort();
     };
-    // The key is the room's content.
+    // The key is the room's content; a run under way goes on when another station opens.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [key, known]);
 

@@ -47,7 +47,7 @@ export function WorkplaceProvider({ children }: { children: React.ReactNode }) {
   const shotId = picked?.id ?? build?.shotId ?? document.shots[0]?.id ?? null;
 
   const [derivations] = useState(() => new Derivations());
-  const { state: transport, follow } = useTransport();
+  const { state: transport, follow } = useTransport(station !== 'glow');
   const { known, told } = transport;
   const answer = useMemo(() => {
     const found =

@@ -7,7 +7,7 @@ import type { Vector } from '../vector';
 import { mouthLx } from './gather';
 import { addPassing, layerGrid, layerLength, leavingCd, leavingOf, turnedCd } from './layerGrid';
 import { mouthLight } from './mouthLight';
-import { fieldOf, prepare } from './prepare';
+import { fieldOf, lookFrom, preparedOf } from './prepare';
 
 const DOWN: Vector = [0, 0, -1];
 
@@ -156,10 +156,10 @@ describe.each(ROOMS)('%s', (_, given, mouthZ, size) => {
   });
   test('made ready by another, it reads the same to the bit', () => {
     const at: Vector = [0.3 * size, 0.1 * size, middle[2] + 2 * size];
-    const ready = prepare(room, run.survey, [at]);
-    expect(mouthLight(fieldOf(room, run.survey, ready)).illuminance(at, DOWN)).toBe(
-      light.illuminance(at, DOWN),
-    );
+    const table = fieldOf(room, run.survey);
+    lookFrom(table, [at]);
+    const ready = fieldOf(room, run.survey, preparedOf(table));
+    expect(mouthLight(ready).illuminance(at, DOWN)).toBe(light.illuminance(at, DOWN));
   });
   test('anywhere: behind, beside, within, in the mouth itself, a number that is no less than nothing', () => {
     for (const at of [

@@ -3,10 +3,10 @@ import { surveyPart } from '../field/survey';
 import { traceChunkInPlace } from './kernel';
 import { packArrangement, type PackedArrangement } from './pack';
 import { readTally, type Transported } from './result';
-import { addTallyInPlace, emptyTally, SURVEY_PARTS, type Tally } from './tally';
+import { emptyTally, SURVEY_PARTS, type Tally } from './tally';
 
 /**
- * Photons of one chunk. Chunks are the unit of work: each has a stream of its own, so that the sum
+ * Photons of one chunk. Each has a stream of its own, so that the sum
  * depends on the seed and the photon count only. Short ones also run optimised from early on.
  */
 export const CHUNK_PHOTONS = 20_000;
@@ -28,9 +28,11 @@ export const READOUT_RUN: Run = { photons: 400_000, seed: 1 };
 const chunkPhotons = (photons: number, chunk: number): number =>
   Math.max(0, Math.min(CHUNK_PHOTONS, photons - chunk * CHUNK_PHOTONS));
 
-export const chunksOf = (photons: number): number => Math.ceil(photons / CHUNK_PHOTONS);
+/** Pieces of work of a run, in order: the parts of its survey, then its chunks of photons. */
+export const unitsOf = (photons: number): number =>
+  SURVEY_PARTS + Math.ceil(photons / CHUNK_PHOTONS);
 
-/** Every `of`-th chunk from `first` on: one worker's part of a run. */
+/** Some pieces of a run: one worker's part of it. */
 export function tracePart(
   packed: PackedArrangement,
   { photons, seed }: Run,
@@ -38,10 +40,10 @@ export function tracePart(
   last: number,
 ): Tally {
   const tally = emptyTally(packed);
-  for (let chunk = first; chunk < last; chunk++) {
-    traceChunkInPlace(tally, packed, seed, chunk, chunkPhotons(photons, chunk));
-    // With each of the first chunks goes a part of the survey, so that who shares one shares the other.
-    if (chunk < SURVEY_PARTS) tally.survey[chunk] = surveyPart(packed, seed, chunk);
+  for (let unit = first; unit < last; unit++) {
+    const chunk = unit - SURVEY_PARTS;
+    if (chunk < 0) tally.survey[unit] = surveyPart(packed, seed, unit);
+    else traceChunkInPlace(tally, packed, seed, chunk, chunkPhotons(photons, chunk));
   }
   return tally;
 }
@@ -71,18 +73,12 @@ const soundEmitter = ({ positionM, axis, luminousFluxLm }: Arrangement['emitters
 /** A whole run on this thread: for the command line, for tests, and where there are no workers. */
 export function simulate(arrangement: Arrangement, run: Run): Transported {
   const packed = packArrangement(arrangement);
-  const sum = emptyTally(packed);
-  addTallyInPlace(sum, tracePart(packed, run, 0, chunksOf(run.photons)));
-  return readTally(sum, arrangement, run.seed);
+  return readTally(tracePart(packed, run, 0, unitsOf(run.photons)), arrangement, run.seed);
 }
 
 /**
  * One chunk of photons and the whole survey: light that falls outside is known to half a per cent or so, shares and the
  * mouth's map to a per cent only. For comparing many rooms.
  */
-export function simulateQuickly(arrangement: Arrangement, seed: number): Transported {
-  const packed = packArrangement(arrangement);
-  const sum = tracePart(packed, { photons: CHUNK_PHOTONS, seed }, 0, 1);
-  for (let part = 1; part < SURVEY_PARTS; part++) sum.survey[part] = surveyPart(packed, seed, part);
-  return readTally(sum, arrangement, seed);
-}
+export const simulateQuickly = (arrangement: Arrangement, seed: number): Transported =>
+  simulate(arrangement, { photons: CHUNK_PHOTONS, seed });

@@ -2,8 +2,8 @@ import { discShape, OPEN, rectangleShape, type Arrangement } from './arrangement
 import { arrangementKey } from './key';
 import { packArrangement } from './pack';
 import { zoneSr } from './result';
-import { cannotRun, CHUNK_PHOTONS, chunksOf, simulate, tracePart } from './run';
-import { addTallyInPlace, emptyTally } from './tally';
+import { cannotRun, CHUNK_PHOTONS, simulate, tracePart, unitsOf } from './run';
+import { addTallyInPlace, emptyTally, SURVEY_PARTS } from './tally';
 import { lamp, sheet, standardBox, standardPan, wall } from './testing';
 
 const PHOTONS = 300_000;
@@ -26,7 +26,7 @@ describe('theory', () => {
   test('balance: emitted = escaped + absorbed + given up, to the photon', () => {
     for (const arrangement of [standardPan(sheet(0.6, 0.34)), standardBox(sheet(0.62, 0.3, 70))]) {
       const packed = packArrangement(arrangement);
-      const tally = tracePart(packed, { photons: 50_000, seed: 3 }, 0, chunksOf(50_000));
+      const tally = tracePart(packed, { photons: 50_000, seed: 3 }, SURVEY_PARTS, unitsOf(50_000));
       const sum = (counts: Uint32Array) => counts.reduce((total, count) => total + count, 0);
       expect(sum(tally.absorbed) + sum(tally.left) + tally.stopped + tally.lost).toBe(50_000);
       expect(sum(tally.map)).toBe(tally.left[0]);
@@ -183,12 +183,13 @@ describe('chance', () => {
     const arrangement = standardPan(sheet(0.6, 0.34));
     const packed = packArrangement(arrangement);
     const given = { photons: 5 * CHUNK_PHOTONS - 7, seed: 5 };
-    const whole = tracePart(packed, given, 0, 5);
+    const units = unitsOf(given.photons);
+    const whole = tracePart(packed, given, 0, units);
     const shared = emptyTally(packed);
     for (const [first, last] of [
-      [3, 5],
+      [9, units],
       [0, 1],
-      [1, 3],
+      [1, 9],
     ] as const)
       addTallyInPlace(shared, tracePart(packed, given, first, last));
     expect(shared).toEqual(whole);
