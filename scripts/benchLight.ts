@@ -13,7 +13,7 @@ import { mouthField } from '@/core/light/field/mouthField';
 import { mouthMap, mouthOf } from '@/core/light/field/mouthMap';
 import { straightRows } from '@/core/light/field/mouthStraight';
 import { mouthLight } from '@/core/light/field/mouthLight';
-import { fieldOf, lookFrom, type Reads } from '@/core/light/field/prepare';
+import { fieldOf, type Reads } from '@/core/light/field/prepare';
 import { surveyPart } from '@/core/light/field/survey';
 import { nightFerry } from '@/demo/nightFerry';
 import { packArrangement } from '@/core/light/transport/pack';
@@ -129,7 +129,7 @@ function benchMouths(note: Note): void {
     const parts = survey();
     const made = (places: Reads['first']) => {
       const table = fieldOf(arrangement, parts);
-      lookFrom(table, places);
+      table.lookFor(places);
       return table;
     };
     note(

@@ -1,7 +1,7 @@
 import { transfer } from 'comlink';
 import type { LookTable } from '@/core/light/field/lookTable';
 import { straightRows } from '@/core/light/field/mouthStraight';
-import { fieldOf, lookFrom, preparedOf, type Prepared } from '@/core/light/field/prepare';
+import { fieldOf, preparedOf, type Prepared } from '@/core/light/field/prepare';
 import type { SurveyPart } from '@/core/light/field/survey';
 import type { Vector } from '@/core/light/vector';
 import { mouthMap } from '@/core/light/field/mouthMap';
@@ -59,7 +59,7 @@ export const light = {
   ): Prepared => {
     if (survey) looked = { key, table: fieldOf(arrangement, survey) };
     if (looked?.key !== key) throw new Error('This survey is not here.');
-    lookFrom(looked.table, places, hand, hands);
+    looked.table.lookFor(places, hand, hands);
     return preparedOf(looked.table);
   },
   /** This hand's rows of the straight light of the mouth that it looks at. */

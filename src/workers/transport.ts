@@ -3,12 +3,7 @@ import type { Arrangement } from '@/core/light/transport/arrangement';
 import { packArrangement } from '@/core/light/transport/pack';
 import { readTally, type MouthMap, type Transported } from '@/core/light/transport/result';
 import { cannotRun, tracePart, unitsOf, type Run } from '@/core/light/transport/run';
-import {
-  addTallyInPlace,
-  emptyTally,
-  SURVEY_PARTS,
-  type Tally,
-} from '@/core/light/transport/tally';
+import { addTallyInPlace, emptyTally, type Tally } from '@/core/light/transport/tally';
 import type { Hand } from './pool';
 
 interface TransportJob {
@@ -26,14 +21,11 @@ interface TransportJob {
 
 /** Photons after which shares are known well enough to be told with the light. */
 const TOLD_FROM = 40_000;
-/** Pieces a hand takes at a time: short enough to stop soon. */
-const STRETCH = 2;
-/** A piece worked on the page leaves it its frames. */
 const BREATH_MS = 4;
 
 /**
  * Works a run with all hands at once. Pieces carry their own streams and counts only add, so
- * that the sum is the same for any number of hands, in any order. A hand that dies gives its stretch back;
+ * that the sum is the same for any number of hands, in any order. A hand that dies gives its piece back;
  * with none left the page does the rest itself, a little at a time.
  * @returns the whole run, or null when it was stopped or cannot be done
  */
@@ -44,7 +36,8 @@ export async function transport(
   if (cannotRun(job.arrangement, job.run) !== null) return null;
   const packed = packArrangement(job.arrangement);
   const sum = emptyTally(packed);
-  const open = stretches(unitsOf(job.run.photons));
+  // One by one: short enough to stop soon, and to let looks in between.
+  const open = Array.from({ length: unitsOf(job.run.photons) }, (_, unit) => unit);
   const field = new SharedField(job, hands);
   const tell = teller(job, sum, field);
   const worked = (tally: Tally) => {
@@ -52,34 +45,28 @@ export async function transport(
     void tell();
   };
   const lend = async (hand: Hand) => {
-    for (let next = open.shift(); next && !job.signal.aborted; next = open.shift()) {
-      const [first, last] = next;
+    for (let unit = open.shift(); unit !== undefined; unit = open.shift()) {
+      const [first, last] = [unit, unit + 1];
+      if (job.signal.aborted) return;
       try {
         worked(await hand.call((w) => w.trace(job.key, job.arrangement, job.run, first, last)));
       } catch {
-        open.unshift(next);
+        open.unshift(unit);
         return;
       }
     }
   };
   await Promise.all(hands.map(lend));
-  for (let next = open.shift(); next && !job.signal.aborted; next = open.shift())
-    worked(await alone(packed, job, next));
+  for (let unit = open.shift(); unit !== undefined; unit = open.shift()) {
+    if (job.signal.aborted) return null;
+    // A breath leaves the page its frames.
+    await new Promise((resolve) => setTimeout(resolve, BREATH_MS));
+    worked(tracePart(packed, job.run, unit, unit + 1));
+  }
   if (job.signal.aborted) return null;
   const counted = readTally(sum, job.arrangement, job.run.seed);
   const [prepared, mouth] = [await field.all(counted), await field.mouth(counted)];
   return job.signal.aborted ? null : { ...counted, ...(prepared && { prepared }), mouth };
-}
-
-/** Parts of the survey come one by one. */
-function stretches(units: number): [number, number][] {
-  const list: [number, number][] = [];
-  for (let at = 0; at < units;) {
-    const length = at < SURVEY_PARTS ? 1 : STRETCH;
-    list.push([at, Math.min(units, at + length)]);
-    at += length;
-  }
-  return list;
 }
 
 /** A survey that all hands make ready; what nobody does, the page does when it reads. */
@@ -108,12 +95,15 @@ class SharedField {
 
   /** Ready where the first figures read it. */
   first({ survey }: Transported): Promise<Prepared | undefined> {
-    return (this.firstLooks ??= this.looks(survey, this.job.reads.first));
+    const { soon, reads } = this.job;
+    const places = soon ? reads.first : [...reads.first, ...reads.rest];
+    return (this.firstLooks ??= this.looks(survey, places));
   }
 
   /** Ready wherever it will be read. */
   async all(counted: Transported): Promise<Prepared | undefined> {
-    if (!(await this.first(counted))) return undefined;
+    const first = await this.first(counted);
+    if (!first || !this.job.soon) return first;
     return (this.allLooks ??= this.looks(null, this.job.reads.rest));
   }
 
@@ -140,7 +130,7 @@ class SharedField {
 }
 
 function teller(
-  { arrangement, run, soon, onProgress, signal }: TransportJob,
+  { arrangement, run, onProgress, signal }: TransportJob,
   sum: Tally,
   field: SharedField,
 ) {
@@ -149,23 +139,9 @@ function teller(
     if (signal.aborted || told || sum.emitted < TOLD_FROM || sum.survey.includes(null)) return;
     told = true;
     const found = readTally(sum, arrangement, run.seed);
-    const prepared = await (soon ? field.first(found) : field.all(found));
+    const prepared = await field.first(found);
     // By now the whole run may be there.
     if (!signal.aborted && sum.emitted < run.photons)
       onProgress({ ...found, ...(prepared && { prepared }) });
   };
-}
-
-/** A stretch worked on the page itself; frames come between its parts. */
-async function alone(
-  packed: ReturnType<typeof packArrangement>,
-  { run, signal }: TransportJob,
-  [first, last]: readonly [number, number],
-): Promise<Tally> {
-  const sum = emptyTally(packed);
-  for (let unit = first; unit < last && !signal.aborted; unit++) {
-    await new Promise((resolve) => setTimeout(resolve, BREATH_MS));
-    addTallyInPlace(sum, tracePart(packed, run, unit, unit + 1));
-  }
-  return sum;
 }

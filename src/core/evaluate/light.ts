@@ -53,6 +53,8 @@ export interface LightResult {
   noseHalfShadowM: number;
   shadows: SeparateShadows;
   evenness: Evenness;
+  /** its own standard error, of a simulated mouth; null where it is not known */
+  evennessErrorStops: number | null;
   /** null with no light */
   cctK: number | null;
   groupLx: number[];
@@ -105,6 +107,15 @@ export function evaluateLight(
   );
   const seen = seenSize(resolved, field, subject);
   const widthM = Math.min(seen.widthM, seen.heightM);
+  const { coverageWidthM, coverageHeightM } = shot;
+  const evenness = evennessOver(
+    field,
+    subject[2],
+    coverageWidthM,
+    coverageHeightM,
+    gridCells,
+    gridCells,
+  );
   return {
     field,
     directLx,
@@ -122,14 +133,8 @@ export function evaluateLight(
     angleDeg: angularSizeDeg(widthM, shot.distanceM),
     noseHalfShadowM: halfShadowM(widthM, shot.distanceM, NOSE_M),
     shadows: shadowsOf(resolved, shot),
-    evenness: evennessOver(
-      field,
-      subject[2],
-      shot.coverageWidthM,
-      shot.coverageHeightM,
-      gridCells,
-      gridCells,
-    ),
+    evenness,
+    evennessErrorStops: looks && evennessError(looks, field, evenness, subject[2], shot),
     cctK: throughLayers(
       mixedCctK(
         resolved.groups.map((group, i): MixPart => ({
@@ -162,6 +167,31 @@ function looked(
   const clearLx = quick.passing([]).illuminance(subject, FACING);
   const scale = quickLx > LIT * clearLx && quickLx > 0 ? read.value / quickLx : 1;
   return { read, field: mouthLight(looks, passages, scale) };
+}
+
+/** Places looked at for the brightest and the darkest of the coverage. */
+const EVENNESS_PLACES = 256;
+
+/** Standard error of evenness, stops: how far the parts of the survey lie apart in brightest over darkest; null when all is dark. */
+function evennessError(
+  { field }: LookTable,
+  { passages }: LightField,
+  { cellsLx, minLx, maxLx, columns, rows }: Evenness,
+  planeM: number,
+  { coverageWidthM, coverageHeightM }: Shot,
+): number | null {
+  const read = (cell: number) => {
+    const x = (((cell % columns) + 0.5) / columns - 0.5) * coverageWidthM;
+    const y = (0.5 - (Math.floor(cell / columns) + 0.5) / rows) * coverageHeightM;
+    return mouthLx(field, { pointM: [x, y, planeM], normal: FACING }, passages, EVENNESS_PLACES);
+  };
+  if (!(minLx > 0)) return null;
+  const [most, least] = [read(cellsLx.indexOf(maxLx)), read(cellsLx.indexOf(minLx))];
+  const stops = most.parts.map((lx, part) => Math.log2(lx / least.parts[part]!) / 2);
+  const mean = stops.reduce((sum, one) => sum + one, 0) / stops.length;
+  const spread = stops.reduce((sum, one) => sum + (one - mean) ** 2, 0);
+  const error = Math.sqrt(spread / (stops.length - 1) / stops.length);
+  return Number.isFinite(error) ? error : null;
 }
 
 /** A group's own part of the light at the subject. */

@@ -202,12 +202,16 @@ export function softnessRung(light: LightResult, resolved: ResolvedBuild, shot: 
   };
 }
 
+/** An error of evenness is said on the rung where it could be seen. */
+const TOLD_STOPS = 0.03;
+
 export function evennessRung(light: LightResult, resolved: ResolvedBuild, shot: Shot): Readout {
   const [id, label, dimension] = ['evenness', 'Evenness', 'stops'] as const;
-  const { evenness } = light;
+  const { evenness, evennessErrorStops } = light;
+  const error = evennessErrorStops === null ? '' : `, ± ${evennessErrorStops.toFixed(2)} stop`;
   const working = {
     formula: '± stops = ½ · log₂(E_max / E_min) over the coverage;  uniformity = E_min / E_mean',
-    substituted: `½ · log₂(${threeFigures(evenness.maxLx)} / ${threeFigures(evenness.minLx)}) over ${evenness.columns} × ${evenness.rows} points; ${threeFigures(evenness.minLx)} / ${threeFigures(evenness.meanLx)} = ${threeFigures(evenness.uniformity)}`,
+    substituted: `½ · log₂(${threeFigures(evenness.maxLx)} / ${threeFigures(evenness.minLx)}) over ${evenness.columns} × ${evenness.rows} points${error}; ${threeFigures(evenness.minLx)} / ${threeFigures(evenness.meanLx)} = ${threeFigures(evenness.uniformity)}`,
     inputs: [
       given('w', 'coverage width', shot.coverageWidthM, 'length'),
       given('h', 'coverage height', shot.coverageHeightM, 'length'),
@@ -226,7 +230,7 @@ export function evennessRung(light: LightResult, resolved: ResolvedBuild, shot: 
     value: evenness.plusMinusStops,
     dimension,
     target: { value: shot.evennessStops, dimension, label: 'allowed ±' },
-    words: `min/mean ${threeFigures(evenness.uniformity)} over ${size}`,
+    words: `min/mean ${threeFigures(evenness.uniformity)} over ${size}${(evennessErrorStops ?? 0) > TOLD_STOPS ? error : ''}`,
     state: even ? 'ok' : 'look',
     origin: leastSure([resolved.groups.length ? 'computed' : 'yours', 'typical']),
     working,

@@ -35,6 +35,8 @@ export interface Receiver {
 export interface Read {
   value: number;
   standardError: number;
+  /** the same by each part of the survey alone */
+  parts: readonly number[];
 }
 
 /** Light by way of the exits, looked at from one receiver after another. */
@@ -201,5 +203,6 @@ export function mouthLx(
   return {
     value: (sum / PLACES_ON_IT + through) * field.sentLm,
     standardError: parts > 1 ? sqrt(spread / (parts - 1) / parts) * field.sentLm : Infinity,
+    parts: values.map((lx) => lx * field.sentLm),
   };
 }

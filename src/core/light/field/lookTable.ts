@@ -1,5 +1,5 @@
 import { toRadians } from '../../angle';
-import { packEmitters, STRIDE as PER_EMITTER, type EmitterField } from '../emitter';
+import { packEmitters, STRIDE, type EmitterField } from '../emitter';
 import { emitterLx } from '../illuminance';
 import type { Vector } from '../vector';
 import { exitPatches, type ExitPatches } from './exitPatches';
@@ -12,6 +12,9 @@ import { straightByBlock } from './straight';
 
 // Bound by name: where globals are guarded a look-up of `Math` costs more than the root itself.
 const { PI, acos, atan2, floor, hypot, max, min } = Math;
+
+// Bound to this module: bundlers read an imported name off its module at every use, millions of times here.
+const [lampLx, PER_EMITTER] = [emitterLx, STRIDE];
 
 /** Angles from the axis at which an arrangement is looked at; those beyond 90° where something leaves to the back. */
 const RINGS_DEG = [0, 5, 10, 15, 20, 30, 40, 50, 60, 70, 80, 88, 105, 120, 135, 150, 165, 180];
@@ -45,6 +48,8 @@ export class LookTable {
   /** by shell, ring, turn and block; NaN where nobody has looked yet */
   readonly ratios: Float32Array;
   private reader: Reader | null = null;
+  /** where nodes that nobody has looked at are noted instead */
+  private missing: Set<number> | null = null;
   private readonly weights = { ring: new Float64Array(4), round: new Float64Array(4) };
 
   constructor(
@@ -113,15 +118,36 @@ export class LookTable {
       out[block]! += weight * this.ratios[o + block]!;
   }
 
+  /**
+   * One hand’s share of the looks that reading at some places will ask for; what was looked at before stays.
+   * @param hand, hands  every so manieth of them
+   */
+  lookFor(places: readonly Vector[], hand = 0, hands = 1): void {
+    const missing = new Set<number>();
+    const scratch = new Float64Array(this.blocks);
+    this.missing = missing;
+    for (const place of places) this.at(place, scratch);
+    this.missing = null;
+    [...missing].forEach((node, k) => k % hands === hand && this.look(node));
+  }
+
+  /** Place of a node’s numbers, once it has been looked at or is noted as missing. */
   private node(shell: number, ring: number, place: number): number {
     const at = RINGS_DEG[ring] === 0 || RINGS_DEG[ring] === 180 ? 0 : place;
-    const o = ((shell * this.rings + ring) * ROUND + at) * this.blocks;
-    if (Number.isNaN(this.ratios[o]!)) this.look(o, shell, ring, at);
+    const node = (shell * this.rings + ring) * ROUND + at;
+    const o = node * this.blocks;
+    if (Number.isNaN(this.ratios[o]!)) {
+      if (this.missing) this.missing.add(node);
+      else this.look(node);
+    }
     return o;
   }
 
-  private look(o: number, shell: number, ring: number, place: number): void {
-    const { field, packed, patches, centreM, blocks } = this;
+  private look(node: number): void {
+    const { field, packed, patches, centreM, blocks, rings } = this;
+    const [place, ring] = [node % ROUND, floor(node / ROUND) % rings];
+    const shell = floor(node / ROUND / rings);
+    const o = node * blocks;
     this.reader ??= new Reader(field, [], NODE_LAMPS);
     const [angle, turn] = [toRadians(RINGS_DEG[ring]!), (place / ROUND) * 2 * PI];
     const way: Vector = [
@@ -145,7 +171,7 @@ export class LookTable {
     for (let block = 0; block < blocks; block++) {
       let own = 0;
       for (let k = patches.from[block]!; k < patches.from[block + 1]!; k++)
-        own += emitterLx(packed, k * PER_EMITTER, ...pointM, ...normal);
+        own += lampLx(packed, k * PER_EMITTER, ...pointM, ...normal);
       this.ratios[o + block] = own > 0 ? (seen[block]! * field.sentLm) / own : 0;
     }
   }

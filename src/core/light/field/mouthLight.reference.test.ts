@@ -7,7 +7,7 @@ import type { Vector } from '../vector';
 import { mouthLx } from './gather';
 import { addPassing, layerGrid, layerLength, leavingCd, leavingOf, turnedCd } from './layerGrid';
 import { mouthLight } from './mouthLight';
-import { fieldOf, lookFrom, preparedOf } from './prepare';
+import { fieldOf, preparedOf } from './prepare';
 
 const DOWN: Vector = [0, 0, -1];
 
@@ -157,7 +157,7 @@ describe.each(ROOMS)('%s', (_, given, mouthZ, size) => {
   test('made ready by another, it reads the same to the bit', () => {
     const at: Vector = [0.3 * size, 0.1 * size, middle[2] + 2 * size];
     const table = fieldOf(room, run.survey);
-    lookFrom(table, [at]);
+    table.lookFor([at]);
     const ready = fieldOf(room, run.survey, preparedOf(table));
     expect(mouthLight(ready).illuminance(at, DOWN)).toBe(light.illuminance(at, DOWN));
   });

@@ -13,7 +13,8 @@ const { floor, sqrt } = Math;
 
 // Bound to this module: bundlers read an imported name off its module at every use, millions of times here.
 const [lampLx, nearest, goTo] = [emitterLx, meet, arrive];
-const PER_LAMP = LAMP_STRIDE;
+const [PER_LAMP, PER_SURFACE, SIDE, WALL] = [LAMP_STRIDE, SURFACE_STRIDE, MAP_CELLS, MATTER.wall];
+const { matter: MATTER_KIND, pass: PASS, deflection: DEFLECTION } = AT;
 
 /** Nearer than so many of a cell’s sides a lamp does not light all of it alike. */
 const NEAR_SIDES = 4;
@@ -29,9 +30,9 @@ const WITHIN = 4;
 export function straightRows(field: MouthField, first = 0, of = 1): Float32Array | null {
   const place = mouthPlace(field.packed, field.exits[0]!);
   if (!place) return null;
-  const found = new Float32Array(MAP_CELLS * MAP_CELLS);
+  const found = new Float32Array(SIDE * SIDE);
   for (let cell = 0; cell < found.length; cell++) {
-    const mine = floor(cell / MAP_CELLS) % of === first;
+    const mine = floor(cell / SIDE) % of === first;
     found[cell] = mine ? straightIn(field, place, cell) : NaN;
   }
   return found;
@@ -59,7 +60,7 @@ function straightIn(field: MouthField, place: MouthPlace, cell: number): number 
     }
     let near = 0;
     for (let k = 0; k < WITHIN * WITHIN; k++) {
-      const off = (at: number) => ((at + 0.5) / WITHIN - 0.5) / MAP_CELLS;
+      const off = (at: number) => ((at + 0.5) / WITHIN - 0.5) / SIDE;
       const at = place.at(u0 + off(k % WITHIN), v0 + off(floor(k / WITHIN)));
       near += fromLamp(field, place, o, way, at, place.inwards(...at));
     }
@@ -102,9 +103,9 @@ function unveiled(packed: PackedArrangement, way: Way, untilM: number): number {
   for (let step = 0; step < MOST_CLEAR; step++) {
     const found = nearest(packed, way);
     if (found < 0 || way.t >= rest) return open;
-    const at = found * SURFACE_STRIDE;
-    if (surfaces[at + AT.matter] === MATTER.wall || surfaces[at + AT.deflection] !== 0) return 0;
-    open *= surfaces[at + AT.pass]!;
+    const at = found * PER_SURFACE;
+    if (surfaces[at + MATTER_KIND] === WALL || surfaces[at + DEFLECTION] !== 0) return 0;
+    open *= surfaces[at + PASS]!;
     rest -= way.t;
     goTo(packed, way, found);
   }

@@ -29,12 +29,6 @@ export interface Reads {
   rest: readonly Vector[];
 }
 
-/** One hand’s share of making a field ready for some places: every so manieth of them. */
-export function lookFrom(table: LookTable, places: readonly Vector[], hand = 0, hands = 1): void {
-  const scratch = new Float64Array(table.blocks);
-  for (let k = hand; k < places.length; k += hands) table.at(places[k]!, scratch);
-}
-
 /** What was made ready of a field so far. */
 export const preparedOf = ({ field, ratios }: LookTable): Prepared => ({
   leaving: field.leaving,

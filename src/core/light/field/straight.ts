@@ -13,6 +13,13 @@ import type { MouthField } from './mouthField';
 // Bound by name: where globals are guarded a look-up of `Math` costs more than the root itself.
 const { hypot } = Math;
 
+// Bound to this module: bundlers read an imported name off its module at every use, millions of times here.
+const [lampLx, nearest, goTo, point] = [emitterLx, meet, arrive, onDisc];
+const [PER_LAMP, PER_SURFACE] = [LAMP_STRIDE, SURFACE_STRIDE];
+const { matter: MATTER_KIND, pass: PASS, deflection: DEFLECTION } = AT;
+const { axis: AXIS, exponent: EXPONENT } = COLUMNS;
+const WALL = MATTER.wall;
+
 /** Places on a lamp from which its straight light comes, where it has few. */
 const PLACES_A_LAMP = 16;
 /** Clear layers one behind another. */
@@ -30,23 +37,14 @@ function straightLx(
   const places = lamps.count <= 4 ? PLACES_A_LAMP : 1;
   const way = wayFrom();
   let sum = 0;
-  for (let o = 0; o < lamps.count * LAMP_STRIDE; o += LAMP_STRIDE) {
-    if (emitterLx(lamps, o, x, y, z, nx, ny, nz) === 0) continue;
+  for (let o = 0; o < lamps.count * PER_LAMP; o += PER_LAMP) {
+    if (lampLx(lamps, o, x, y, z, nx, ny, nz) === 0) continue;
     let seen = 0;
     for (let k = 0; k < places; k++) {
       setOut(field, way, o, k, places, x, y, z);
       // From each place of its own: the lamp moved there is the point moved the other way.
       const [lx0, ly0, lz0] = [lamps.data[o]!, lamps.data[o + 1]!, lamps.data[o + 2]!];
-      const lx = emitterLx(
-        lamps,
-        o,
-        x + lx0 - way.px,
-        y + ly0 - way.py,
-        z + lz0 - way.pz,
-        nx,
-        ny,
-        nz,
-      );
+      const lx = lampLx(lamps, o, x + lx0 - way.px, y + ly0 - way.py, z + lz0 - way.pz, nx, ny, nz);
       let open = lx > 0 ? 1 : 0;
       for (const passage of passages) open *= open && passage(way.px, way.py, way.pz, x, y, z);
       if (open > 0) seen += lx * open * clear(field, way, x, y, z);
@@ -76,8 +74,8 @@ export function straightByBlock(
   const { lamps, open, charts } = field;
   if (open.every(({ exponent }) => exponent !== 0)) return;
   const way = wayFrom();
-  for (let o = 0; o < lamps.count * LAMP_STRIDE; o += LAMP_STRIDE) {
-    const lx = emitterLx(lamps, o, x, y, z, nx, ny, nz);
+  for (let o = 0; o < lamps.count * PER_LAMP; o += PER_LAMP) {
+    const lx = lampLx(lamps, o, x, y, z, nx, ny, nz);
     if (lx === 0) continue;
     setOut(field, way, o, 0, 1, x, y, z);
     const passes = clear(field, way, x, y, z);
@@ -95,7 +93,7 @@ export function straightSources(field: MouthField, pointM: Vector, scale: number
   const way = wayFrom();
   return lit.flatMap((lamp, at) =>
     Array.from({ length: PLACES_A_LAMP }, (_, k): Emitter => {
-      setOut(field, way, at * LAMP_STRIDE, k, PLACES_A_LAMP, ...pointM);
+      setOut(field, way, at * PER_LAMP, k, PLACES_A_LAMP, ...pointM);
       const positionM: Vector = [way.px, way.py, way.pz];
       const seen = clear(field, way, ...pointM);
       const luminousFluxLm = (lamp.luminousFluxLm * scale * seen) / PLACES_A_LAMP;
@@ -118,12 +116,12 @@ function setOut(
   const middle: Vector = [data[o]!, data[o + 1]!, data[o + 2]!];
   const far = hypot(x - middle[0], y - middle[1], z - middle[2]);
   // A face lies across its axis, a ball across any way.
-  const face = data[o + COLUMNS.exponent]! > 0;
+  const face = data[o + EXPONENT]! > 0;
   const towards: Vector = face
-    ? [data[o + COLUMNS.axis]!, data[o + COLUMNS.axis + 1]!, data[o + COLUMNS.axis + 2]!]
+    ? [data[o + AXIS]!, data[o + AXIS + 1]!, data[o + AXIS + 2]!]
     : [(x - middle[0]) / far, (y - middle[1]) / far, (z - middle[2]) / far];
-  const radiusM = places > 1 ? radiiM[o / LAMP_STRIDE]! : 0;
-  [way.px, way.py, way.pz] = onDisc(middle, towards, radiusM, (k + 0.5) / places, (k * GOLDEN) % 1);
+  const radiusM = places > 1 ? radiiM[o / PER_LAMP]! : 0;
+  [way.px, way.py, way.pz] = point(middle, towards, radiusM, (k + 0.5) / places, (k * GOLDEN) % 1);
   const rest = hypot(x - way.px, y - way.py, z - way.pz);
   [way.dx, way.dy, way.dz] = [(x - way.px) / rest, (y - way.py) / rest, (z - way.pz) / rest];
   way.on = -1;
@@ -135,13 +133,13 @@ function clear({ packed }: MouthField, way: Way, x: number, y: number, z: number
   let rest = hypot(x - way.px, y - way.py, z - way.pz) * (1 - 1e-9);
   let open = 1;
   for (let step = 0; step < MOST_CLEAR; step++) {
-    const found = meet(packed, way);
+    const found = nearest(packed, way);
     if (found < 0 || way.t >= rest) return open;
     rest -= way.t;
-    arrive(packed, way, found);
-    const at = found * SURFACE_STRIDE;
-    if (surfaces[at + AT.matter] === MATTER.wall || surfaces[at + AT.deflection] !== 0) return 0;
-    open *= surfaces[at + AT.pass]!;
+    goTo(packed, way, found);
+    const at = found * PER_SURFACE;
+    if (surfaces[at + MATTER_KIND] === WALL || surfaces[at + DEFLECTION] !== 0) return 0;
+    open *= surfaces[at + PASS]!;
   }
   return open;
 }

@@ -17,7 +17,7 @@ const PER_SIDE = CELLS;
 const { matter: MATTER_KIND, pass: PASS, upTo: UP_TO, deflection: DEFLECTION } = AT;
 const { wall: WALL, out: OUT } = MATTER;
 const [nearest, goTo, mirrored, scattered, draws] = [meet, arrive, reflect, lambert, drawInto];
-const fill = sequence;
+const [fill, turnAbout, setOut] = [sequence, about, startAt];
 
 /** Paths of one part; each carries its light on until little is left, so that few do what many photons did. */
 const PATHS = 4096;
@@ -123,7 +123,7 @@ function emit(
   let lamp = min(packed.emitterCount - 1, floor(slot));
   if (slot - lamp >= packed.keep[lamp]!) lamp = packed.alias[lamp]!;
   const at = lamp * EMITTER_STRIDE;
-  startAt(packed, at, way);
+  setOut(packed, at, way);
   const [ax, ay, az] = [way.dx, way.dy, way.dz];
   const kind = packed.emitters[at + EMITTER_COLUMNS.kind]!;
   const exponent = packed.emitters[at + EMITTER_COLUMNS.exponent]!;
@@ -131,14 +131,14 @@ function emit(
   const r = packed.radiiM[lamp]!;
   if (kind === LAMBERT || kind === REFLECTOR) {
     const cosine = u ** (1 / (kind === LAMBERT ? 2 : exponent + 1));
-    about(way, ax, ay, az, cosine, sqrt(max(0, 1 - cosine * cosine)), 2 * PI * v);
+    turnAbout(way, ax, ay, az, cosine, sqrt(max(0, 1 - cosine * cosine)), 2 * PI * v);
     // A face lies across its axis, a ball across any way out of it.
     faceStart(packed, r, ax, ay, az, even, way);
     return;
   }
   if (kind === OMNI) {
     const cosine = 1 - 2 * u;
-    about(way, ax, ay, az, cosine, sqrt(max(0, 1 - cosine * cosine)), 2 * PI * v);
+    turnAbout(way, ax, ay, az, cosine, sqrt(max(0, 1 - cosine * cosine)), 2 * PI * v);
   } else {
     numbers.at += draws(
       drawn,
@@ -185,7 +185,7 @@ function spreadStart(
 ): void {
   const { dx, dy, dz } = way;
   const far = radiusM * sqrt(even[3]!);
-  about(way, ax, ay, az, 0, 1, 2 * PI * even[4]!);
+  turnAbout(way, ax, ay, az, 0, 1, 2 * PI * even[4]!);
   way.on = -1;
   nearest(packed, way);
   if (way.t > far) {
@@ -278,5 +278,5 @@ function onFromLayer(
 /** Directions about another by cos^m, from two numbers in [0, 1): a layer’s deflection, either way round. */
 export function deflect(way: Way, exponent: number, u: number, v: number): void {
   const cosine = u ** (1 / (exponent + 1));
-  about(way, way.dx, way.dy, way.dz, cosine, sqrt(max(0, 1 - cosine * cosine)), 2 * PI * v);
+  turnAbout(way, way.dx, way.dy, way.dz, cosine, sqrt(max(0, 1 - cosine * cosine)), 2 * PI * v);
 }

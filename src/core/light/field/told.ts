@@ -15,7 +15,7 @@ const { PI, max, sqrt } = Math;
 
 // Bound to this module: bundlers read an imported name off its module at every use, millions of times here.
 const [getsPast, leftBy, turnedBy, nearest] = [emitterPasses, leavingCd, turnedCd, meet];
-const PER_EMITTER = STRIDE;
+const [PER_EMITTER, COUNT] = [STRIDE, CELLS];
 
 /** Numbers of one cell: place, way out, and two directions across it. */
 const POSE = 12;
@@ -74,7 +74,7 @@ function sentBy({ surface, inside, chart, passes }: Exit, luminances: Float32Arr
 function posesOf(field: MouthField, exit: Exit): Float64Array {
   const poses = new Float64Array(CELLS * POSE);
   const frame = new Float64Array(6);
-  for (let cell = 0; cell < CELLS; cell++) {
+  for (let cell = 0; cell < COUNT; cell++) {
     const { positionM, axis } = poseOf(field, exit, cell);
     frameOf(...axis, frame);
     poses.set([...positionM, ...axis, ...frame], cell * POSE);
@@ -88,7 +88,7 @@ function standsBehind({ packed, charts }: MouthField, { surface }: Exit, poses: 
   const corner = new Float64Array(3);
   const before = (px: number, py: number, pz: number) =>
     (px - x!) * nx! + (py - y!) * ny! + (pz - z!) * nz! > 1e-6;
-  for (let cell = 0; cell < CELLS; cell++) {
+  for (let cell = 0; cell < COUNT; cell++) {
     const o = cell * POSE;
     if (before(poses[o]!, poses[o + 1]!, poses[o + 2]!)) return true;
   }
@@ -124,7 +124,7 @@ export function toldLx(
   const way = behind ? wayFrom() : null;
   const guarded = passages.length > 0 ? { ...places, controls: passages } : null;
   let sum = 0;
-  for (let cell = 0, o = 0; cell < CELLS; cell++, o += POSE) {
+  for (let cell = 0, o = 0; cell < COUNT; cell++, o += POSE) {
     if (areasM2[cell] === 0) continue;
     const dx = px - poses[o]!;
     const dy = py - poses[o + 1]!;
@@ -181,12 +181,12 @@ function toldNative(
     place = { poses: shelf.lay(posesWithAreas(told)), table: shelf.lay(table) };
     laid.set(told, place);
   }
-  return shelf.run.toldSum(CELLS, nodes, place.poses, place.table, px, py, pz, nx, ny, nz);
+  return shelf.run.toldSum(COUNT, nodes, place.poses, place.table, px, py, pz, nx, ny, nz);
 }
 
 function posesWithAreas({ poses, exit }: ToldExit): Float64Array {
   const all = new Float64Array(CELLS * (POSE + 1));
-  for (let cell = 0; cell < CELLS; cell++) {
+  for (let cell = 0; cell < COUNT; cell++) {
     all.set(poses.subarray(cell * POSE, (cell + 1) * POSE), cell * (POSE + 1));
     all[cell * (POSE + 1) + POSE] = exit.chart.areasM2[cell]! > 0 ? 1 : 0;
   }
