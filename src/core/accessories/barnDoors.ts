@@ -12,6 +12,7 @@ import {
   doorSteps,
   doorThings,
 } from '../forms/kit/doors';
+import { sheetReflectance } from '../forms/kit/things';
 import { notChosen } from '../forms/kit/findingWriters';
 import { defineParameters } from '../forms/kit/parameters';
 import type { ResolvedBuild } from '../build/resolvedBuild';
@@ -40,7 +41,13 @@ export const barnDoors: AccessoryDefinition<BarnDoors> = {
   attach: (doors, base, context) => {
     const { widthM, heightM } = frontSize(base);
     const pieces = doorPieces(doors, widthM, context);
-    const plates = doorPlates(doors, widthM, heightM, frontPlaneM(base));
+    const plates = doorPlates(
+      doors,
+      widthM,
+      heightM,
+      frontPlaneM(base),
+      sheetReflectance(doors.boardPartId, context),
+    );
     return {
       pieces,
       needs: doorNeeds(doors, rimOf(base), context),

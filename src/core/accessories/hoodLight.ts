@@ -30,7 +30,8 @@ export function hoodPlates(hood: HoodShape, fromM: number): Plate[] {
   const corners = [at(-1, -1), at(1, -1), at(1, 1), at(-1, 1)];
   return corners.map(([near, far], k): Plate => {
     const [nextNear, nextFar] = corners[(k + 1) % corners.length]!;
-    return { kind: 'plate', name: 'hood', points: [near, nextNear, nextFar, far] };
+    const { reflectance } = LININGS[hood.lining];
+    return { kind: 'plate', name: 'hood', points: [near, nextNear, nextFar, far], reflectance };
   });
 }
 
@@ -43,7 +44,7 @@ export function discToDisc(a: number, b: number, distance: number): number {
 
 /**
  * A hood on a mouth of its own shape becomes part of the box: its lining sends light on. Before any other front it only
- * stands in the way.
+ * stands in the way, and sends back what falls on it once.
  */
 export function hoodLight(
   given: HoodShape,
@@ -66,6 +67,7 @@ export function hoodLight(
         toM: frontM + given.lengthM,
         fromRadiusM,
         toRadiusM: radiusM,
+        reflectance: LININGS[given.lining].reflectance,
       },
     ],
   };

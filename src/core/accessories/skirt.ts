@@ -10,7 +10,7 @@ import { knob, measure, view, segment } from '../drawing/shapes';
 import { step } from '../forms/kit/steps';
 import type { Parcel } from '../build/resolvedBuild';
 import type { Thing } from '../build/things';
-import { rectangularSkirt, type Plate, type RoundWall } from '../light/controls';
+import { BLACK_CLOTH, rectangularSkirt, type Plate, type RoundWall } from '../light/controls';
 import { frontPlaneM, type AccessoryDefinition, type Attachment } from './accessory';
 import { frontSize } from '../build/front';
 
@@ -95,6 +95,7 @@ function controlsOf(parts: Parts): (Plate | RoundWall)[] {
         toM: fromM + depthM,
         fromRadiusM: radius,
         toRadiusM: radius,
+        reflectance: BLACK_CLOTH,
       },
     ];
   }

@@ -4,6 +4,7 @@ import type { LookTable } from '../light/field/lookTable';
 import { fieldOf } from '../light/field/prepare';
 import { mouthLight } from '../light/field/mouthLight';
 import { sourceField, type LightField } from '../light/lightField';
+import { withSentBack } from '../light/sentBack';
 import { extraction, type Mouth } from '../light/mouth';
 import type { Vector } from '../light/vector';
 import { mouthPatches } from '../light/patches';
@@ -15,6 +16,10 @@ import type { Transported } from '../light/transport/result';
 export interface BuildField {
   /** all of it */
   field: LightField;
+  /** of a mouth, what leaves by it; all of it else */
+  own: LightField;
+  /** the same with what stands in its way sending some of it back */
+  whole: (own: LightField) => LightField;
   /** by way of the build's own surfaces; no part of a mouth's */
   returned: LightField;
   /** behind a mouth that was simulated: what careful looks go through */
@@ -54,10 +59,14 @@ export function buildField(
   const { emitters, mouth, surfaces } = resolved;
   const sentLm = emitters.reduce((sum, { luminousFluxLm }) => sum + luminousFluxLm, 0);
   const passages = passagesOf(resolved);
+  const whole = (own: LightField) => withSentBack(own, resolved.controls);
   if (!mouth) {
     const back = returnedLight(emitters, surfaces);
+    const own = sourceField([...emitters, ...back], passages);
     return {
-      field: sourceField([...emitters, ...back], passages),
+      field: whole(own),
+      own,
+      whole,
       returned: sourceField(back, passages),
       looks: null,
       sentLm,
@@ -66,18 +75,25 @@ export function buildField(
   }
   const returned = sourceField([]);
   const looks = mouth.room && transported ? looksOf(mouth.room, transported) : null;
-  if (looks)
+  if (looks) {
+    const own = mouthLight(looks, passages);
     return {
-      field: mouthLight(looks, passages),
+      field: whole(own),
+      own,
+      whole,
       returned,
       looks,
       sentLm,
       extraction: transported!.efficiency,
     };
+  }
   const { out, light } = (mouth.room && estimateScale) || { out: 1, light: 1 };
   const eta = extraction(mouth);
+  const own = estimatedField(mouth, sentLm * light, passages);
   return {
-    field: estimatedField(mouth, sentLm * light, passages),
+    field: whole(own),
+    own,
+    whole,
     returned,
     looks,
     sentLm,

@@ -96,9 +96,12 @@ export function evaluateLight(
   const { returned, looks, sentLm } = built;
   const front = leavesM(resolved);
   const subject = [0, 0, front + shot.distanceM] as const;
-  const own = looks && looked(looks, built.field, subject);
-  const field = own?.field ?? built.field;
-  const totalLx = own?.read.value ?? field.illuminance(subject, FACING);
+  const own = looks && looked(looks, built.own, subject);
+  const field = own ? built.whole(own.field) : built.field;
+  const sentBackLx = own
+    ? field.illuminance(subject, FACING) - own.field.illuminance(subject, FACING)
+    : 0;
+  const totalLx = own ? own.read.value + sentBackLx : field.illuminance(subject, FACING);
   const returnedLx = returned.illuminance(subject, FACING);
   const directLx = totalLx - returnedLx;
   const targetLx = shotTargetLx(shot);

@@ -23,6 +23,8 @@ export interface RoundWall {
   toM: number;
   fromRadiusM: number;
   toRadiusM: number;
+  /** of its inside; nothing is sent back where it is not given */
+  reflectance?: number;
 }
 
 /** Opaque, plane and convex. */
@@ -30,6 +32,8 @@ export interface Plate {
   kind: 'plate';
   name: string;
   points: readonly Vector[];
+  /** of both sides; nothing is sent back where it is not given */
+  reflectance?: number;
 }
 
 /** Share of the light that gets from one point to another past a control, 0…1. */
@@ -154,6 +158,9 @@ function grid({ zM, cellM, depthM, openShare }: Extract<Control, { kind: 'grid' 
   };
 }
 
+/** What black cloth sends back [typ]. */
+export const BLACK_CLOTH = 0.05;
+
 /** Four plates of equal depth round a rectangle in the plane z, straight forwards. */
 export function rectangularSkirt(
   name: string,
@@ -162,6 +169,7 @@ export function rectangularSkirt(
   zM: number,
   depthM: number,
   sides: readonly ('left' | 'right' | 'top' | 'bottom')[] = ['left', 'right', 'top', 'bottom'],
+  reflectance = BLACK_CLOTH,
 ): Plate[] {
   const [x, y, far] = [widthM / 2, heightM / 2, zM + depthM];
   const edges: Record<(typeof sides)[number], readonly [number, number, number, number]> = {
@@ -175,6 +183,7 @@ export function rectangularSkirt(
     return {
       kind: 'plate',
       name: `${name}, ${side}`,
+      reflectance,
       points: [
         [x0, y0, zM],
         [x1, y1, zM],

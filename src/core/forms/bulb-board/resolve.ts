@@ -22,7 +22,7 @@ import {
 } from '../kit/needs';
 import { rectanglePiece } from '../kit/pieces';
 import { circle, labelled } from '../../drawing/shapes';
-import { plateThings, sheetBurns } from '../kit/things';
+import { plateThings, sheetBurns, sheetReflectance } from '../kit/things';
 import { checkLamps, cutBoard, markOut, step } from '../kit/steps';
 import type { SheetPiece } from '../../build/pieces';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
@@ -43,12 +43,14 @@ const LONG = { upright: ['left', 'right'], level: ['top', 'bottom'] } as const;
 const SHORT = { upright: LONG.level, level: LONG.upright } as const;
 
 /** Flags as they stand forwards of the board's edges. */
-function flagPlates({ flags, orientation, flagDepthM }: BulbBoard, w: number, h: number): Plate[] {
+function flagPlates(board: BulbBoard, w: number, h: number, context: FormContext): Plate[] {
+  const { flags, orientation, flagDepthM, flagPartId } = board;
   const edges = [
     ...(flags === 'sides' || flags === 'all' ? LONG[orientation] : []),
     ...(flags === 'ends' || flags === 'all' ? SHORT[orientation] : []),
   ];
-  return rectangularSkirt('flag', w, h, 0, flagDepthM, edges);
+  const bare = sheetReflectance(flagPartId, context);
+  return rectangularSkirt('flag', w, h, 0, flagDepthM, edges, bare);
 }
 
 /** What is worked out once and told in several places. */
@@ -104,7 +106,7 @@ export function resolve(board: BulbBoard, context: FormContext): ResolvedBuild {
           reflectance: FINISHES[board.finish].reflectance,
         },
       ],
-      controls: flagPlates(board, w, h),
+      controls: flagPlates(board, w, h, context),
       lampsAt: { drawing: 'seat-0', field: 'groups' },
       wiring: {
         ...wiringSlots(board),
@@ -131,7 +133,7 @@ export function resolve(board: BulbBoard, context: FormContext): ResolvedBuild {
           ref: 'board',
           field: 'socketPartId',
         },
-        ...plateThings(flagPlates(board, w, h), 'flag', {
+        ...plateThings(flagPlates(board, w, h, context), 'flag', {
           name: 'flag',
           burns: sheetBurns(board.flagPartId, context),
           ref: 'flag',

@@ -9,7 +9,7 @@ import { wiringSlots } from '../kit/needs';
 import { sheetBurns } from '../kit/things';
 import type { Thing } from '../../build/things';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
-import type { RoundWall } from '../../light/controls';
+import { BLACK_CLOTH, type RoundWall } from '../../light/controls';
 import type { ReflectingSurface } from '../../light/surfaces';
 import { FINISHES } from '../../materials/finish';
 import { ringFindings } from './findings';
@@ -31,6 +31,7 @@ function skirtOf({ skirtDepthM, outerDiameterM }: BulbRing): RoundWall[] {
       toM: skirtDepthM,
       fromRadiusM: radius,
       toRadiusM: radius,
+      reflectance: BLACK_CLOTH,
     },
   ];
 }

@@ -230,6 +230,7 @@ export function doorPlates(
   faceWidthM: number,
   faceHeightM: number,
   zM: number,
+  reflectance?: number,
 ): Plate[] {
   const [out, on] = [Math.sin(doors.openedRad), Math.cos(doors.openedRad)];
   const top = doorLeaf(faceWidthM, doors.topFreeM, doors.leafLengthM, doors.cornerM);
@@ -241,6 +242,7 @@ export function doorPlates(
   ): Plate => ({
     kind: 'plate',
     name: `${name} leaf`,
+    reflectance,
     points: leaf.map(([along, length]) => place(along, length * out, zM + length * on)),
   });
   return [

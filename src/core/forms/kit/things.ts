@@ -2,7 +2,7 @@ import { uprightAt, type Burns, type Thing } from '../../build/things';
 import type { Hatch } from '../../drawing/drawing';
 import type { Plate } from '../../light/controls';
 import type { Vector } from '../../light/vector';
-import type { FinishId } from '../../materials/finish';
+import { FINISHES, type Finish, type FinishId } from '../../materials/finish';
 import type { PartId } from '../../ids';
 import type { FormContext } from '../form';
 import { partOf } from './lookup';
@@ -10,6 +10,18 @@ import { partOf } from './lookup';
 /** What a sheet does in heat; a slot nobody has filled is an open question. */
 export const sheetBurns = (partId: PartId | null, context: FormContext): Burns =>
   partOf(context, partId, 'sheet')?.burns ?? 'unknown';
+
+/** What a bare sheet sends back of light [typ: docs/model/units.md, its finishes]; unknown while nobody has chosen it. */
+export function sheetReflectance(partId: PartId | null, context: FormContext): number | undefined {
+  const sheet = partOf(context, partId, 'sheet');
+  return sheet ? (SHEET_FINISH[sheet.burns] ?? FINISHES['black-paint']).reflectance : undefined;
+}
+const SHEET_FINISH: Partial<Record<Burns, Finish>> = {
+  no: FINISHES['tinned-steel'],
+  wood: FINISHES['bare-mdf'],
+  foam: FINISHES['foam-core'],
+  film: FINISHES['white-corrugated'],
+};
 
 /** How a board's cut face is hatched; none while nobody has chosen it. */
 export function hatchOf(partId: PartId | null, context: FormContext): Hatch | undefined {

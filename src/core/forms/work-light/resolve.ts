@@ -9,7 +9,7 @@ import {
   doorThings,
   foldedDoors,
 } from '../kit/doors';
-import { finishBurns } from '../kit/things';
+import { finishBurns, sheetReflectance } from '../kit/things';
 import { uprightAt, type Thing } from '../../build/things';
 import { effectiveUnit } from '../../units/effective';
 import type { FormContext } from '../form';
@@ -65,7 +65,8 @@ function partsOf(light: WorkLight, context: FormContext) {
   const lamps = unitLamps(unitNow, lamp, lamp ? 1 : 0, light.level, spread, facePoints(light));
   const rho = FINISHES[light.bounceFinish].reflectance;
   const doors = doorsOf(light);
-  const plates = doorPlates(doors, light.faceWidthM, light.faceHeightM, 0);
+  const bare = sheetReflectance(doors.boardPartId, context);
+  const plates = doorPlates(doors, light.faceWidthM, light.faceHeightM, 0, bare);
   const hot = lamp?.lamp === 'halogen';
   return { light, context, lamp, unitNow, bounced, lamps, rho, doors, plates, hot };
 }
