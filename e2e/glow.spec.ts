@@ -209,7 +209,7 @@ test('the HTTP route simulates unless an estimate is asked for, and refuses what
   expect((await ask({ photons: 1e12 })).status()).toBe(400);
   expect((await ask({ photons: 1.5 })).status()).toBe(400);
   const plain = await (await ask({})).json();
-  expect(plain.transported).toMatchObject({ photons: 200_000, seed: 1 });
+  expect(plain.transported).toMatchObject({ photons: 400_000, seed: 1 });
   const instant = await (await ask({ instant: true })).json();
   expect(instant.glow).toBeNull();
   expect(instant.rungs[0].words).toContain('estimate');

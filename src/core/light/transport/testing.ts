@@ -1,4 +1,8 @@
 import type { Vector } from '../vector';
+import { packArrangement } from './pack';
+import { readTally, type Transported } from './result';
+import { tracePart, unitsOf, type Run } from './run';
+import { SURVEY_PARTS } from './tally';
 import type { Emitter } from '../emitter';
 import type { Spread } from '../../units/spread';
 import {
@@ -9,6 +13,14 @@ import {
   type LayerMatter,
   type WallMatter,
 } from './arrangement';
+
+/** A run without its survey: photons alone. */
+export const counted = (arrangement: Arrangement, run: Run): Transported =>
+  readTally(
+    tracePart(packArrangement(arrangement), run, SURVEY_PARTS, unitsOf(run.photons)),
+    arrangement,
+    run.seed,
+  );
 
 /** Arrangements of docs/model/transport.md in its own units, for tests and the benchmark. */
 export const wall = (reflectance: number, mirrorShare = 0): WallMatter => ({

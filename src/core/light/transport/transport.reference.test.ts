@@ -4,11 +4,11 @@ import { packArrangement } from './pack';
 import { zoneSr } from './result';
 import { cannotRun, CHUNK_PHOTONS, simulate, tracePart, unitsOf } from './run';
 import { addTallyInPlace, emptyTally, SURVEY_PARTS } from './tally';
-import { lamp, sheet, standardBox, standardPan, wall } from './testing';
+import { counted, lamp, sheet, standardBox, standardPan, wall } from './testing';
 
 const PHOTONS = 300_000;
 const run = (arrangement: Arrangement, photons = PHOTONS, seed = 11) =>
-  simulate(arrangement, { photons, seed });
+  counted(arrangement, { photons, seed });
 
 describe('worked values of docs/model/transport.md, within four standard errors of both', () => {
   test.each([
