@@ -2,7 +2,7 @@ import { discShape, OPEN, rectangleShape, type Arrangement } from './arrangement
 import { arrangementKey } from './key';
 import { packArrangement } from './pack';
 import { zoneSr } from './result';
-import { cannotRun, CHUNK_PHOTONS, simulate, tracePart, unitsOf } from './run';
+import { cannotRun, CHUNK_PHOTONS, tracePart, unitsOf } from './run';
 import { addTallyInPlace, emptyTally, SURVEY_PARTS } from './tally';
 import { counted, lamp, sheet, standardBox, standardPan, wall } from './testing';
 
