@@ -32,7 +32,16 @@ const rendering = [...new Set(next.flatMap(({ rules = {} }) => Object.keys(rules
 );
 
 const config = [
-  { ignores: ['.next/**', 'node_modules/**', 'next-env.d.ts', 'data/**', 'test-results/**', 'wasm/**'] },
+  {
+    ignores: [
+      '.next/**',
+      'node_modules/**',
+      'next-env.d.ts',
+      'data/**',
+      'test-results/**',
+      'wasm/**',
+    ],
+  },
   ...next,
   ...nextTypescript,
   {
