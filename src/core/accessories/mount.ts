@@ -39,7 +39,7 @@ const { schema, fields, defaults } = defineParameters({
   ),
   points: count('Points', 'Mount', { start: 1, min: 1, max: 8 }),
   plateM: length('Plate', 'Mount', { start: 0.1, min: 0.03, max: 0.6 }),
-  platePartId: later(part('Backing plate from', 'Mount', 'sheet', false)),
+  platePartId: later(part('Backing plate from', 'Mount', 'sheet', false, { takes: 'stiff' })),
   overhead: choice('Hangs', 'Mount', [
     ['no', 'on a stand'],
     ['yes', 'over people'],

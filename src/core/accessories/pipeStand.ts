@@ -15,7 +15,7 @@ import { boardThicknessM, type AccessoryDefinition, type Attachment } from './ac
 const MOST_UPRIGHTS = 4;
 
 const { schema, fields, defaults } = defineParameters({
-  pipePartId: part('Pipe', 'Stand', 'stick'),
+  pipePartId: part('Pipe', 'Stand', 'stick', true, { takes: 'pipe' }),
   uprights: count('Uprights', 'Stand', { start: 2, min: 1, max: MOST_UPRIGHTS }),
   uprightM: length('Upright length', 'Stand', { start: 0.61, min: 0.15, max: 3 }),
   footPieceM: length('Foot piece', 'Stand', { start: 0.178, min: 0.05, max: 1 }),

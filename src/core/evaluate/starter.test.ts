@@ -4,7 +4,8 @@ import { FORMS } from '../forms';
 import { evaluateKnown as evaluate } from './testing';
 import { findBuild, sceneOf } from './context';
 import { galleryEntry, galleryFor } from './gallery';
-import { carriedOver, starterParameters } from './starter';
+import { begunBuild, carriedOver, starterParameters } from './starter';
+import { unfit } from '../materials/takes';
 
 const document = sample();
 const forms = [...FORMS.values()];
@@ -70,6 +71,64 @@ describe('the gallery', () => {
   });
 });
 
+/** The sample, some of its things on hand; and a production that owns all the wrong ones. */
+const owning = (ids: readonly string[]) => {
+  const owned = structuredClone(document);
+  for (const record of [...owned.shelf.parts, ...owned.shelf.units])
+    record.onHand = ids.includes(record.id) ? 5 : 0;
+  return owned;
+};
+const shelves = [
+  ['nothing on hand', owning([])],
+  [
+    'a tin, a tube of tape, boards',
+    owning(['pan-36', 'tape-24-120-4000', 'ply-9', 'foam-core-5', 'alu-1']),
+  ],
+  [
+    'what fits hardly anything',
+    owning(['corn-15', 'tape-rgb-12', 'opal-sheet-3', 'pipe-20', 'mdf-6']),
+  ],
+] as const;
+
+describe.each(shelves)('begun from a shelf with %s', (_, shelf) => {
+  describe.each(forms)('$id', (form) => {
+    const begun = shelf.shots.map((shot) => {
+      const parameters = starterParameters(form, shelf, shot.id);
+      const build = begunBuild(form, shot.id, shelf.circuits[0]!.id, parameters);
+      const found = evaluate({ ...shelf, builds: [build] }, build.id);
+      if (!found.ok) throw new Error('a build');
+      return { shot, parameters, readouts: found.value };
+    });
+    test('has no stop for any shot', () => {
+      for (const { shot, readouts } of begun)
+        expect([
+          shot.id,
+          ...readouts.findings.flatMap((f) => (f.severity === 'stop' ? f.title : [])),
+        ]).toEqual([shot.id]);
+    });
+    test('every part is of the kind its place takes', () => {
+      for (const { parameters } of begun)
+        for (const field of form.fields)
+          if (field.kind === 'part' && parameters[field.parameter]) {
+            const part = shelf.shelf.parts.find(({ id }) => id === parameters[field.parameter])!;
+            expect(part.role).toBe(field.role);
+            expect(unfit(field.takes, part)).toBeNull();
+          }
+    });
+    test('is within a stop of a face’s light', () => {
+      const { readouts } = begun.find(({ shot }) => shot.id === 'clerk')!;
+      expect(readouts.rungs.find(({ id }) => id === 'stops')!.value).toBeGreaterThan(-1);
+    });
+  });
+  test('what is on hand goes first where it does as well', () => {
+    const owned = (id: string) => shelf.shelf.parts.find((each) => each.id === id)!.onHand > 0;
+    const pan = starterParameters(FORMS.get('strip-pan')!, shelf, 'clerk');
+    expect(pan.panPartId).toBe('pan-36');
+    const light = starterParameters(FORMS.get('work-light')!, shelf, 'clerk');
+    if (owned('alu-1')) expect(light.boardPartId).toBe('alu-1');
+  });
+});
+
 describe('what a build starts with', () => {
   test('bulbs of the circuit’s voltage, on both sides of the sea', () => {
     for (const [circuit, volts] of [
@@ -130,8 +189,9 @@ describe('changing form keeps what can be kept', () => {
   };
   test('a ring of bulbs becomes a ring of tape: board, cord, plug and diameter stay', () => {
     const { parameters, kept, build } = turn('warm-ring', 'strip-ring');
-    expect(kept).toEqual(expect.arrayContaining(['outerDiameterM', 'boardPartId', 'cordPartId']));
-    expect(parameters.outerDiameterM).toBe(build.parameters.outerDiameterM);
+    for (const stays of ['outerDiameterM', 'boardPartId', 'cordPartId', 'plugPartId'])
+      expect(parameters[stays]).toBe(build.parameters[stays]);
+    expect(kept).toEqual(expect.arrayContaining(['outerDiameterM', 'boardPartId']));
   });
   test('bulbs and sockets go with a ring that becomes a board', () => {
     const { parameters } = turn('clerk-ring', 'bulb-board');

@@ -1,5 +1,7 @@
 import { SITE_RECORD } from '../location/site';
 import type { Build, Production, BuildParameters } from '../document/production';
+import type { ResolvedBuild } from '../build/resolvedBuild';
+import type { Circuit } from '../location/circuit';
 import { mired } from '../colour/mired';
 import type { BuildId, CircuitId, ShotId } from '../ids';
 import type { Field, FormContext, FormDefinition } from '../forms/form';
@@ -9,9 +11,21 @@ import { planPower } from '../power/plan';
 import { supplyFindings } from '../power/supplyFindings';
 import type { Category } from '../units/unit';
 import { findBuild, resolveScene, sceneOf } from './context';
+import { evaluate } from './evaluate';
+import { lightMargin } from './light';
+import { unfit } from '../materials/takes';
 
-/** How bad a design is, for choosing parts: stops first, then open questions, then colour. */
-function penalty(document: Production, buildId: string): number {
+/** What a stop too little light weighs against mired of colour, for lamps and for layers. */
+const PER_STOP = { lamps: 60, layers: 40 };
+/** Less than this misses by so much that it tells nothing more. */
+const MOST_STOPS = 6;
+/** Rendering below this is weighed, a point of it like so many mired. */
+const [GOOD_RA, MIRED_A_POINT] = [90, 3];
+/** What is on hand may be so many mired farther from the shot's white than what is bought. */
+const OWNED_MIRED = 40;
+
+/** How bad a design is, for choosing parts: stops first, then open questions, then colour and light. */
+function penalty(document: Production, buildId: string, perStop: number): number {
   const scene = sceneOf(document, findBuild(document, buildId)!);
   const found = resolveScene(scene);
   if (!found) return Infinity;
@@ -31,11 +45,19 @@ function penalty(document: Production, buildId: string): number {
     (sum, { unit }) => sum + Math.abs(mired(unit.cctK.value) - mired(scene.shot.cctK)),
     0,
   );
-  const poor = groups.some(
-    ({ unit }) => unit.supplyV && Math.abs(unit.supplyV / scene.circuit.voltageV - 1) > 0.1,
+  const dull = groups.reduce(
+    (sum, { unit }) => sum + Math.max(0, GOOD_RA - unit.criRa.value) * MIRED_A_POINT,
+    0,
   );
-  return judged + shift + (poor ? 1e6 : 0);
+  const poor = wrongVoltage(groups, scene.circuit);
+  const margin = perStop > 0 ? lightMargin(resolved, scene.shot) : 1;
+  const missing = Math.min(MOST_STOPS, Math.max(0, -Math.log2(margin)));
+  return judged + shift + dull + (poor ? 1e6 : 0) + perStop * missing;
 }
+
+/** Lamps made for another mains. */
+const wrongVoltage = (groups: ResolvedBuild['groups'], { voltageV }: Circuit): boolean =>
+  groups.some(({ unit }) => unit.supplyV && Math.abs(unit.supplyV / voltageV - 1) > 0.1);
 
 /** Values a field may take from the shelf; nothing for fields that name no part. */
 function candidates(field: Field, document: Production): unknown[] {
@@ -47,13 +69,21 @@ function candidates(field: Field, document: Production): unknown[] {
     case 'unit':
       return ofCategory(field.category).map(({ id }) => id);
     case 'part':
-      // A dimmer is a wish, not a need; so is everything a form can do without.
-      return field.optional
+      // A dimmer is a wish, not a need; so is what a form can do without and does not begin with.
+      return field.optional && !field.begins
         ? []
-        : parts.filter(({ role }) => role === field.role).map(({ id }) => id);
+        : parts
+            .filter((part) => part.role === field.role && unfit(field.takes, part) === null)
+            .map(({ id }) => id);
     default:
       return [];
   }
+}
+
+/** Light decides about lamps and layers; of all else only what it is for. */
+function perStopOf(field: Field): number {
+  if (field.kind === 'unit' || field.kind === 'groups') return PER_STOP.lamps;
+  return field.kind === 'part' && field.role === 'diffusion' ? PER_STOP.layers : 0;
 }
 
 /** A build of a form that nobody has kept yet. */
@@ -80,7 +110,7 @@ export const begunBuild = (
 
 /**
  * Parameters a new build of a form begins with: its defaults, and for every place that needs a part
- * the one on the shelf that raises the fewest stops and lies nearest to the shot's colour.
+ * the one on the shelf that fits it, raises the fewest stops and lies nearest to the shot's colour and light.
  */
 export function starterParameters(
   form: FormDefinition,
@@ -88,21 +118,77 @@ export function starterParameters(
   shotId: string,
   circuitId = document.circuits[0]!.id as string,
 ): BuildParameters {
-  const alone = (parameters: unknown): Production => ({
+  const { units, parts } = document.shelf;
+  const there = new Set<unknown>(
+    [...units, ...parts].flatMap(({ id, onHand }) => (onHand > 0 ? id : [])),
+  );
+  const owned = (value: unknown) =>
+    there.has(Array.isArray(value) ? (value[0] as { bulbId: string }).bulbId : value);
+  const alone = (parameters: BuildParameters): Production => ({
     ...document,
-    builds: [begunBuild(form, shotId, circuitId, parameters as BuildParameters)],
+    builds: [begunBuild(form, shotId, circuitId, parameters)],
   });
-  let best = form.defaults() as BuildParameters;
-  for (const field of form.fields) {
-    let lowest = Infinity;
-    let chosen: BuildParameters | null = null;
+  const choose = (from: BuildParameters, fields: readonly Field[]): BuildParameters =>
+    fields.reduce((best, field) => {
+      const tried = candidates(field, document).map((value) => {
+        const parameters = { ...best, [field.parameter]: value } as BuildParameters;
+        const cost = penalty(alone(parameters), 'starter', perStopOf(field));
+        return { parameters, cost: cost - (owned(value) ? OWNED_MIRED : 0) };
+      });
+      const [least] = tried.toSorted((one, other) => one.cost - other.cost);
+      return least && least.cost < Infinity ? least.parameters : best;
+    }, from);
+  const once = choose(form.defaults() as BuildParameters, form.fields);
+  // Lamps once more, behind the layers that were chosen for the first ones.
+  const begun = choose(
+    once,
+    form.fields.filter(({ kind }) => kind === 'unit' || kind === 'groups'),
+  );
+  return withoutStops(form, document, begun, choose, (parameters) => stopsOf(alone(parameters)));
+}
+
+/** Fields of the stops that every engine has for a build nobody has kept yet. */
+function stopsOf(document: Production): (string | undefined)[] {
+  const found = evaluate(document, 'starter', { gridCells: 2 });
+  const scene = sceneOf(document, findBuild(document, 'starter')!);
+  const resolved = resolveScene(scene)?.resolved;
+  if (!found.ok || !resolved) return [undefined];
+  const stops = found.value.findings
+    .filter(({ severity }) => severity === 'stop')
+    .map(({ where }) => where.field);
+  return wrongVoltage(resolved.groups, scene.circuit) ? [...stops, undefined] : stops;
+}
+
+/** Whole evaluations it may cost to find parts without a stop. */
+const MOST_TRIES = 24;
+
+/**
+ * Parts were chosen by what is quickly said of them. What the slower engines refuse (a pipe that does not carry, a sheet too
+ * small, a starved tape) is exchanged for the first that they do not, with what hangs on it chosen anew: at the field they
+ * name, then among the lamps, then anywhere.
+ */
+function withoutStops(
+  form: FormDefinition,
+  document: Production,
+  begun: BuildParameters,
+  choose: (from: BuildParameters, fields: readonly Field[]) => BuildParameters,
+  stopsWith: (parameters: BuildParameters) => (string | undefined)[],
+): BuildParameters {
+  let best = begun;
+  let stops = stopsWith(best);
+  let tries = MOST_TRIES;
+  const rank = ({ parameter, kind }: Field) =>
+    stops.includes(parameter) ? 2 : Number(kind !== 'part');
+  for (const field of form.fields.toSorted((a, b) => rank(b) - rank(a)))
     for (const value of candidates(field, document)) {
-      const tried = { ...best, [field.parameter]: value } as BuildParameters;
-      const cost = penalty(alone(tried), 'starter');
-      if (cost < lowest) [lowest, chosen] = [cost, tried];
+      if (stops.length === 0 || tries === 0) return best;
+      if (value === best[field.parameter]) continue;
+      const after = form.fields.slice(form.fields.indexOf(field) + 1);
+      const tried = choose({ ...best, [field.parameter]: value } as BuildParameters, after);
+      const left = stopsWith(tried);
+      tries--;
+      if (left.length < stops.length) [best, stops] = [tried, left];
     }
-    if (chosen) best = chosen;
-  }
   return best;
 }
 

@@ -3,6 +3,7 @@ import type { Circuit } from '../location/circuit';
 import type { Shot, Use } from '../location/shot';
 import type { PartId, UnitId } from '../ids';
 import type { Part, Role } from '../materials/part';
+import type { TakesId } from '../materials/takes';
 import type { Dimension } from '../quantity';
 import type { Problem } from '../result';
 import type { Category, Unit } from '../units/unit';
@@ -52,6 +53,10 @@ export type Field =
       ref: 'part';
       role: Role;
       optional: boolean;
+      /** what of that role goes there; anything where it is not told */
+      takes?: TakesId;
+      /** chosen when a build of the form is begun, though it could do without */
+      begins?: true;
       /** a layer in front; they stand in the order of their fields, from the lamps outwards */
       layer?: true;
     })

@@ -4,7 +4,7 @@ import { FieldFrame } from './FieldFrame';
 interface ChoiceFieldProps<V extends string | number> {
   label: string;
   value: V;
-  options: readonly { value: V; label: string }[];
+  options: readonly { value: V; label: string; disabled?: boolean }[];
   help?: string;
   problem?: string | null;
   onCommit: (value: V) => void;
@@ -28,7 +28,11 @@ export function ChoiceField<V extends string | number>(props: ChoiceFieldProps<V
           }}
         >
           {options.map((option) => (
-            <option key={String(option.value)} value={String(option.value)}>
+            <option
+              key={String(option.value)}
+              value={String(option.value)}
+              disabled={option.disabled}
+            >
               {option.label}
             </option>
           ))}

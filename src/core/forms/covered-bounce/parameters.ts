@@ -16,7 +16,7 @@ export const parameters = defineParameters({
   widthM: length('Board width', 'Board', { start: 1.2, min: 0.2, max: 3 }),
   heightM: length('Board height', 'Board', { start: 0.8, min: 0.2, max: 3 }),
   sheets: count('Sheets glued', 'Board', { start: 1, min: 1, max: 4 }),
-  boardPartId: part('White board', 'Board', 'sheet'),
+  boardPartId: part('White board', 'Board', 'sheet', true, { takes: 'opaque' }),
   finish: finish('Face', 'Board', 'foam-core'),
   stiffenerPartId: part('Stiffener', 'Board', 'stick', false),
   unitId: unit('Tube', 'Tubes', 'tube'),

@@ -49,7 +49,7 @@ export const foamBoxParameters = defineParameters({
     step: 0.005,
     when: { parameter: 'shapeBy', is: 'inset' },
   }),
-  boardPartId: part('Board', 'Box', 'sheet'),
+  boardPartId: part('Board', 'Box', 'sheet', true, { takes: 'opaque' }),
   holeDiameterM: length('Hole for the lamp', 'Lamp', {
     start: 0.1,
     min: 0.02,

@@ -55,7 +55,7 @@ export const doorParameters = (group: string) => ({
     ['sides', 'sides first'],
     ['top', 'top and bottom first'],
   ]),
-  boardPartId: part('Sheet metal', group, 'sheet'),
+  boardPartId: part('Sheet metal', group, 'sheet', true, { takes: 'metal' }),
 });
 
 /** The four leaves as a form or an accessory describes them. */

@@ -3,6 +3,7 @@ import * as z from 'zod/mini';
 import { partIdSchema, unitIdSchema } from '../../ids';
 import { FINISH_IDS, FINISHES, type FinishId } from '../../materials/finish';
 import type { Role } from '../../materials/part';
+import type { TakesId } from '../../materials/takes';
 import type { Dimension } from '../../quantity';
 import { list, range, wholeRange } from '../../schema';
 import type { Category } from '../../units/unit';
@@ -127,7 +128,7 @@ export const part = (
   group: string,
   role: Role,
   wanted = true,
-  extra: Extra & { layer?: true } = {},
+  extra: Extra & { layer?: true; takes?: TakesId; begins?: true } = {},
 ) => ({
   schema: z.nullable(partIdSchema),
   start: null as z.infer<typeof partIdSchema> | null,
@@ -194,9 +195,15 @@ export const mainsParameters = (tailM = 3) => ({
   tailLengthM: length('Tail to the plug', 'Cord', { start: tailM, min: 0.2, max: 30, step: 0.1 }),
 });
 
-/** Up to three layers in front, from the lamps outwards. */
-export const layerParameters = (group = 'Front', first = 'First layer') => ({
-  layer1PartId: part(first, group, 'diffusion', false, { layer: true }),
+/**
+ * Up to three layers in front, from the lamps outwards.
+ * @param begins  false where a front comes with the thing itself
+ */
+export const layerParameters = (group = 'Front', first = 'First layer', begins = true) => ({
+  layer1PartId: part(first, group, 'diffusion', false, {
+    layer: true,
+    ...(begins && { begins: true }),
+  }),
   layer2PartId: part('Second layer', group, 'diffusion', false, { layer: true }),
   layer3PartId: part('Third layer', group, 'diffusion', false, { layer: true }),
 });

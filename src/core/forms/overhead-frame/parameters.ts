@@ -13,7 +13,7 @@ import { tapeParameters } from '../kit/tape';
 export const overheadParameters = defineParameters({
   widthM: length('Width', 'Frame', { start: 5, min: 0.5, max: 12, step: 0.05 }),
   heightM: length('Depth', 'Frame', { start: 2.5, min: 0.5, max: 12, step: 0.05 }),
-  pipePartId: part('Pipe', 'Frame', 'stick'),
+  pipePartId: part('Pipe', 'Frame', 'stick', true, { takes: 'pipe' }),
   takeOffM: later(
     length('Fitting takes', 'Frame', {
       start: 0,

@@ -15,7 +15,7 @@ export const parameters = defineParameters({
   widthM: length('Width', 'Panel', { start: 0.6, min: 0.1, max: 2.4 }),
   heightM: length('Height', 'Panel', { start: 0.3, min: 0.1, max: 2.4 }),
   backPartId: part('Back sheet', 'Panel', 'sheet'),
-  frontPartId: part('Front sheet', 'Panel', 'sheet'),
+  frontPartId: part('Front sheet', 'Panel', 'sheet', true, { takes: 'translucent' }),
   edgeM: length('Edge without tape', 'Panel', { start: 0.03, min: 0.01, max: 0.3, step: 0.005 }),
   finish: finish('Back reflects like', 'Panel', 'mirror-acrylic'),
   ...tapeParameters(5),
