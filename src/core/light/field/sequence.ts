@@ -1,5 +1,10 @@
+import { mixed } from '../transport/random';
+
 // Bound by name: where globals are guarded a look-up of `Math` costs more than the root itself.
 const { imul } = Math;
+
+// Bound to this module: bundlers read an imported name off its module at every use, millions of times here.
+const spread = mixed;
 
 /** Numbers of a point. */
 const SIDES = 6;
@@ -68,14 +73,6 @@ function reverse(word: number): number {
   return (x >>> 16) | (x << 16);
 }
 
-/** Spreads neighbouring words far apart: murmur3’s finaliser. */
-function mixed(word: number): number {
-  let h = word | 0;
-  h = imul(h ^ (h >>> 16), 0x85ebca6b);
-  h = imul(h ^ (h >>> 13), 0xc2b2ae35);
-  return h ^ (h >>> 16);
-}
-
 /**
  * A point of Sobol’s sequence, nested-uniformly scrambled [Owen 1995] by a hash that turns each bit over by those before it
  * alone [Laine and Karras 2011, “Stratified sampling for stochastic transparency”]. So every run of 2^m points from a
@@ -89,7 +86,8 @@ export function sequence(out: Float64Array, k: number, scramble: number): void {
   const high = ((k >>> LOW_BITS) & HIGH) * SIDES;
   const own = imul(scramble, 0x9e3779b9);
   for (let side = 0; side < SIDES; side++) {
-    let x = (BY_LOW[low + side]! ^ BY_HIGH[high + side]!) + mixed(own + imul(side + 1, 0x85ebca77));
+    let x =
+      (BY_LOW[low + side]! ^ BY_HIGH[high + side]!) + spread(own + imul(side + 1, 0x85ebca77));
     x ^= imul(x, 0x6c50b47c);
     x ^= imul(x, 0xb82f1e52);
     x ^= imul(x, 0xc7afe638);

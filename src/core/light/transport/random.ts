@@ -6,7 +6,7 @@ export const MARGIN = 256;
 const { imul } = Math;
 
 /** One mixing round of murmur3's finaliser; spreads neighbouring seeds far apart. */
-function mixed(word: number): number {
+export function mixed(word: number): number {
   let h = word | 0;
   h = imul(h ^ (h >>> 16), 0x85ebca6b);
   h = imul(h ^ (h >>> 13), 0xc2b2ae35);
