@@ -27,7 +27,7 @@ function resolvedOf(document: Production, id: string) {
 function both(document: Production, id: string, distanceM: number) {
   const { resolved } = resolvedOf(document, id);
   const room = resolved.mouth!.room!;
-  const { field } = buildField(resolved, simulateQuickly(room, 1));
+  const { own: field } = buildField(resolved, simulateQuickly(room, 1));
   const zM = leavesM(resolved) + distanceM;
   const { widthM, heightM } = frontSize(resolved);
   const radiusM = RADIUS * Math.max(1, distanceM, widthM, heightM);

@@ -14,11 +14,9 @@ import type { Transported } from '../light/transport/result';
 
 /** A build's light as anything outside it takes it. */
 export interface BuildField {
-  /** all of it */
-  field: LightField;
-  /** of a mouth, what leaves by it; all of it else */
+  /** what the lamps, boards and the mouth send */
   own: LightField;
-  /** the same with what stands in its way sending some of it back */
+  /** the same with what stands in its way sending some of it back: all of the light */
   whole: (own: LightField) => LightField;
   /** by way of the build's own surfaces; no part of a mouth's */
   returned: LightField;
@@ -64,7 +62,6 @@ export function buildField(
     const back = returnedLight(emitters, surfaces);
     const own = sourceField([...emitters, ...back], passages);
     return {
-      field: whole(own),
       own,
       whole,
       returned: sourceField(back, passages),
@@ -78,7 +75,6 @@ export function buildField(
   if (looks) {
     const own = mouthLight(looks, passages);
     return {
-      field: whole(own),
       own,
       whole,
       returned,
@@ -91,7 +87,6 @@ export function buildField(
   const eta = extraction(mouth);
   const own = estimatedField(mouth, sentLm * light, passages);
   return {
-    field: whole(own),
     own,
     whole,
     returned,
@@ -105,16 +100,16 @@ export function buildField(
 const estimatedField = (mouth: Mouth, sentLm: number, passages: readonly Passage[]): LightField =>
   sourceField(mouthPatches(mouth, sentLm * Math.min(1, extraction(mouth))), passages);
 
-/** Light at a place over what the instant estimate gives there. */
+/** A mouth's own light at a place over what the instant estimate gives there. */
 export function overEstimate(
   { mouth }: ResolvedBuild,
-  { field, sentLm }: BuildField,
+  { own, sentLm }: BuildField,
   lx: number,
   pointM: Vector,
   normal: Vector,
 ): number {
   const estimate = mouth
-    ? estimatedField(mouth, sentLm, field.passages).illuminance(pointM, normal)
+    ? estimatedField(mouth, sentLm, own.passages).illuminance(pointM, normal)
     : 0;
   return estimate > 0 ? lx / estimate : 1;
 }

@@ -2,7 +2,7 @@ import { mixedCctK, type MixPart } from '../colour/mix';
 import type { Shot } from '../location/shot';
 import type { LampGroup, ResolvedBuild } from '../build/resolvedBuild';
 import { frontSize, leavesM, subjectM } from '../build/front';
-import { mouthLx, type Read } from '../light/field/gather';
+import { errorOfMean, mouthLx, type Read } from '../light/field/gather';
 import type { LookTable } from '../light/field/lookTable';
 import { mouthLight } from '../light/field/mouthLight';
 import { sourceField, type LightField, type Shown } from '../light/lightField';
@@ -12,7 +12,7 @@ import { mired } from '../colour/mired';
 import { dot, minus, type Vector } from '../light/vector';
 import { passes } from '../light/controls';
 import { packEmitters, STRIDE } from '../light/emitter';
-import { evennessOver, type Evenness } from '../light/evenness';
+import { evennessOver, middleOfCell, type Evenness } from '../light/evenness';
 import { exposureTimeS, stopsBetween, targetIlluminanceLx } from '../light/exposure';
 import { emitterLx } from '../light/illuminance';
 import {
@@ -32,6 +32,8 @@ export interface LightResult {
   directLx: number;
   /** by way of the build's own surfaces */
   returnedLx: number;
+  /** by way of what stands before the light: leaves, flags, hoods */
+  sentBackLx: number;
   /** share of the lamps' light that leaves by the mouth; null for an open array */
   extraction: number | null;
   /** the run the extraction is from; null for the instant estimate or an open array */
@@ -96,14 +98,15 @@ export function evaluateLight(
   const { returned, looks, sentLm } = built;
   const front = leavesM(resolved);
   const subject = [0, 0, front + shot.distanceM] as const;
-  const own = looks && looked(looks, built.own, subject);
-  const field = own ? built.whole(own.field) : built.field;
-  const sentBackLx = own
-    ? field.illuminance(subject, FACING) - own.field.illuminance(subject, FACING)
-    : 0;
-  const totalLx = own ? own.read.value + sentBackLx : field.illuminance(subject, FACING);
+  const careful = looks && looked(looks, built.own, subject);
+  const own = careful?.field ?? built.own;
+  const field = built.whole(own);
+  const quickLx = own.illuminance(subject, FACING);
+  const ownLx = careful?.read.value ?? quickLx;
+  const sentBackLx = field.illuminance(subject, FACING) - quickLx;
+  const totalLx = ownLx + sentBackLx;
   const returnedLx = returned.illuminance(subject, FACING);
-  const directLx = totalLx - returnedLx;
+  const directLx = ownLx - returnedLx;
   const targetLx = shotTargetLx(shot);
   const groupLx = resolved.groups.map((group) =>
     groupLux(resolved, group, sentLm, directLx, field, subject),
@@ -123,12 +126,14 @@ export function evaluateLight(
     field,
     directLx,
     returnedLx,
+    sentBackLx,
     extraction: built.extraction,
     transported: mouth?.room ? transported : null,
     totalLx,
-    standardErrorLx: own && Number.isFinite(own.read.standardError) ? own.read.standardError : null,
+    standardErrorLx:
+      careful && Number.isFinite(careful.read.standardError) ? careful.read.standardError : null,
     axisLx: (distanceM) => field.illuminance([0, 0, front + distanceM], FACING),
-    overEstimate: own ? overEstimate(resolved, built, totalLx, subject, FACING) : 1,
+    overEstimate: careful ? overEstimate(resolved, built, ownLx, subject, FACING) : 1,
     targetLx,
     exposureTimeS: exposureTimeS(shot.shutterAngleDeg, shot.frameRateHz),
     marginStops: stopsBetween(totalLx, targetLx),
@@ -184,16 +189,13 @@ function evennessError(
   { coverageWidthM, coverageHeightM }: Shot,
 ): number | null {
   const read = (cell: number) => {
-    const x = (((cell % columns) + 0.5) / columns - 0.5) * coverageWidthM;
-    const y = (0.5 - (Math.floor(cell / columns) + 0.5) / rows) * coverageHeightM;
+    const [x, y] = middleOfCell(cell, { columns, rows }, coverageWidthM, coverageHeightM);
     return mouthLx(field, { pointM: [x, y, planeM], normal: FACING }, passages, EVENNESS_PLACES);
   };
   if (!(minLx > 0)) return null;
   const [most, least] = [read(cellsLx.indexOf(maxLx)), read(cellsLx.indexOf(minLx))];
   const stops = most.parts.map((lx, part) => Math.log2(lx / least.parts[part]!) / 2);
-  const mean = stops.reduce((sum, one) => sum + one, 0) / stops.length;
-  const spread = stops.reduce((sum, one) => sum + (one - mean) ** 2, 0);
-  const error = Math.sqrt(spread / (stops.length - 1) / stops.length);
+  const error = errorOfMean(stops);
   return Number.isFinite(error) ? error : null;
 }
 
@@ -256,9 +258,11 @@ function evenShare({ positionM, axis }: Shown, areaM2: number, subject: Vector):
 }
 
 /** Light reached over light wanted at the shot's place; what “enough for the shot” is solved with. */
-export const lightMargin = (resolved: ResolvedBuild, shot: Shot): number =>
-  buildField(resolved, null).field.illuminance([0, 0, subjectM(resolved, shot)], FACING) /
-  shotTargetLx(shot);
+export function lightMargin(resolved: ResolvedBuild, shot: Shot): number {
+  const { own, whole } = buildField(resolved, null);
+  const lx = whole(own).illuminance([0, 0, subjectM(resolved, shot)], FACING);
+  return lx / shotTargetLx(shot);
+}
 
 const throughLayers = (cctK: number | null, shiftMired: number): number | null =>
   cctK === null || shiftMired === 0 ? cctK : 1e6 / (mired(cctK) + shiftMired);

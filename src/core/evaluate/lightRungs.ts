@@ -24,12 +24,10 @@ function errorOf(light: LightResult, { mouth }: ResolvedBuild): string {
 
 export function lightRung(light: LightResult, resolved: ResolvedBuild, shot: Shot): Readout {
   const [id, label, dimension] = ['light', 'Light at subject', 'illuminance'] as const;
-  const { directLx, returnedLx, totalLx, targetLx } = light;
+  const { returnedLx, totalLx, targetLx } = light;
   const boardShare = totalLx > 0 ? returnedLx / totalLx : 0;
   const working = {
-    ...(light.extraction === null
-      ? openFormula(directLx, returnedLx)
-      : mouthFormula(light, light.extraction)),
+    ...(light.extraction === null ? openFormula(light) : mouthFormula(light, light.extraction)),
     inputs: [
       given(
         'Φ',
@@ -44,7 +42,7 @@ export function lightRung(light: LightResult, resolved: ResolvedBuild, shot: Sho
     source: light.transported
       ? 'Photometric law of distance; the mouth by photon transport in its own geometry'
       : 'Photometric law of distance; boards and mouths as even Lambertian surfaces',
-    leavesOut: `Lamps shading one another, the room’s walls, dust and voltage. ${errorOf(light, resolved)} A lux meter settles it.`,
+    leavesOut: `Lamps shading one another, what leaves and flags send to one another, the room’s walls, dust and voltage. ${errorOf(light, resolved)} A lux meter settles it.`,
   };
   if (totalLx <= 0) return unknownReadout(id, label, dimension, NO_LIGHT, working);
   return {
@@ -77,13 +75,20 @@ function mouthWords(light: LightResult, eta: number, { mouth }: ResolvedBuild): 
     : `simulated: ${out}`;
 }
 
-const openFormula = (directLx: number, returnedLx: number) => ({
+/** What leaves, flags and hoods add; nothing is said where they add nothing that shows. */
+const sentBackText = ({ sentBackLx, totalLx }: LightResult): string =>
+  sentBackLx > LEAST_SENT_BACK * totalLx
+    ? ` + ${threeFigures(sentBackLx)} lx by way of leaves, flags or hood`
+    : '';
+const LEAST_SENT_BACK = 0.001;
+
+const openFormula = (light: LightResult) => ({
   formula: 'E = Σ I(θ) · cos β / d²  +  light returned by the board',
-  substituted: `${threeFigures(directLx)} lx + ${threeFigures(returnedLx)} lx = ${threeFigures(directLx + returnedLx)} lx`,
+  substituted: `${threeFigures(light.directLx)} lx + ${threeFigures(light.returnedLx)} lx${sentBackText(light)} = ${threeFigures(light.totalLx)} lx`,
 });
 
 function mouthFormula(light: LightResult, eta: number) {
-  const lumens = `${threeFigures(light.luminousFluxLm)} lm become ${threeFigures(light.luminousFluxLm * eta)} lm at the mouth, ${threeFigures(light.totalLx)} lx at the subject`;
+  const lumens = `${threeFigures(light.luminousFluxLm)} lm become ${threeFigures(light.luminousFluxLm * eta)} lm at the mouth, ${threeFigures(light.directLx)} lx${sentBackText(light)} at the subject`;
   const run = light.transported;
   return run
     ? {

@@ -13,7 +13,7 @@ import type { Category } from '../units/unit';
 import { findBuild, resolveScene, sceneOf } from './context';
 import { evaluate } from './evaluate';
 import { lightMargin } from './light';
-import { unfit } from '../materials/takes';
+import { isOwned, unfit } from '../materials/takes';
 
 /** What a stop too little light weighs against mired of colour, for lamps and for layers. */
 const PER_STOP = { lamps: 60, layers: 40 };
@@ -119,9 +119,7 @@ export function starterParameters(
   circuitId = document.circuits[0]!.id as string,
 ): BuildParameters {
   const { units, parts } = document.shelf;
-  const there = new Set<unknown>(
-    [...units, ...parts].flatMap(({ id, onHand }) => (onHand > 0 ? id : [])),
-  );
+  const there = new Set<unknown>([...units, ...parts].filter(isOwned).map(({ id }) => id));
   const owned = (value: unknown) =>
     there.has(Array.isArray(value) ? (value[0] as { bulbId: string }).bulbId : value);
   const alone = (parameters: BuildParameters): Production => ({

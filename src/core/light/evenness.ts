@@ -14,6 +14,17 @@ export interface Evenness {
   cellsLx: number[];
 }
 
+/** Where the middle of a cell lies on a target centred on the axis, metres. */
+export const middleOfCell = (
+  cell: number,
+  { columns, rows }: Pick<Evenness, 'columns' | 'rows'>,
+  widthM: number,
+  heightM: number,
+): readonly [number, number] => [
+  (((cell % columns) + 0.5) / columns - 0.5) * widthM,
+  (0.5 - (Math.floor(cell / columns) + 0.5) / rows) * heightM,
+];
+
 /**
  * Illuminance over a flat target facing the light, sampled at cell centres.
  * @param planeM distance of the target from the build's origin along +z
@@ -27,14 +38,10 @@ export function evennessOver(
   columns = 16,
   rows = 16,
 ): Evenness {
-  const cellsLx: number[] = [];
-  for (let row = 0; row < rows; row++) {
-    const y = (0.5 - (row + 0.5) / rows) * heightM;
-    for (let column = 0; column < columns; column++) {
-      const x = ((column + 0.5) / columns - 0.5) * widthM;
-      cellsLx.push(field.illuminance([x, y, planeM], [0, 0, -1]));
-    }
-  }
+  const cellsLx = Array.from({ length: columns * rows }, (_, cell) => {
+    const [x, y] = middleOfCell(cell, { columns, rows }, widthM, heightM);
+    return field.illuminance([x, y, planeM], [0, 0, -1]);
+  });
   const minLx = Math.min(...cellsLx);
   const maxLx = Math.max(...cellsLx);
   const meanLx = cellsLx.reduce((sum, lx) => sum + lx, 0) / cellsLx.length;

@@ -65,8 +65,8 @@ export type TakesId = keyof typeof TAKES;
 export const unfit = (takes: TakesId | undefined, part: Part): string | null =>
   takes === undefined || TAKES[takes].fits(part) ? null : TAKES[takes].whyNot;
 
-/** How many of a part are there; rolls and reels by length. */
-const isOwned = ({ onHand }: Part): boolean => onHand > 0;
+/** Whether any of a thing on the shelf is there already. */
+export const isOwned = ({ onHand }: { onHand: number }): boolean => onHand > 0;
 
 /** Parts for a place: those that fit, what is owned first; then the others. */
 export function sortedFor(parts: readonly Part[], takes: TakesId | undefined): Part[] {

@@ -3,11 +3,12 @@ import { Plus, X } from 'lucide-react';
 import type { Field } from '@/core/forms/form';
 import { MOST_GROUPS } from '@/core/forms/kit/parameters';
 import { oneOf } from '@/core/units/effective';
-import type { Unit } from '@/core/units/unit';
+import type { Category } from '@/core/units/unit';
 import { useDevice } from '@/ui/device';
 import { ChoiceField } from '@/ui/fields/ChoiceField';
 import { QuantityField } from '@/ui/fields/QuantityField';
 import { useProduction } from '../store/context';
+import { unitsOf } from './shelfOptions';
 import type { BuildForm } from './useBuildForm';
 
 /** As a build's parameters hold it. */
@@ -23,8 +24,6 @@ interface GroupsFieldProps {
 
 /** Which bulb sits in every socket, every other socket and so on, and how far each is dimmed. */
 export function GroupsField({ form, field: { parameter, category } }: GroupsFieldProps) {
-  const shelf = useProduction((state) => state.document.shelf.units);
-  const bulbs = shelf.filter((unit) => unit.category === category);
   const groups = form.values[parameter] as unknown as Group[];
   const put = (next: Group[]) => form.commit({ [parameter]: next as never });
   return (
@@ -35,7 +34,7 @@ export function GroupsField({ form, field: { parameter, category } }: GroupsFiel
           group={group}
           at={at}
           of={groups.length}
-          bulbs={bulbs}
+          category={category}
           onChange={(over) =>
             put(groups.map((each, index) => (index === at ? { ...each, ...over } : each)))
           }
@@ -59,15 +58,16 @@ interface OneGroupProps {
   group: Group;
   at: number;
   of: number;
-  bulbs: readonly Unit[];
+  category: Category;
   onChange: (over: Partial<Group>) => void;
   onRemove: () => void;
 }
 
-function OneGroup({ group, at, of, bulbs, onChange, onRemove }: OneGroupProps) {
+function OneGroup({ group, at, of, category, onChange, onRemove }: OneGroupProps) {
   const { units } = useDevice();
+  const shelf = useProduction((state) => state.document.shelf.units);
   const letter = String.fromCharCode(65 + at);
-  const bulb = bulbs.find(({ id }) => id === group.bulbId);
+  const bulb = shelf.find(({ id }) => id === group.bulbId);
   const flux = bulb && oneOf(bulb).luminousFluxLm.value * group.level;
   return (
     <fieldset className="flex min-w-0 items-end gap-2">
@@ -76,10 +76,7 @@ function OneGroup({ group, at, of, bulbs, onChange, onRemove }: OneGroupProps) {
         <ChoiceField
           label={of > 1 ? `Bulb ${letter}, socket ${at + 1} of every ${of}` : 'Bulb'}
           value={group.bulbId ?? ''}
-          options={[
-            { value: '', label: 'not chosen' },
-            ...bulbs.map(({ id, name }) => ({ value: id as string, label: name })),
-          ]}
+          options={[{ value: '', label: 'not chosen' }, ...unitsOf(category, { units: shelf })]}
           onCommit={(id) => onChange({ bulbId: id === '' ? null : id })}
         />
       </div>

@@ -1,13 +1,13 @@
 'use client';
-import type { Production } from '@/core/document/production';
 import type { Field } from '@/core/forms/form';
-import { sortedFor, TAKES, unfit } from '@/core/materials/takes';
+import { TAKES } from '@/core/materials/takes';
 import type { Finding } from '@/core/findings/finding';
 import { useDevice } from '@/ui/device';
 import { ChoiceField } from '@/ui/fields/ChoiceField';
 import { QuantityField } from '@/ui/fields/QuantityField';
 import { useProduction } from '../store/context';
 import { GroupsField } from './GroupsField';
+import { partsFor, unitsOf } from './shelfOptions';
 import type { BuildForm } from './useBuildForm';
 
 interface TrayFieldProps {
@@ -15,32 +15,6 @@ interface TrayFieldProps {
   form: BuildForm;
   findings: readonly Finding[];
 }
-
-type Shelf = Production['shelf'];
-
-/** Parts for a place, what is owned first; those that do not fit stand last, with why. */
-const partsFor = ({ role, takes }: Extract<Field, { kind: 'part' }>, { parts }: Shelf) =>
-  sortedFor(
-    parts.filter((part) => part.role === role),
-    takes,
-  ).map((part) => {
-    const why = unfit(takes, part);
-    const owned = part.onHand > 0 ? ' · on hand' : '';
-    return {
-      value: part.id as string,
-      label: why ? `${part.name} (${why})` : `${part.name}${owned}`,
-      disabled: why !== null,
-    };
-  });
-
-const unitsFor = ({ category }: Extract<Field, { kind: 'unit' }>, { units }: Shelf) =>
-  units
-    .filter((unit) => unit.category === category)
-    .toSorted((a, b) => Number(b.onHand > 0) - Number(a.onHand > 0))
-    .map(({ id, name, onHand }) => ({
-      value: id as string,
-      label: onHand > 0 ? `${name} · on hand` : name,
-    }));
 
 const wantsOf = (field: Field): string | undefined =>
   field.kind === 'part' && field.takes ? `Takes ${TAKES[field.takes].wants}.` : undefined;
@@ -81,7 +55,8 @@ export function TrayField({ field, form, findings }: TrayFieldProps) {
       );
     case 'part':
     case 'unit': {
-      const offered = field.kind === 'part' ? partsFor(field, shelf) : unitsFor(field, shelf);
+      const offered =
+        field.kind === 'part' ? partsFor(field, shelf) : unitsOf(field.category, shelf);
       return (
         <ChoiceField
           label={field.label}

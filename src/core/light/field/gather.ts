@@ -39,6 +39,14 @@ export interface Read {
   parts: readonly number[];
 }
 
+/** Standard error of the mean of independent values; of one alone nothing is known. */
+export function errorOfMean(values: readonly number[]): number {
+  const count = values.length;
+  const mean = values.reduce((sum, value) => sum + value, 0) / count;
+  const spread = values.reduce((sum, value) => sum + (value - mean) ** 2, 0);
+  return count > 1 ? sqrt(spread / (count - 1) / count) : Infinity;
+}
+
 /** Light by way of the exits, looked at from one receiver after another. */
 export class Reader {
   private readonly way: Way = wayFrom();
@@ -197,12 +205,10 @@ export function mouthLx(
     (_, part) => looked?.throughExits(receiver, shares, part, each, receptorM / 2) ?? 0,
   );
   const values = seen.map((lx, part) => lx + told(pointM, part));
-  const middle = values.reduce((all, lx) => all + lx, 0) / parts;
-  const spread = values.reduce((all, lx) => all + (lx - middle) ** 2, 0);
   const through = seen.reduce((all, lx) => all + lx, 0) / parts;
   return {
     value: (sum / PLACES_ON_IT + through) * field.sentLm,
-    standardError: parts > 1 ? sqrt(spread / (parts - 1) / parts) * field.sentLm : Infinity,
+    standardError: errorOfMean(values) * field.sentLm,
     parts: values.map((lx) => lx * field.sentLm),
   };
 }

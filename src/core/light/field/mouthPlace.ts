@@ -2,8 +2,8 @@ import { SURFACE_COLUMNS as AT } from '../transport/columns';
 import { MAP_CELLS, SURFACE_STRIDE, TYPE, type PackedArrangement } from '../transport/pack';
 import type { Vector } from '../vector';
 import { scaled, dot } from '../vector';
-import { arrive, wayFrom } from './meet';
 import type { Exit } from './mouthField';
+import { normalOf } from './poses';
 
 // Bound by name: where globals are guarded a look-up of `Math` costs more than the root itself.
 const { PI, cos, floor, hypot, sin, sqrt } = Math;
@@ -12,7 +12,7 @@ const { PI, cos, floor, hypot, sin, sqrt } = Math;
 export interface MouthPlace {
   surface: number;
   /** unit normal into the arrangement at a point of it */
-  inwards: (x: number, y: number, z: number) => Vector;
+  inwards: (positionM: Vector) => Vector;
   /** a point by two shares of the map's sides */
   at: (u: number, v: number) => Vector;
   /** m² of a cell */
@@ -40,7 +40,7 @@ export function mouthPlace(
     surfaces[o + column + 2]!,
   ];
   const [origin, across, up] = [vector(AT.origin), vector(AT.across), vector(AT.up)];
-  const inwards = inwardsOf(packed, surface, inside);
+  const inwards = (positionM: Vector) => normalOf(packed, surface, inside, positionM);
   const type = surfaces[o]!;
   if (type === TYPE.cap) return null;
   if (type === TYPE.coneZ || type === TYPE.coneY) {
@@ -82,19 +82,5 @@ export function mouthPlace(
       const [u, v] = middleOf(cell);
       return !round || hypot(2 * u - 1, 2 * v - 1) < 1;
     },
-  };
-}
-
-/** The unit normal of a surface, turned to the side that light comes to. */
-function inwardsOf(packed: PackedArrangement, surface: number, inside: 0 | 1) {
-  const way = wayFrom();
-  return (x: number, y: number, z: number): Vector => {
-    [way.px, way.py, way.pz] = [x, y, z];
-    // Some way that meets the surface there.
-    [way.dx, way.dy, way.dz] = [0.36, 0.48, 0.8];
-    way.t = 0;
-    arrive(packed, way, surface);
-    const turn = way.side === inside ? 1 : -1;
-    return [turn * way.nx, turn * way.ny, turn * way.nz];
   };
 }

@@ -44,7 +44,7 @@ function straightIn(field: MouthField, place: MouthPlace, cell: number): number 
   const { data } = lamps;
   const [u0, v0] = middleOf(cell);
   const middle = place.at(u0, v0);
-  const inwards = place.inwards(...middle);
+  const inwards = place.inwards(middle);
   const [px, py, pz] = middle;
   const areaM2 = place.areaM2(cell);
   const nearM2 = NEAR_SIDES ** 2 * areaM2;
@@ -62,7 +62,7 @@ function straightIn(field: MouthField, place: MouthPlace, cell: number): number 
     for (let k = 0; k < WITHIN * WITHIN; k++) {
       const off = (at: number) => ((at + 0.5) / WITHIN - 0.5) / SIDE;
       const at = place.at(u0 + off(k % WITHIN), v0 + off(floor(k / WITHIN)));
-      near += fromLamp(field, place, o, way, at, place.inwards(...at));
+      near += fromLamp(field, place, o, way, at, place.inwards(at));
     }
     sum += near / WITHIN ** 2;
   }
