@@ -78,13 +78,13 @@ function mouthWords(light: LightResult, eta: number, { mouth }: ResolvedBuild): 
 /** What leaves, flags and hoods add; nothing is said where they add nothing that shows. */
 const sentBackText = ({ sentBackLx, totalLx }: LightResult): string =>
   sentBackLx > LEAST_SENT_BACK * totalLx
-    ? ` + ${threeFigures(sentBackLx)} lx by way of leaves, flags or hood`
+    ? ` + ${threeFigures(sentBackLx)} lx by way of leaves, flags or hood = ${threeFigures(totalLx)} lx`
     : '';
 const LEAST_SENT_BACK = 0.001;
 
 const openFormula = (light: LightResult) => ({
   formula: 'E = Σ I(θ) · cos β / d²  +  light returned by the board',
-  substituted: `${threeFigures(light.directLx)} lx + ${threeFigures(light.returnedLx)} lx${sentBackText(light)} = ${threeFigures(light.totalLx)} lx`,
+  substituted: `${threeFigures(light.directLx)} lx + ${threeFigures(light.returnedLx)} lx${sentBackText(light) || ` = ${threeFigures(light.totalLx)} lx`}`,
 });
 
 function mouthFormula(light: LightResult, eta: number) {
