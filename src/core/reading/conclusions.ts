@@ -1,41 +1,53 @@
-import { between, END, Line, number } from './line';
-import { printedNumber } from './number';
+import type { Category } from '../units/unit';
+import { word, type Line } from './line';
+import { namedLength, stripLengths, tubeLengths } from './sizes';
 
-const CATEGORY_WORDS: [string, RegExp][] = [
+const CATEGORY_WORDS: [Category, RegExp][] = [
   [
     'strip',
-    /\b(?:strip|led[- ]?tape|light tape|streifen|led[- ]?band|lichtband|ruban|bande led|tira|cinta)\b/i,
+    word(
+      String.raw`strips?|stripes?|\p{L}*led[- ]?tape|light[- ]?tape|tape light|\p{L}*streifen|(?:\p{L}*[- ])?(?:led|licht)[- ]?b[aä]nd(?:er)?|ruban|bandeau|bande led|tira|cinta`,
+    ),
   ],
   [
     'work-light',
-    /work ?light|flood ?light|strahler|arbeitsleuchte|flutlicht|fluter|projecteur|foco de obra|proyector/i,
+    word(
+      String.raw`(?:work|site|flood) ?(?:lights?|lamps?)|flood|\p{L}*strahler|arbeits(?:leuchte|scheinwerfer|lampe|licht)|bau(?:scheinwerfer|lampe|leuchte)|flutlicht\p{L}*|fluter|projecteurs?|lampe de (?:chantier|travail)|phare de travail|(?:foco|l[aá]mpara|luz) de (?:obra|trabajo)|proyector(?:es)?|foco proyector`,
+    ),
   ],
-  ['panel', /\bpanel\b|panneau|\bdalle\b/i],
+  ['panel', word(String.raw`(?:led[- ]?)?panels?|\p{L}*paneel|panneau|dalle`)],
   [
     'tube',
-    /\btubes?\b|r[oö]hre|\btubo\b|\bT5\b|\bT8\b|\bT12\b|batten|lichtleiste|r[eé]glette|regleta/i,
+    word(
+      String.raw`\p{L}*tubes?|\p{L}*r[oö]hren?|tubos?|T5|T8|T12|batten|(?:led[- ]?|licht)?leisten?|r[eé]glettes?|regletas?|barra|(?:led|light)[- ]?bars?`,
+    ),
   ],
   [
     'bulb',
-    /bulb|globe|birne|gl[uü]h|ampoule|bombilla|candle|kerze|bougie|\bvela\b|corn|maiskolben|\bma[ií]z\b|reflektor|spot|l[aá]mpara|\blampe\b|filament/i,
+    word(
+      String.raw`\p{L}*bulbs?|\p{L}*globes?|globo|\p{L}*birnen?|gl[uü]h\p{L}*|\p{L}*ampoules?|bombillas?|bombillo|candles?|\p{L}*kerzen?|bougies?|flamme|vela|corn|maiskolben|ma[ií]z|\p{L}*reflektor\p{L}*|spots?|spotlight|l[aá]mpara|\p{L}*lampen?|lamps?|filament\p{L}*|leuchtmittel`,
+    ),
   ],
 ];
 const KIND_WORDS: [string, RegExp][] = [
-  ['led-filament', /filament|fadenlampe|filamento|\bfil\b/i],
-  ['corn', /\bcorn\b|maiskolben|ma[iï]s\b|ma[ií]z/i],
-  ['cfl', /\bCFL\b|energy[- ]?sav|energiespar|fluo-?compact|bajo consumo/i],
-  ['halogen', /hal[oó]g[eéè]n/i],
-  ['incandescent', /incandescen|gl[uü]hlampe|gl[uü]hbirne/i],
-  ['led', /\bled\b/i],
+  ['led-filament', word(String.raw`filament\p{L}*|fadenlampe|[aà] fil`)],
+  ['corn', word(String.raw`corn|maiskolben|ma[iï]s|ma[ií]z`)],
+  ['cfl', word(String.raw`cfl|energy[- ]?sav\p{L}*|\p{L}*energiespar\p{L}*|fluo-?compact\p{L}*|bajo consumo|basse consommation`)],
+  ['halogen', word(String.raw`\p{L}*hal[oó]g[eéèo]n\p{L}*|eco-?halog\p{L}*`)],
+  ['incandescent', word(String.raw`incandescen\p{L}*|gl[uü]hlampen?|gl[uü]hbirnen?`)],
+  ['led', word(String.raw`\p{L}*led`)],
 ];
 
 /** What shops call their whites [common practice]. */
 const COLOUR_WORDS: [number, RegExp][] = [
-  [2700, /extra warm|warm ?white|warm ?wei[sß]|blanc chaud|blanco c[aá]lido|luz c[aá]lida/i],
-  [4000, /neutral ?white|neutral ?wei[sß]|blanc neutre|blanco neutro|cool white/i],
+  [
+    2700,
+    /extra warm|warm ?white|warm-?wei[sß]{1,2}|blanc chaud|blanco c[aá]lido|luz c[aá]lida|lumi[eè]re chaude/i,
+  ],
+  [4000, /neutral ?white|neutral-?wei[sß]{1,2}|blanc neutre|blanco neutro|luz neutra|cool white/i],
   [
     6500,
-    /daylight|tageslicht|kalt ?wei[sß]|blanc froid|lumi[eè]re du jour|luz fr[ií]a|blanco fr[ií]o/i,
+    /daylight|tageslicht|kalt-?wei[sß]{1,2}|blanc froid|lumi[eè]re du jour|luz (?:fr[ií]a|d[ií]a)|blanco fr[ií]o/i,
   ],
 ];
 
@@ -51,72 +63,48 @@ function swapClaim(line: Line): void {
   claim.sure = 'likely';
 }
 
-/** What follows from the fields and words together. */
-export function conclusions(line: Line): void {
-  const { text } = line;
-  const say = ([, words]: readonly [unknown, RegExp]) => words.exec(text)?.[0];
-  const worded = CATEGORY_WORDS.find(say);
+const saidIn = <T>(text: string, table: readonly (readonly [T, RegExp])[]) => {
+  for (const [value, pattern] of table) {
+    pattern.lastIndex = 0;
+    const found = pattern.exec(text)?.[0];
+    pattern.lastIndex = 0;
+    if (found) return { value, text: found.trim() };
+  }
+  return null;
+};
+
+function categoryOf(line: Line): void {
+  const worded = saidIn(line.words, CATEGORY_WORDS);
   const byMetre = (['wattsPerM', 'lumensPerM', 'ledsPerM'] as const).some(line.has);
   if (byMetre) line.conclude('category', 'strip', 'figures a metre', 'sure');
   else if (line.has('base')) line.conclude('category', 'bulb', 'its base', 'sure');
-  else if (worded) line.conclude('category', worded[0], say(worded)!, 'likely');
-  const category = line.fields.find(({ field }) => field === 'category')?.value;
+  else if (worded) line.conclude('category', worded.value, worded.text, 'likely');
+}
+
+/** What gives the light of a tube or a work light; a bulb's kind says more. */
+function lampOf(line: Line, category: unknown): void {
+  const kind = saidIn(line.words, KIND_WORDS);
+  if (category === 'bulb' && kind)
+    line.conclude('kind', kind.value, kind.text, kind.value === 'led' ? 'likely' : 'sure');
+  if (category === 'work-light' && kind?.value === 'halogen')
+    line.conclude('lamp', 'halogen', kind.text, 'sure');
+  if (category === 'work-light' && kind?.value === 'led')
+    line.conclude('lamp', 'led', kind.text, 'likely');
+  if (category !== 'tube') return;
+  const fluorescent = /fluor\p{L}*|leuchtstoff\p{L}*/iu.exec(line.words)?.[0];
+  if (fluorescent) line.conclude('lamp', 'fluorescent', fluorescent, 'sure');
+  else if (kind?.value === 'led') line.conclude('lamp', 'led-tube', kind.text, 'likely');
+}
+
+/** What follows from the fields and words together; a thing that gives no light is of no kind of unit. */
+export function conclusions(line: Line, isGear: boolean): void {
+  if (!isGear) categoryOf(line);
+  const category = line.valueOf('category');
   if (category === 'strip') stripLengths(line);
-  else line.take('lengthM', number(`(?:mm)${END}`), between(0.02, 3, false, 0.001), 'likely');
-  if (category === 'tube') {
-    line.take('lengthM', number(`(?:cm|m)${END}`), tubeLength, 'likely');
-    line.take('lengthM', number(FEET), between(0.1, 3, false, 0.3048), 'guess');
-  }
+  if (category === 'tube') tubeLengths(line);
+  if (category === 'bulb') namedLength(line);
   swapClaim(line);
-  const white = COLOUR_WORDS.find(say);
-  if (white) line.conclude('cctK', white[0], say(white)!, 'guess');
-  if (category === 'bulb') {
-    const kind = KIND_WORDS.find(say);
-    // A claim of watts replaced, or more light than a filament gives, is an LED's.
-    if (kind) line.conclude('kind', kind[0], say(kind)!, kind[0] === 'led' ? 'likely' : 'sure');
-  }
-}
-
-const tubeLength = (match: RegExpExecArray): number | null => {
-  const value = printedNumber(match[1]!) * (/cm/i.test(match[0]) ? 0.01 : 1);
-  return value >= 0.1 && value <= 3 ? value : null;
-};
-
-const FEET = `(?:ft|feet|foot)${END}`;
-
-/** Lengths on a tape's label: the reel, its width, and LED of the whole reel. */
-function stripLengths(line: Line): void {
-  line.take('reelLengthM', number(`m(?:et(?:er|re|ro)s?|ètres?)?${END}(?!m)`), between(0.3, 100));
-  line.take('reelLengthM', number(FEET), between(0.3, 100, false, 0.3048), 'likely');
-  perMetre(line);
-  line.take('tapeWidthM', number(`mm${END}`), between(0.003, 0.05, false, 0.001), 'likely');
-  const reel = line.fields.find(({ field }) => field === 'reelLengthM')?.value;
-  if (typeof reel !== 'number') return;
-  line.take(
-    'ledsPerM',
-    number(`(?:leds?|smd)${END}`),
-    (match) => {
-      const perM = printedNumber(match[1]!, true) / reel;
-      return perM >= 5 && perM <= 1000 ? Math.round(perM) : null;
-    },
-    'likely',
-  );
-}
-
-/** Watts and lumens of a tape that are a metre's, or those of its reel. */
-function perMetre(line: Line): void {
-  const spoken = /per met|pro meter|par m[eè]tre|por metro/i.test(line.text);
-  const reel = line.fields.find(({ field }) => field === 'reelLengthM')?.value;
-  for (const [whole, metre] of [
-    ['wattsW', 'wattsPerM'],
-    ['luminousFluxLm', 'lumensPerM'],
-  ] as const) {
-    const found = line.fields.find(({ field }) => field === whole);
-    if (!found) continue;
-    found.sure = 'guess';
-    if (line.has(metre)) continue;
-    const value = Number(found.value) / (spoken ? 1 : typeof reel === 'number' ? reel : NaN);
-    if (Number.isFinite(value))
-      line.conclude(metre, Number(value.toPrecision(3)), found.text, spoken ? 'likely' : 'guess');
-  }
+  const white = isGear ? null : saidIn(line.words, COLOUR_WORDS);
+  if (white && !line.has('colour')) line.conclude('cctK', white.value, white.text, 'guess');
+  lampOf(line, category);
 }

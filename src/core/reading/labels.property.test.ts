@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { matchColumns, readTable } from './readTable';
+import { matchColumns } from './headings';
+import { readTable } from './readTable';
 import { readLine, type ReadField } from './readLine';
 
 /** How shops of four countries print the same label; the words are common practice of the trade. */

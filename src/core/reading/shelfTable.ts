@@ -1,5 +1,4 @@
 import type { Shelf } from '../shelf/shelf';
-import type { Columns } from './readTable';
 
 /** Headings of the shelf as a table; reading them back finds the same fields. */
 const HEADINGS = [
@@ -59,7 +58,3 @@ export function shelfTable({ units }: Shelf, minorDigits: number): Cell[][] {
     }),
   ];
 }
-
-/** Does a first row look like headings: at least two of its cells name a field. */
-export const looksLikeHeadings = (columns: Columns): boolean =>
-  columns.filter((field) => field !== null).length >= 2;

@@ -1,8 +1,9 @@
 import { unit } from '../testing/makers';
 import { sample } from '../testing/sample';
 import { decodeText, MOST_TEXT_BYTES } from './decode';
-import { looksLikeHeadings, shelfTable } from './shelfTable';
-import { matchColumns, readLines, readTable } from './readTable';
+import { looksLikeHeadings, matchColumns } from './headings';
+import { shelfTable } from './shelfTable';
+import { readLines, readTable } from './readTable';
 import { categoryOf, missingOf, otherCurrency, recordOf } from './record';
 
 const value = (row: { fields: { field: string; value: unknown }[] }, field: string) =>
@@ -68,7 +69,7 @@ describe('the shelf as a table', () => {
     const [headings, ...rows] = shelfTable(shelf, 2).map((row) => row.map(String));
     const columns = matchColumns(headings!);
     expect(columns).not.toContain(null);
-    expect(looksLikeHeadings(columns)).toBe(true);
+    expect(looksLikeHeadings(headings!)).toBe(true);
     const read = readTable(rows, columns);
     for (const [k, unit] of shelf.units.entries()) {
       const row = read[k]!;

@@ -3,7 +3,7 @@ import Papa from 'papaparse';
 import { useMemo, useState } from 'react';
 import { decodeText } from '@/core/reading/decode';
 import { READ_FIELDS, type ReadField } from '@/core/reading/readLine';
-import { matchColumns, type Columns } from '@/core/reading/readTable';
+import { matchColumns, type Columns } from '@/core/reading/headings';
 import { shelfTable } from '@/core/reading/shelfTable';
 import { minorDigits } from '@/core/quantity';
 import { Dialog } from '@/ui/Dialog';

@@ -1,22 +1,52 @@
 import Papa from 'papaparse';
-import { matchColumns, MOST_ROWS } from '@/core/reading/readTable';
-import { looksLikeHeadings, MOST_COLUMNS } from '@/core/reading/shelfTable';
+import { looksLikeHeadings, matchColumns } from '@/core/reading/headings';
+import { MOST_ROWS } from '@/core/reading/readTable';
+import { MOST_COLUMNS } from '@/core/reading/shelfTable';
 
 export interface Table {
   headings: string[];
   rows: string[][];
 }
 
-/** Lines are a table when their first one names at least two fields; null for free lines, words for a refusal. */
-export function tableIn(text: string): Table | null | string {
-  const { data } = Papa.parse<string[]>(text.trim(), {
+/** Rows of a title and its like that may stand above the headings. */
+const MOST_ABOVE = 8;
+
+/** Bars of a drawn table, and the dashes under its headings. */
+const undrawn = (rows: string[][]): string[][] =>
+  rows
+    .filter((cells) => !cells.every((each) => /^[\s:=+-]*$/.test(each)))
+    .map((cells) => {
+      const inside = cells[0]?.trim() === '' && cells.at(-1)?.trim() === '' ? cells.slice(1, -1) : cells;
+      return inside.map((each) => each.trim());
+    });
+
+function partedBy(text: string, delimiter: string): Table | null {
+  const { data } = Papa.parse<string[]>(text, {
+    delimiter,
     skipEmptyLines: 'greedy',
-    preview: MOST_ROWS + 1,
+    preview: MOST_ROWS + 1 + MOST_ABOVE,
   });
-  const [headings, ...rows] = data;
-  if (!headings || headings.length < 2 || !looksLikeHeadings(matchColumns(headings))) return null;
-  const widest = Math.max(...data.map(({ length }) => length));
+  const rows = delimiter === '|' ? undrawn(data) : data;
+  const at = rows
+    .slice(0, MOST_ABOVE)
+    .findIndex((cells) => cells.length >= 2 && looksLikeHeadings(cells));
+  // Above headings stand titles, never products: cells of more than one field each.
+  if (at < 0 || rows.slice(0, at).some((cells) => cells.filter((each) => each.trim()).length > 2))
+    return null;
+  return { headings: rows[at]!, rows: rows.slice(at + 1) };
+}
+
+/** Lines are a table when an early one names at least two fields; null for free lines, words for a refusal. */
+export function tableIn(text: string): Table | null | string {
+  const trimmed = text.trim();
+  const named = (table: Table) => matchColumns(table.headings).filter(Boolean).length;
+  const best = ['\t', ';', '|', ',']
+    .map((delimiter) => partedBy(trimmed, delimiter))
+    .filter((table) => table !== null)
+    .toSorted((a, b) => named(b) - named(a))[0];
+  if (!best) return null;
+  const widest = Math.max(best.headings.length, ...best.rows.map(({ length }) => length));
   if (widest > MOST_COLUMNS)
     return `The table has ${widest} columns; at most ${MOST_COLUMNS} are read. Keep those about the lamps.`;
-  return { headings, rows };
+  return best;
 }
