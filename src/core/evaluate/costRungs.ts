@@ -138,6 +138,8 @@ export function costRung(
       : over
         ? `${money(spentNowMinor - shot.budgetMinor)} over the budget`
         : `${money(shot.budgetMinor - spentNowMinor)} of the budget left`;
+  // What is still to be bought and nobody knows the price of: the sum is a lower bound.
+  const open = purchase.lines.filter(({ priced, packsNow }) => !priced && packsNow > 0).length;
   return {
     id: 'cost',
     label: 'Cost now / full',
@@ -147,8 +149,8 @@ export function costRung(
     ...(shot.budgetMinor === null
       ? {}
       : { target: { value: shot.budgetMinor, dimension: 'money' as const, label: 'budget' } }),
-    words: against,
-    state: purchase.lines.length === 0 ? 'unknown' : over ? 'look' : 'ok',
+    words: open > 0 ? `${against}, ${open} without a price` : against,
+    state: purchase.lines.length === 0 ? 'unknown' : over || open > 0 ? 'look' : 'ok',
     origin: 'label',
     working: {
       formula: 'Σ ⌈(needed − on hand) / pack⌉ · pack price;  full: on hand = 0',

@@ -63,7 +63,7 @@ const anyEdit: fc.Arbitrary<Change> = fc
     const own = { kind: 'build', id: build.id } as const;
     const edits: Record<string, Change> = {
       note: changeRecord(own, (draft) => void (draft.note = `n${nth}`)),
-      price: changeRecord({ kind: 'part', id: part.id }, (draft) => void (draft.priceMinor += 7)),
+      price: changeRecord({ kind: 'part', id: part.id }, (draft) => void (draft.priceMinor! += 7)),
       stock: changeRecord({ kind: 'unit', id: bulb.id }, (draft) => void (draft.onHand = nth)),
       watts: changeRecord(
         { kind: 'unit', id: bulb.id },
@@ -192,7 +192,7 @@ describe.each(['clerk-pan', 'deck-sky', 'cabin-box'])('%s is worked out again', 
       JSON.stringify(own.parameters).includes(`"${each}"`),
     )!;
     const { work } = workAfter(
-      changeRecord({ kind: 'part', id: part.id }, (draft) => void (draft.priceMinor += 100)),
+      changeRecord({ kind: 'part', id: part.id }, (draft) => void (draft.priceMinor! += 100)),
     );
     expect(Object.keys(work).toSorted()).toEqual(
       ['comparisons', 'cost', 'cost rung', 'readouts'].toSorted(),

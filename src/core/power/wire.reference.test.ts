@@ -332,7 +332,7 @@ describe('the power-up gate', () => {
       bulbIn(draft.shelf, (box(draft).parameters.groups as { bulbId: string }[])[0]!.bulbId);
     for (const harmless of [
       (draft: Production) => void (box(draft).note = 'x'),
-      (draft: Production) => void (bulb(draft).priceMinor += 100),
+      (draft: Production) => void (bulb(draft).priceMinor! += 100),
       (draft: Production) => void (bulb(draft).onHand += 5),
       (draft: Production) => {
         const { parameters } = box(draft);

@@ -32,7 +32,12 @@ const CATEGORY_WORDS: [Category, RegExp][] = [
 const KIND_WORDS: [string, RegExp][] = [
   ['led-filament', word(String.raw`filament\p{L}*|fadenlampe|[aà] fil`)],
   ['corn', word(String.raw`corn|maiskolben|ma[iï]s|ma[ií]z`)],
-  ['cfl', word(String.raw`cfl|energy[- ]?sav\p{L}*|\p{L}*energiespar\p{L}*|fluo-?compact\p{L}*|bajo consumo|basse consommation`)],
+  [
+    'cfl',
+    word(
+      String.raw`cfl|energy[- ]?sav\p{L}*|\p{L}*energiespar\p{L}*|fluo-?compact\p{L}*|bajo consumo|basse consommation`,
+    ),
+  ],
   ['halogen', word(String.raw`\p{L}*hal[oó]g[eéèo]n\p{L}*|eco-?halog\p{L}*`)],
   ['incandescent', word(String.raw`incandescen\p{L}*|gl[uü]hlampen?|gl[uü]hbirnen?`)],
   ['led', word(String.raw`\p{L}*led`)],

@@ -12,7 +12,9 @@ export type Column = ReadField | 'name' | `${ReadField}:${string}` | null;
 export type Columns = Column[];
 
 /** A column's field, and the unit or money its heading names. */
-export function columnOf(column: Column): { field: ReadField | 'name'; unit: string | null } | null {
+export function columnOf(
+  column: Column,
+): { field: ReadField | 'name'; unit: string | null } | null {
   if (!column) return null;
   const [field, unit] = column.split(':') as [ReadField | 'name', string?];
   return { field, unit: unit ?? null };
@@ -31,11 +33,26 @@ const HEADINGS: [ReadField | 'name', RegExp][] = [
     'name',
     /^(?:(?:product|item|article|lamp) ?(?:name|title)?|name|title|description|model(?:l|e|lo)?|bezeichnung|artikel(?:bezeichnung|name)?|produkt(?:name|bezeichnung)?|produit|designation|libelle|nombre|producto|descripcion|denominacion|articulo)$/,
   ],
-  ['category', /^(?:category|kategorie|categorie|categoria|kind|art|type|typ|tipo|lamp type|lampentyp|produktart)$/],
-  ['lumensPerM', /^(?:lm|lumens?|lichtstrom|flux|flujo|lumenes) ?(?:\/|per|pro|par|por) ?(?:m|mtr|met(?:er|re|ro)|lfm|ml|ft|foot)$/],
-  ['wattsPerM', /^(?:w|watts?|power|leistung|puissance|potencia) ?(?:\/|per|pro|par|por) ?(?:m|mtr|met(?:er|re|ro)|lfm|ml|ft|foot)$/],
-  ['ledsPerM', /^(?:leds?|px|pixels?|dioden|diodes|diodos|chips) ?(?:\/|per|pro|par|por) ?(?:m|mtr|met(?:er|re|ro)|lfm|ml|ft|foot)$/],
-  ['equivalentW', /^(?:(?:incandescent |watts? |w )?equiv|aquivalen|replace|ersetzt|ersatz fur|remplace|sustituye|entspr|vergleich)/],
+  [
+    'category',
+    /^(?:category|kategorie|categorie|categoria|kind|art|type|typ|tipo|lamp type|lampentyp|produktart)$/,
+  ],
+  [
+    'lumensPerM',
+    /^(?:lm|lumens?|lichtstrom|flux|flujo|lumenes) ?(?:\/|per|pro|par|por) ?(?:m|mtr|met(?:er|re|ro)|lfm|ml|ft|foot)$/,
+  ],
+  [
+    'wattsPerM',
+    /^(?:w|watts?|power|leistung|puissance|potencia) ?(?:\/|per|pro|par|por) ?(?:m|mtr|met(?:er|re|ro)|lfm|ml|ft|foot)$/,
+  ],
+  [
+    'ledsPerM',
+    /^(?:leds?|px|pixels?|dioden|diodes|diodos|chips) ?(?:\/|per|pro|par|por) ?(?:m|mtr|met(?:er|re|ro)|lfm|ml|ft|foot)$/,
+  ],
+  [
+    'equivalentW',
+    /^(?:(?:incandescent |watts? |w )?equiv|aquivalen|replace|ersetzt|ersatz fur|remplace|sustituye|entspr|vergleich)/,
+  ],
   [
     'wattsW',
     /^(?:w|watts?|wattage|wattzahl|(?:rated |nominal )?power|power consumption|(?:nenn)?leistung(?:saufnahme)?|puissance(?: nominale)?|potencia(?: nominal)?|consumption|verbrauch|consommation|consumo)(?: w)?$/,
@@ -52,10 +69,22 @@ const HEADINGS: [ReadField | 'name', RegExp][] = [
     'criRa',
     /^(?:cri|ra|irc|cri ?[\/ ]? ?ra|ra ?[\/ ]? ?cri|colou?r rendering(?: index)?|farbwiedergabe(?:index)?|(?:indice de )?rendu(?: des)?(?: couleurs)?|(?:indice de )?reproduccion cromatica)$/,
   ],
-  ['base', /^(?:(?:lamp )?base|(?:lamp )?cap|(?:base|cap) type|socket|(?:lampen)?sockel|fassung|culot|douille|casquillo|rosca|fitting|holder)$/],
-  ['supplyV', /^(?:v|volts?|(?:input |supply |rated )?voltage|(?:betriebs|nenn|eingangs)?spannung|tension(?: nominale)?|voltaje)(?: v)?$/],
-  ['dimmable', /^(?:dim|dimmable|dimming|dimmbar(?:keit)?|gradable|regulable|variable|variateur|atenuable)\??$/],
-  ['beamAngleDeg', /^(?:beam(?: angle)?|angle|(?:ab|aus)strahlwinkel|winkel|angle (?:de|d').*|faisceau|angulo(?: de.*)?|apertura)$/],
+  [
+    'base',
+    /^(?:(?:lamp )?base|(?:lamp )?cap|(?:base|cap) type|socket|(?:lampen)?sockel|fassung|culot|douille|casquillo|rosca|fitting|holder)$/,
+  ],
+  [
+    'supplyV',
+    /^(?:v|volts?|(?:input |supply |rated )?voltage|(?:betriebs|nenn|eingangs)?spannung|tension(?: nominale)?|voltaje)(?: v)?$/,
+  ],
+  [
+    'dimmable',
+    /^(?:dim|dimmable|dimming|dimmbar(?:keit)?|gradable|regulable|variable|variateur|atenuable)\??$/,
+  ],
+  [
+    'beamAngleDeg',
+    /^(?:beam(?: angle)?|angle|(?:ab|aus)strahlwinkel|winkel|angle (?:de|d').*|faisceau|angulo(?: de.*)?|apertura)$/,
+  ],
   [
     'packCount',
     /^(?:pack(?: ?(?:size|qty|quantity|count))?|pieces|pcs|count|stuck(?:zahl)?|stk|menge|ve|vpe|verpackungseinheit|packung(?:sgro(?:ss|ß)e)?|unidades|uds|lot|conditionnement|quantite|qte|cantidad|cant|qty|quantity|piezas)$/,
@@ -68,17 +97,27 @@ const HEADINGS: [ReadField | 'name', RegExp][] = [
     'ratedLifeH',
     /^(?:(?:rated |average |nominal )?(?:life(?:time| ?span)?)|(?:nenn|mittlere )?lebensdauer|hours|stunden|horas|duree(?: de)?(?: vie)?|vida(?: util)?|h)(?: h)?$/,
   ],
-  ['reelLengthM', /^(?:(?:reel|roll|rolle|rouleau|rollo|bobine|bobina|spule|rollen)[ -]?(?:length|lange)?|longueur (?:du )?rouleau)$/],
-  ['cutIncrementM', /^(?:cut(?:ting)? (?:marks?|length|every|increment)|teilbar(?: alle)?|trennstelle|coupe|corte)$/],
+  [
+    'reelLengthM',
+    /^(?:(?:reel|roll|rolle|rouleau|rollo|bobine|bobina|spule|rollen)[ -]?(?:length|lange)?|longueur (?:du )?rouleau)$/,
+  ],
+  [
+    'cutIncrementM',
+    /^(?:cut(?:ting)? (?:marks?|length|every|increment)|teilbar(?: alle)?|trennstelle|coupe|corte)$/,
+  ],
   ['lengthM', /^(?:length|lange|longueur|largo|longitud|l)$/],
   ['tapeWidthM', /^(?:(?:tape |pcb )?width|breite|largeur|ancho|anchura|b)$/],
   ['globeDiameterM', /^(?:(?:globe )?(?:diameter|diam\.?)|durchmesser|diametre|diametro|ø|⌀)$/],
-  ['coated', /^(?:ip(?:[ -]?(?:rating|class|code))?|schutzart|(?:indice|grado)(?: de)?(?: protection)?(?: ip)?|proteccion ip)$/],
+  [
+    'coated',
+    /^(?:ip(?:[ -]?(?:rating|class|code))?|schutzart|(?:indice|grado)(?: de)?(?: protection)?(?: ip)?|proteccion ip)$/,
+  ],
   ['colour', /^(?:tape colou?r|led colou?r)$/],
 ];
 
 /** Not the price one pays, or of something else. */
-const NET = /\b(?:net(?:to)?|ex\.?|excl?\.?|ohne|ht|sin|unit|each|stuck|einzel|\/ ?(?:m|ft|pc|stk?)|per|pro|par|por)\b/;
+const NET =
+  /\b(?:net(?:to)?|ex\.?|excl?\.?|ohne|ht|sin|unit|each|stuck|einzel|\/ ?(?:m|ft|pc|stk?)|per|pro|par|por)\b/;
 const MONEY: [RegExp, string][] = [
   [/€|\beur\b|\beuros?\b/i, 'EUR'],
   [/£|\bgbp\b/i, 'GBP'],
@@ -103,9 +142,14 @@ function parted(heading: string): Heading {
     .trim()
     .toLowerCase();
   const bracket = /[([]\s*([^)\]]*)\s*[)\]]/.exec(plain);
-  const spoken = /\s(?:in|en|,)\s*(m|mm|cm|ft|inch|in|feet|w|lm|k|v|h|eur|gbp|usd|chf|€|£|\$|euros?|w\/m|lm\/m|watt|lumen|kelvin|volt)$/.exec(plain);
+  const spoken =
+    /\s(?:in|en|,)\s*(m|mm|cm|ft|inch|in|feet|w|lm|k|v|h|eur|gbp|usd|chf|€|£|\$|euros?|w\/m|lm\/m|watt|lumen|kelvin|volt)$/.exec(
+      plain,
+    );
   const unit = (bracket?.[1] ?? spoken?.[1] ?? '').trim();
-  const core = (bracket ? plain.replace(bracket[0], ' ') : spoken ? plain.slice(0, spoken.index) : plain)
+  const core = (
+    bracket ? plain.replace(bracket[0], ' ') : spoken ? plain.slice(0, spoken.index) : plain
+  )
     .replace(/[:*#]+/g, ' ')
     .replace(/\s+/g, ' ')
     .trim();
@@ -141,7 +185,9 @@ function columnFor(heading: string): Column {
 
 /** “Preis €”, “Price GBP”, “Price inc. VAT”. */
 const moneyHeading = (core: string): 'price' | null =>
-  /^(?:price|preis|prix|precio)\s*(?:inc.*|inkl.*|ttc|brutto|con iva|€|£|\$|eur|gbp|usd|chf|cad|aud|mxn)$/.test(core)
+  /^(?:price|preis|prix|precio)\s*(?:inc.*|inkl.*|ttc|brutto|con iva|€|£|\$|eur|gbp|usd|chf|cad|aud|mxn)$/.test(
+    core,
+  )
     ? 'price'
     : null;
 
@@ -158,10 +204,14 @@ export function matchColumns(headings: readonly string[]): Columns {
 }
 
 /** A cell that holds a figure with its unit is no heading. */
-const FIGURE = /\d\s*(?:w|lm|k|v|h|mm|cm|m|ft|°|€|£|\$|%|watt|lumen)(?![\p{L}\d])|(?:€|£|\$)\s*\d/iu;
+const FIGURE =
+  /\d\s*(?:w|lm|k|v|h|mm|cm|m|ft|°|€|£|\$|%|watt|lumen)(?![\p{L}\d])|(?:€|£|\$)\s*\d/iu;
 const ABOUT = /\/|per|pro|par|por|\(/i;
 
 /** Does a row look like headings: two of its cells name fields, and none holds a figure with its unit. */
-export const looksLikeHeadings = (cells: readonly string[], columns = matchColumns(cells)): boolean =>
+export const looksLikeHeadings = (
+  cells: readonly string[],
+  columns = matchColumns(cells),
+): boolean =>
   columns.filter((column) => column !== null).length >= 2 &&
   !cells.some((cell) => FIGURE.test(cell) && !(ABOUT.test(cell) && /\b1[.,’ ]?000/.test(cell)));

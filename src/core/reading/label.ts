@@ -4,6 +4,8 @@ import { readLine, type ReadField } from './readLine';
 /** One product as it was pasted: free lines, and lines that name their field (“Leistung: 8,5 W”). */
 export interface Label {
   title: string;
+  /** all of it as it was pasted */
+  whole: string;
   lines: string[];
   headed: { column: Columns[number]; text: string }[];
 }
@@ -53,18 +55,26 @@ function pieceOf(line: string): Piece {
   const column = keyed && !/[;|]|:\s/.test(value) ? matchColumns([keyed[1]!])[0]! : null;
   const told = columnOf(column);
   const headed = told !== null && told.field !== 'name';
-  const worded = read.fields.find(({ field, text: from }) => field === 'category' && from !== 'its base');
+  const worded = read.fields.find(
+    ({ field, text: from }) => field === 'category' && from !== 'its base',
+  );
   return {
     text: told?.field === 'name' ? value : text,
     follows: bulleted || headed,
     names: told?.field === 'name',
     headed: headed ? { column, text: value } : null,
     core: headed ? { [told.field]: value } : core,
-    kind: headed ? null : read.gear ? 'gear' : typeof worded?.value === 'string' ? worded.value : null,
+    kind: headed
+      ? null
+      : read.gear
+        ? 'gear'
+        : typeof worded?.value === 'string'
+          ? worded.value
+          : null,
   };
 }
 
-const fresh = (title: string): Label => ({ title, lines: [], headed: [] });
+const fresh = (title: string): Label => ({ title, whole: '', lines: [], headed: [] });
 
 /** A label being put together, and what it has said so far. */
 interface Open extends Label {
@@ -81,7 +91,8 @@ function begins(piece: Piece, open: Open): boolean {
   if (shared.length >= 2 || shared.some((field) => piece.core[field] !== open.core[field]))
     return true;
   if (piece.follows) return false;
-  if (piece.kind !== null && (open.kind !== null || Object.keys(open.core).length === 0)) return true;
+  if (piece.kind !== null && (open.kind !== null || Object.keys(open.core).length === 0))
+    return true;
   return Object.keys(piece.core).length >= 3 && Object.keys(open.core).length >= 3;
 }
 
@@ -118,6 +129,7 @@ export function labelsIn(text: string, mostRows: number, mostCharacters: number)
       labels.push(open);
     }
     afterBlank = false;
+    open.whole = open.whole ? `${open.whole}\n${line}` : line;
     open.core = { ...piece.core, ...open.core };
     open.kind ??= piece.kind;
     if (piece.headed) open.headed.push(piece.headed);

@@ -37,6 +37,11 @@ interface Price {
 
 /** Words right before a price, and right after it. Common practice of shops. */
 const BEFORE: [Sense, RegExp][] = [
+  // For who buys many at once.
+  [
+    'other',
+    /(?:ab|from|desde|d[eè]s|[aà] partir de)\s+\d+\s*(?:st\p{L}*|pcs|pieces|pi[eè]ces|uds?|unidades)?\.?\s*:?\s*$/iu,
+  ],
   [
     'other',
     /(?:spar|you save|\bsave|[ée]conomi\p{L}*|ahorr\p{L}*|ersparnis|rabatt|discount|versand\p{L}*|shipping|postage|delivery|livraison|frais de port|env[ií]o|pfand|deposit|consigne|stromkosten|energiekosten|energy costs?|gutschein|voucher|co[uû]t [ée]nerg\p{L}*|coste energ\p{L}*)[\s:+a-z]{0,12}$/iu,
@@ -49,7 +54,10 @@ const BEFORE: [Sense, RegExp][] = [
     'now',
     /(?:now|jetzt|nur(?: noch)?|maintenant|ahora|only|sale(?: price)?|aktionspreis|angebot|promo|oferta|solde)[\s:]{0,3}$/iu,
   ],
-  ['net', /(?:netto|\bnet|ohne mwst\.?|excl?\.? ?(?:vat|tax)|\bHT|hors taxes?|sin iva)[\s:]{0,3}$/iu],
+  [
+    'net',
+    /(?:netto|\bnet|ohne mwst\.?|excl?\.? ?(?:vat|tax)|\bHT|hors taxes?|sin iva)[\s:]{0,3}$/iu,
+  ],
   [
     'gross',
     /(?:brutto|inkl\.? ?mwst\.?|inc(?:l|luding)?\.? ?(?:vat|tax)|ttc|toutes taxes|con iva|iva incl\p{L}*\.?)[\s:]{0,3}$/iu,
@@ -61,7 +69,10 @@ const BEFORE: [Sense, RegExp][] = [
 ];
 const PIECE = String.raw`(?:each|ea|apiece|a piece|la pi[eè]ce|pi[eè]ce|l[’']unit[ée]|l[’']ampoule|la unidad|cada un[ao]|c\/u|(?:\/|per|pro|par|por)\s*(?:st(?:[üu]c)?k?\.?|stück|pcs?|piece|pi[eè]ce|pce|unit[ée]?|uds?\.?|unidad|u|bulbs?|lamp[es]?|tubes?|ampoules?|bombillas?)|das st[uü]ck|st[uü]ckpreis)`;
 const AFTER: [Sense, RegExp][] = [
-  ['perMetre', new RegExp(`^(?:${METRE}|${FOOT}|\\s*(?:le m[eè]tre|el metro|der meter|a met(?:re|er)))`, 'iu')],
+  [
+    'perMetre',
+    new RegExp(`^(?:${METRE}|${FOOT}|\\s*(?:le m[eè]tre|el metro|der meter|a met(?:re|er)))`, 'iu'),
+  ],
   [
     'other',
     /^[\s(,–-]{0,3}(?:off(?!\p{L})|rabatt|discount|gespart|saved|de r[ée]duction|de descuento|versand\p{L}*|shipping|postage|p&p|delivery|de port|de frais|de env[ií]o|env[ií]o|pfand|(?:\/|per|pro|par|al|im|a)\s*(?:jahr|years?|yr|an(?:n[ée]e)?(?!\p{L})|a[ñn]o|kwh|k?lm|1000|100)(?!\p{L}))/iu,
@@ -82,7 +93,8 @@ const NEAR = 26;
 function senseOf(line: Line, { index, 0: whole }: RegExpExecArray): Sense {
   const before = line.words.slice(Math.max(0, index - NEAR), index);
   const after = line.words.slice(index + whole.length, index + whole.length + NEAR);
-  const fit = (words: [Sense, RegExp][], text: string) => words.find(([, is]) => is.test(text))?.[0];
+  const fit = (words: [Sense, RegExp][], text: string) =>
+    words.find(([, is]) => is.test(text))?.[0];
   const [led, followed] = [fit(BEFORE, before), fit(AFTER, after)];
   if (followed === 'perMetre' || followed === 'other') return followed;
   if (led === 'other' || led === 'was') return led;
@@ -123,13 +135,19 @@ function pricesIn(line: Line): Price[] {
   };
   const amount = ([, figure]: RegExpExecArray) => amountOf(figure!);
   take(
-    re(`${START}(\\d{1,5})\\s?(?:[€£]|\\$|EUR|CHF)(${CENTS})`),
+    re(
+      `(?<!(?:of|de|von|mit|[xX×]|pack|set|lot|[aà]|ve)\\s)${START}(\\d{1,5})(?:\\s?(?:€|EUR)|[£$])(${CENTS})`,
+    ),
     ([, whole, cents]) => Number(whole) + Number(cents) / 100,
     'sure',
   );
   take(re(`(?<![\\p{L}\\d])${SIGN}\\s*${AMOUNT}${CODE}`), amount, 'sure');
   take(re(`${START}${AMOUNT}\\s*${SIGN}${CODE}`), amount, 'sure');
-  take(re(`${START}(\\d{1,2})\\s*(?:ct|cents?|c[eé]ntimos?|¢)(?!\\p{L})`), ([, c]) => Number(c) / 100, 'likely');
+  take(
+    re(`${START}(\\d{1,2})\\s*(?:ct|cents?|c[eé]ntimos?|¢)(?!\\p{L})`),
+    ([, c]) => Number(c) / 100,
+    'likely',
+  );
   take(
     re(
       `(?<!\\p{L})(?:price|preis|prix|precio|pvp|kostet|co[uû]te|cuesta|costs?)\\s*[:=]?\\s*${AMOUNT}(?!\\s*[\\p{L}°%/])`,
@@ -138,7 +156,13 @@ function pricesIn(line: Line): Price[] {
     'likely',
   );
   // Shillings-and-pence manners apart, only money has two decimals and no unit at the end of a line.
-  take(re(`(?<=^|[\\s;,|·–-])(?<!(?:pf|fa[ck]tor|facteur|potencia|cos|[λφ]|version|nr\\.?|no\\.?|art\\.?|ip|x|×)\\s?[:=]?\\s?)(\\d{1,4}[.,]\\d{2})(?=\\s*$)`), amount, 'likely');
+  take(
+    re(
+      `(?<=^|[\\s;,|·–-])(?<!(?:pf|fa[ck]tor|facteur|potencia|cos|[λφ]|version|nr\\.?|no\\.?|art\\.?|ip|x|×)\\s?[:=]?\\s?)(\\d{1,4}[.,]\\d{2})(?=\\s*$)`,
+    ),
+    amount,
+    'likely',
+  );
   take(re(`(?<=^|[\\s;,|])(\\d{1,4}[.,]\\s?[-–—]{1,2})(?=\\s*(?:$|[;|)]))`), amount, 'likely');
   return found;
 }
@@ -164,7 +188,9 @@ export function readMoney(line: Line): () => void {
     const metre = prices.find(({ sense }) => sense === 'perMetre');
     const reel = line.valueOf('reelLengthM');
     if (metre && typeof reel === 'number') {
-      const perM = /(?:ft|foot)/i.test(line.words.slice(metre.match.index).slice(0, NEAR)) ? 1 / 0.3048 : 1;
+      const perM = /(?:ft|foot)/i.test(line.words.slice(metre.match.index).slice(0, NEAR))
+        ? 1 / 0.3048
+        : 1;
       line.put('price', Number((metre.value * perM * reel).toFixed(2)), metre.match, 'guess');
     }
   };

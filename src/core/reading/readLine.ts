@@ -63,8 +63,14 @@ export function readLine(text: string): ReadLine {
 
 /** Figures that are about something else: what the power costs, a cable, a warranty, standing by. */
 function beside(line: Line): void {
-  line.drop(re(`${START}${TIGHT_NUMBER}\\s*kwh(?:\\s*(?:\\/|pro|per|par|por)\\s*1[.,’ ]?000\\s*(?:h|std|stunden|heures|horas|hours)\\p{L}*\\.?)?`));
-  line.drop(re(`(?:\\/|pro|per|par|por)\\s*1[.,’ ]?000\\s*(?:h|std|stunden|heures|horas|hours)${END}`));
+  line.drop(
+    re(
+      `${START}${TIGHT_NUMBER}\\s*kwh(?:\\s*(?:\\/|pro|per|par|por)\\s*1[.,’ ]?000\\s*(?:h|std|stunden|heures|horas|hours)\\p{L}*\\.?)?`,
+    ),
+  );
+  line.drop(
+    re(`(?:\\/|pro|per|par|por)\\s*1[.,’ ]?000\\s*(?:h|std|stunden|heures|horas|hours)${END}`),
+  );
   const standing = '(?:standby|stand-by|bereitschaft|veille|en espera)';
   line.drop(re(`${standing}\\p{L}*\\s*[:<≤]*\\s*${TIGHT_NUMBER}\\s*w${END}`));
   line.drop(re(`${START}${TIGHT_NUMBER}\\s*w\\s*(?:in |en )?${standing}`));
@@ -78,11 +84,24 @@ function beside(line: Line): void {
       `${START}\\d{1,2}\\s*-?\\s*(?:years?|yr|jahre?|ans?|a[ñn]os?)(?:\\s*(?:warranty|guarantee|garantie|garant[ií]a))?${END}`,
     ),
   );
+  line.drop(
+    re(
+      `(?<!\\p{L})(?:ab|from|desde|d[eè]s|[aà] partir de)\\s+\\d+\\s*(?:st\\p{L}*|pcs|pieces|pi[eè]ces|uds?|unidades)${END}`,
+    ),
+  );
   line.drop(re(`${START}\\d{2}(?:\\s*[\\/-]\\s*\\d{2})?\\s*hz${END}`));
   // Sizes of a diode's case.
-  line.drop(re(`(?<!\\d)(?:2216|2110|2835|3014|3030|3528|4040|5050|5630|5730)(?=\\s?smd)|(?<=smd\\s?-?)(?:2216|2110|2835|3014|3030|3528|4040|5050|5630|5730)(?!\\d)`));
+  line.drop(
+    re(
+      `(?<!\\d)(?:2216|2110|2835|3014|3030|3528|4040|5050|5630|5730)(?=\\s?smd)|(?<=smd\\s?-?)(?:2216|2110|2835|3014|3030|3528|4040|5050|5630|5730)(?!\\d)`,
+    ),
+  );
   // What a holder may carry is not what it takes.
-  line.drop(re(`(?:max(?:\\.|imum|imal)?|m[aá]x(?:imo|\\.)?|up to|bis zu|jusqu[’']à|hasta)\\s*:?\\s*${TIGHT_NUMBER}\\s*${LITTLE_W}${END}`));
+  line.drop(
+    re(
+      `(?:max(?:\\.|imum|imal)?|m[aá]x(?:imo|\\.)?|up to|bis zu|jusqu[’']à|hasta)\\s*:?\\s*${TIGHT_NUMBER}\\s*${LITTLE_W}${END}`,
+    ),
+  );
 }
 
 function tape(line: Line): void {
@@ -130,11 +149,18 @@ const RENDERING = String.raw`(?:CRI|IRC|Ra|colou?r rendering(?: index)?|farbwied
 function labels(line: Line): void {
   line.take(
     'base',
-    re(`${START}(E\\s?-?27|E\\s?-?26|E\\s?-?14|E\\s?-?12|B\\s?-?22d?|GU\\s?-?10|GU\\s?-?5[.,]3)(?![.,]?\\d)(?!\\p{L})`),
+    re(
+      `${START}(E\\s?-?27|E\\s?-?26|E\\s?-?14|E\\s?-?12|B\\s?-?22d?|GU\\s?-?10|GU\\s?-?5[.,]3)(?![.,]?\\d)(?!\\p{L})`,
+    ),
     ([, base]) => baseOf(base!),
   );
   // Abbreviations of the British trade; “es” is a word in half of Europe.
-  line.take('base', new RegExp(`${START}(SES|ES|BC)${END}`, 'gu'), ([, base]) => baseOf(base!), 'likely');
+  line.take(
+    'base',
+    new RegExp(`${START}(SES|ES|BC)${END}`, 'gu'),
+    ([, base]) => baseOf(base!),
+    'likely',
+  );
   line.take(
     'criRa',
     re(
@@ -149,7 +175,11 @@ function labels(line: Line): void {
   );
   line.take('coated', re(`${START}IP\\s?-?(\\d{2})${END}`), ([, ip]) => Number(ip) >= 44, 'likely');
   const hours = String.raw`(?:h(?:ours|rs|eures|oras)?|std\.?|(?:betriebs)?stunden)`;
-  line.take('ratedLifeH', re(`${START}(\\d{1,3})\\s*k\\s*-?${hours}${END}`), ([, k]) => Number(k) * 1000);
+  line.take(
+    'ratedLifeH',
+    re(`${START}(\\d{1,3})\\s*k\\s*-?${hours}${END}`),
+    ([, k]) => Number(k) * 1000,
+  );
   line.take('ratedLifeH', big(`${hours}${END}`), between(100, 200_000, true), spaced);
 }
 
@@ -164,8 +194,16 @@ const BULBS = String.raw`(?:(?:led|e27|e14|gu10|b22)[- ]?)?(?:bulbs?|globes?|lam
 function packs(line: Line): void {
   const many = between(1, 1000);
   const holder = `(?:\\p{L}*packs?|packung|set|box|carton|karton|lot|bo[iî]te|paquete|caja|juego|estuche|ve|vpe|qty|menge|quantity|cantidad|quantit[eé])`;
-  line.take('packCount', re(`(?<!\\p{L})${holder}\\s*(?:of|de|mit|[aà]|von|[:=])\\s*(\\d{1,3})${END}`), many);
-  line.take('packCount', re(`(?<!\\p{L})(?:pack|ve|vpe)\\s*(\\d{1,3})${END}(?!\\s*(?:€|£|\\$|m|cm|mm|w|lm))`), many);
+  line.take(
+    'packCount',
+    re(`(?<!\\p{L})${holder}\\s*(?:of|de|mit|[aà]|von|[:=])\\s*(\\d{1,3})${END}`),
+    many,
+  );
+  line.take(
+    'packCount',
+    re(`(?<!\\p{L})(?:pack|ve|vpe)\\s*(\\d{1,3})${END}(?!\\s*(?:€|£|\\$|m|cm|mm|w|lm))`),
+    many,
+  );
   line.take(
     'packCount',
     re(
@@ -174,7 +212,10 @@ function packs(line: Line): void {
     ([, count]) => (Number(count) >= 1 ? Number(count) : null),
   );
   for (const [count, name] of [
-    [2, 'twin[- ]?pack|doppelpack|duo ?pack|zweierpack|pack duo|paire|pack of two|par de|pack doble'],
+    [
+      2,
+      'twin[- ]?pack|doppelpack|duo ?pack|zweierpack|pack duo|paire|pack of two|par de|pack doble',
+    ],
     [3, 'triple[- ]?pack|dreierpack|trio ?pack|pack of three|pack triple'],
     [4, 'viererpack|pack of four'],
     [5, 'f[uü]nferpack'],
@@ -182,7 +223,9 @@ function packs(line: Line): void {
     line.take('packCount', word(name), () => count);
   line.take(
     'packCount',
-    re(`(?:^|[\\s(,])(\\d{1,2})\\s?[x×](?=\\s(?!\\d)|$)|(?:^|(?<!\\d|mm|cm)[\\s(,])(?<!\\d\\s|mm\\s|cm\\s)[x×]\\s?(\\d{1,2})(?=[\\s),]|$)(?!\\s*(?:mm|cm|m|w|v|lm)${END})`),
+    re(
+      `(?:^|[\\s(,])(\\d{1,2})\\s?[x×](?=\\s(?!\\d)|$)|(?:^|(?<!\\d|mm|cm)[\\s(,])(?<!\\d\\s|mm\\s|cm\\s)[x×]\\s?(\\d{1,2})(?=[\\s),]|$)(?!\\s*(?:mm|cm|m|w|v|lm)${END})`,
+    ),
     ([, a, b]) => (Number(a ?? b) >= 1 ? Number(a ?? b) : null),
     'likely',
   );
@@ -193,7 +236,11 @@ const FILL = String.raw`(?:(?:\s|[:=~≈(])*(?:ca\.?|zu|[aàá]|to|f[uü]r|for|o
 
 function power(line: Line): void {
   const claim = between(5, 1000);
-  line.take('equivalentW', re(`(?<!\\p{L})${REPLACES}${FILL}(${TIGHT_NUMBER})\\s*${LITTLE_W}${END}`), claim);
+  line.take(
+    'equivalentW',
+    re(`(?<!\\p{L})${REPLACES}${FILL}(${TIGHT_NUMBER})\\s*${LITTLE_W}${END}`),
+    claim,
+  );
   line.take(
     'equivalentW',
     re(`(?:=|≙|≈|≅|->|→|~)\\s*(${TIGHT_NUMBER})\\s*${LITTLE_W}${END}(?:\\s*-?\\s*${REPLACES})?`),
@@ -231,7 +278,8 @@ function volts(line: Line): void {
       `(?<![\\p{L}\\d.,])(?:(?:DC|AC)\\s?)?(\\d{2,3})\\s*(?:v\\s*)?[-–/~]\\s*(\\d{2,3})\\s*${unit}${none}`,
     ),
     ([, low, high]) => mainsOf(Number(low), Number(high)),
-    ([, low, high]) => (Number(high) <= 60 || (Number(low) <= 100 && Number(high) >= 120) ? 'likely' : 'sure'),
+    ([, low, high]) =>
+      Number(high) <= 60 || (Number(low) <= 100 && Number(high) >= 120) ? 'likely' : 'sure',
   );
   line.take(
     'supplyV',
@@ -267,7 +315,11 @@ function light(line: Line): void {
   line.take('cctK', big(`°?\\s?(?:k(?:elvin)?)${END}`), between(1000, 20_000, true), spaced);
   lampCode(line);
   // Turned or swivelled by so much: no beam.
-  line.drop(re(`${START}${TIGHT_NUMBER}\\s*°\\s*-?\\s*(?:rotat|schwenk|dreh|neig|gir|orient|pivot|adjustable|swivel)\\p{L}*|(?:rotat|schwenk|dreh|neig|gir|orient|pivot|swivel)\\p{L}*\\s*(?:um|by|de|bis)?\\s*${TIGHT_NUMBER}\\s*°`));
+  line.drop(
+    re(
+      `${START}${TIGHT_NUMBER}\\s*°\\s*-?\\s*(?:rotat|schwenk|dreh|neig|gir|orient|pivot|adjustable|swivel)\\p{L}*|(?:rotat|schwenk|dreh|neig|gir|orient|pivot|swivel)\\p{L}*\\s*(?:um|by|de|bis)?\\s*${TIGHT_NUMBER}\\s*°`,
+    ),
+  );
   line.take(
     'beamAngleDeg',
     number(`(?:°(?!\\s*[cCfFkK])|degrees?|deg\\.?|grad(?!\\p{L})|grados|degr[eé]s)`),
@@ -292,7 +344,9 @@ function words(line: Line): void {
   dimming(line);
   line.take(
     'colour',
-    word(String.raw`addressable|adressierbar|adressable|direccionable|pixel|ws28\d\d\p{L}?|rgb-?ic`),
+    word(
+      String.raw`addressable|adressierbar|adressable|direccionable|pixel|ws28\d\d\p{L}?|rgb-?ic`,
+    ),
     () => 'addressable',
   );
   line.take('colour', word(String.raw`R(?:GB|VB)\s?\+?\s?(?:W|CCT|CW|WW|B)`), () => 'rgbw');
@@ -307,7 +361,7 @@ function words(line: Line): void {
   );
 }
 
-const NO = String.raw`(?:no(?!\p{L}|\.)|nein|non(?!\p{L})|nicht|pas|ne(?!\p{L})|not|nie|nee|keine?|ohne|without|sans|sin|✗|✘|❌|×(?!\s?\d)|x(?=\s*(?:$|[;,|)])))`;
+const NO = String.raw`(?:no(?!\p{L}|\.)|nein|non(?!\p{L})|nicht|pas|ne(?!\p{L})|not|nie|nee|keine?|ohne|without|sans|sin|n(?=\s*(?:$|[;,|)]))|✗|✘|❌|×(?!\s?\d)|x(?=\s*(?:$|[;,|)])))`;
 const DIM = String.raw`(?:dimm?(?:able|bar|erabile|ing|er|en)?|dimable|gradables?|regulables?|variables?|atenuables?|variateurs?|dimmfunktion|dimmbarkeit)`;
 const GAP = String.raw`(?:[\s:=\-–—(?,|]|wird|ist|is|est|es|are|suitable|compatible|apta?|geeignet|for|f[uü]r|use|with|avec|con|mit|un|einen?|la|le|por|para|pour|être|be)*`;
 
@@ -315,14 +369,12 @@ const GAP = String.raw`(?:[\s:=\-–—(?,|]|wird|ist|is|est|es|are|suitable|com
 function dimming(line: Line): void {
   line.take(
     'dimmable',
-    re(`(?<!\\p{L})(?:non?[- ]?dim(?:m(?:able|erabile)?)?|nondimmable|undimm?able|${NO}${GAP}${DIM})${END}`),
+    re(
+      `(?<!\\p{L})(?:non?[- ]?dim(?:m(?:able|erabile)?)?|nondimmable|undimm?able|${NO}${GAP}${DIM})${END}`,
+    ),
     () => 'no',
   );
-  line.take(
-    'dimmable',
-    re(`(?<!\\p{L})${DIM}\\s*[:=\\-–—(?|]*\\s*${NO}(?!\\p{L})`),
-    () => 'no',
-  );
+  line.take('dimmable', re(`(?<!\\p{L})${DIM}\\s*[:=\\-–—(?|]*\\s*${NO}(?!\\p{L})`), () => 'no');
   line.take('dimmable', re(`(?<!\\p{L})incompatible ${GAP}${DIM}${END}`), () => 'no');
   line.take(
     'dimmable',
@@ -331,5 +383,12 @@ function dimming(line: Line): void {
     ),
     () => 'yes',
   );
-  line.take('dimmable', word(String.raw`compatible ${'(?:with |avec |con )?'}(?:dimmers?|variateurs?)`), () => 'yes', 'likely');
+  line.take(
+    'dimmable',
+    word(
+      String.raw`compatible ${'(?:with |avec |con )?'}(?:dimmers?|variateurs?)|dimmers?[- ](?:compatible|geeignet|tauglich)`,
+    ),
+    () => 'yes',
+    'likely',
+  );
 }

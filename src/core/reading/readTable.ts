@@ -9,6 +9,8 @@ import type { Gear } from './gear';
 /** One product: a row of a table, a line of free text, or a label of several lines. */
 export interface ReadRow {
   name: string;
+  /** as it was pasted: what tells it apart while the text round it is edited */
+  text: string;
   fields: FoundField[];
   left: string[];
   /** it gives no light: what it is instead */
@@ -46,14 +48,21 @@ const YES = /^(?:yes|ja|oui|s[ií]|true|x|✓|✔|y|j|o)$/i;
 const NO = /^(?:no|nein|non|false|✗|✘|n)$/i;
 
 /** A bare number under a heading; lengths without any unit may be metres or millimetres. */
-function bareNumber(field: ReadField, unit: string | null, plain: string): Pick<FoundField, 'value' | 'sure'> | null {
+function bareNumber(
+  field: ReadField,
+  unit: string | null,
+  plain: string,
+): Pick<FoundField, 'value' | 'sure'> | null {
   if (!/^[\d.,'’\s]+$/.test(plain) || !/\d/.test(plain)) return null;
   const value = printedNumber(plain, WHOLE.includes(field));
   if (!Number.isFinite(value)) return null;
   const scale = headedScale(field, unit);
   if (scale !== null) return { value: Number((value * scale).toPrecision(9)), sure: 'sure' };
   if (field === 'lengthM' && value > 20) return { value: value / 1000, sure: 'guess' };
-  if ((field === 'tapeWidthM' || field === 'globeDiameterM' || field === 'cutIncrementM') && value > 1)
+  if (
+    (field === 'tapeWidthM' || field === 'globeDiameterM' || field === 'cutIncrementM') &&
+    value > 1
+  )
     return { value: value / 1000, sure: 'likely' };
   return { value, sure: 'sure' };
 }
@@ -80,7 +89,12 @@ function cell(field: ReadField, unit: string | null, text: string, at: number): 
     reelLengthM: `${plain} strip`,
     price: `price ${plain}`,
   };
-  for (const candidate of [context[field] ?? plain, plain, `${plain} ${UNITS[field] ?? ''}`]) {
+  for (const candidate of [
+    context[field] ?? plain,
+    plain,
+    `${plain} ${UNITS[field] ?? ''}`,
+    `strip ${plain}`,
+  ]) {
     const { fields } = readLine(candidate);
     const found = [field, BESIDE[field]].flatMap(
       (name) => fields.find((each) => each.field === name) ?? [],
@@ -118,7 +132,7 @@ interface Headed {
 }
 
 /** Cells under their headings, and the words of the product itself, put together. */
-function together(cells: readonly Headed[], words: string): Omit<ReadRow, 'name'> {
+function together(cells: readonly Headed[], words: string): Omit<ReadRow, 'name' | 'text'> {
   const own = cells.flatMap(({ column, text }, k) => {
     const told = columnOf(column);
     return told && told.field !== 'name' ? cell(told.field, told.unit, text, k) : [];
@@ -140,7 +154,11 @@ function together(cells: readonly Headed[], words: string): Omit<ReadRow, 'name'
       (field === 'category' || field === 'kind' || field === 'lamp') &&
       ![...settled, ...more].some((each) => each.field === field),
   );
-  return { fields: asLaid([...settled, ...more, ...kinds]), left: said.left, gear: joined.gear && said.gear };
+  return {
+    fields: asLaid([...settled, ...more, ...kinds]),
+    left: said.left,
+    gear: joined.gear && said.gear,
+  };
 }
 
 /** The length of a tape is its reel's. */
@@ -148,7 +166,9 @@ function asLaid(fields: FoundField[]): FoundField[] {
   const strip = fields.some(({ field, value }) => field === 'category' && value === 'strip');
   const reel = fields.some(({ field }) => field === 'reelLengthM');
   return strip && !reel
-    ? fields.map((each) => (each.field === 'lengthM' ? { ...each, field: 'reelLengthM' as const } : each))
+    ? fields.map((each) =>
+        each.field === 'lengthM' ? { ...each, field: 'reelLengthM' as const } : each,
+      )
     : fields;
 }
 
@@ -165,7 +185,14 @@ export function readTable(rows: readonly (readonly string[])[], columns: Columns
         ? [text.trim()]
         : [],
     );
-    return { name: (row[words] ?? '').trim() || nameFrom(fields), fields, left: unread, gear };
+    const text = row.join(' ');
+    return {
+      name: (row[words] ?? '').trim() || nameFrom(fields),
+      text,
+      fields,
+      left: unread,
+      gear,
+    };
   });
 }
 
@@ -179,6 +206,7 @@ export const readLines = (text: string): ReadRow[] =>
 
 function readLabel(label: Label): ReadRow {
   const text = labelText(label);
-  const { fields, left, gear } = label.headed.length > 0 ? together(label.headed, text) : readLine(text);
-  return { name: nameFrom(fields, label.title), fields, left, gear };
+  const { fields, left, gear } =
+    label.headed.length > 0 ? together(label.headed, text) : readLine(text);
+  return { name: nameFrom(fields, label.title), text: label.whole, fields, left, gear };
 }

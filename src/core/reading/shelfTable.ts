@@ -31,7 +31,8 @@ const cell = (value: string | number | null | undefined): Cell => value ?? '';
  * @param minorDigits decimals of the production's money
  */
 export function shelfTable({ units }: Shelf, minorDigits: number): Cell[][] {
-  const price = (minor: number) => (minor / 10 ** minorDigits).toFixed(minorDigits);
+  const price = (minor: number | null) =>
+    minor === null ? '' : (minor / 10 ** minorDigits).toFixed(minorDigits);
   return [
     [...HEADINGS],
     ...units.map((unit) => {

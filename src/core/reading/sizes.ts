@@ -24,21 +24,35 @@ const inRange =
 /** Sizes whose word says which they are. */
 export function wordedSizes(line: Line): void {
   const after = (names: string) =>
-    re(`(?<!\\p{L})(?:${names})\\s*(?:[:=]|of|de|von|ca\\.?)?\\s*(${TIGHT_NUMBER})\\s*${UNIT}${END}`);
+    re(
+      `(?<!\\p{L})(?:${names})\\s*(?:[:=]|of|de|von|ca\\.?)?\\s*(${TIGHT_NUMBER})\\s*${UNIT}${END}`,
+    );
   const before = (names: string) =>
     re(`${START}(${TIGHT_NUMBER})\\s*${UNIT}\\s*(?:${names})(?!\\p{L})`);
   const cut =
     'cut(?:table|ting|s)?(?: marks?| points?| lengths?)?(?: every| each)?|(?:teilbar|k[uü]rzbar|schneidbar|trennbar)(?: alle)?|s[eé]cable(?: tous les)?|d[eé]coupe(?: tous les)?|cortable(?: cada)?|corte(?: cada)?';
   line.take('cutIncrementM', after(cut), inRange(0.005, 1));
-  line.take('globeDiameterM', after('Ø|⌀|diameter|diam\\.?|durchmesser|diam[eè]tre|di[aá]metro'), inRange(0.01, 0.4));
+  line.take(
+    'globeDiameterM',
+    after('Ø|⌀|diameter|diam\\.?|durchmesser|diam[eè]tre|di[aá]metro'),
+    inRange(0.01, 0.4),
+  );
   line.take(
     'globeDiameterM',
     re(`(?:Ø|⌀)\\s*(${TIGHT_NUMBER})(?=\\s*(?:[x×]|$|[,;|)]))()`),
     ([, figure]) => inRange(0.01, 0.4)(['', figure!, 'mm'] as unknown as RegExpExecArray),
     'likely',
   );
-  line.take('globeDiameterM', before('Ø|⌀|diameter|durchmesser|de diam[eè]tre|de di[aá]metro'), inRange(0.01, 0.4));
-  line.take('tapeWidthM', after('width|breite|breit|largeur|ancho|anchura|pcb'), inRange(0.003, 0.05));
+  line.take(
+    'globeDiameterM',
+    before('Ø|⌀|diameter|durchmesser|de diam[eè]tre|de di[aá]metro'),
+    inRange(0.01, 0.4),
+  );
+  line.take(
+    'tapeWidthM',
+    after('width|breite|breit|largeur|ancho|anchura|pcb'),
+    inRange(0.003, 0.05),
+  );
   line.take('tapeWidthM', before('wide|breit|de large(?:ur)?|de ancho|pcb'), inRange(0.003, 0.05));
 }
 
@@ -68,7 +82,12 @@ const worded = 'length|long|l[aä]nge|lang|longueur|largo|longitud';
 export function tubeLengths(line: Line): void {
   line.take('lengthM', re(`${START}(${NUMBER})\\s*(mm)${END}`), inRange(0.1, 3), 'likely');
   line.take('lengthM', re(`${START}(${TIGHT_NUMBER})\\s*(cm|m)${END}`), inRange(0.1, 3), 'likely');
-  line.take('lengthM', re(`${START}(${TIGHT_NUMBER})\\s*-?\\s*(ft|feet|foot)${END}`), inRange(0.1, 3), 'likely');
+  line.take(
+    'lengthM',
+    re(`${START}(${TIGHT_NUMBER})\\s*-?\\s*(ft|feet|foot)${END}`),
+    inRange(0.1, 3),
+    'likely',
+  );
 }
 
 /** A length a word names; without one, millimetres on a box may be anything. */
@@ -92,8 +111,17 @@ export function stripLengths(line: Line): void {
     re(`${START}(\\d{1,2})\\s*(?:rolls?|reels?|rollen|rouleaux|rollos|bobines)${END}`),
     ([, count]) => Number(count),
   );
-  line.take('reelLengthM', re(`${START}(${TIGHT_NUMBER})\\s*-?\\s*(m(?:et(?:er|re|ro)s?|ètres?)?)${END}`), inRange(0.3, 100));
-  line.take('reelLengthM', re(`${START}(${TIGHT_NUMBER})\\s*-?\\s*(ft|feet|foot)${END}`), inRange(0.3, 100), 'likely');
+  line.take(
+    'reelLengthM',
+    re(`${START}(${TIGHT_NUMBER})\\s*-?\\s*(m(?:et(?:er|re|ro)s?|ètres?)?)${END}`),
+    inRange(0.3, 100),
+  );
+  line.take(
+    'reelLengthM',
+    re(`${START}(${TIGHT_NUMBER})\\s*-?\\s*(ft|feet|foot)${END}`),
+    inRange(0.3, 100),
+    'likely',
+  );
   perMetre(line);
   line.take('tapeWidthM', number(`mm${END}`), between(0.003, 0.05, false, 0.001), 'likely');
   const reel = line.valueOf('reelLengthM');

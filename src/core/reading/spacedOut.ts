@@ -19,7 +19,8 @@ export function tightened(text: string): Tightened | null {
   const parted = /\S\s{2,}\S/u.test(text);
   const kept: { letter: string; at: number }[] = [];
   for (const { 0: run, index } of text.matchAll(/\S+|\s+/gu)) {
-    if (/\S/u.test(run)) for (const [k, letter] of [...run].entries()) kept.push({ letter, at: index + k });
+    if (/\S/u.test(run))
+      for (const [k, letter] of [...run].entries()) kept.push({ letter, at: index + k });
     else if (parted ? run.length >= 2 : nextToLong(text, index, run.length))
       kept.push({ letter: ' ', at: index });
   }

@@ -4,7 +4,8 @@ import { decodeText, MOST_TEXT_BYTES } from './decode';
 import { looksLikeHeadings, matchColumns } from './headings';
 import { shelfTable } from './shelfTable';
 import { readLines, readTable } from './readTable';
-import { categoryOf, missingOf, otherCurrency, recordOf } from './record';
+import { otherLanguage } from './language';
+import { categoryOf, corrected, missingOf, otherCurrency, recordOf } from './record';
 
 const value = (row: { fields: { field: string; value: unknown }[] }, field: string) =>
   row.fields.find((each) => each.field === field)?.value;
@@ -63,6 +64,131 @@ describe('columns of a table', () => {
   });
 });
 
+describe('headings that only look alike, and those with units of their own', () => {
+  test.each([
+    ['Rating', null],
+    ['Rated life', 'ratedLifeH'],
+    ['Nennlebensdauer', 'ratedLifeH'],
+    ['Rabatt', null],
+    ['Klasse', null],
+    ['Kosten', 'price'],
+    ['Power factor', null],
+    ['lm/W', null],
+    ['Dimensions', null],
+    ['Wattage', 'wattsW'],
+    ['Light output', 'luminousFluxLm'],
+    ['Équivalence', 'equivalentW'],
+    ['VE', 'packCount'],
+    ['Qty', 'packCount'],
+    ['Variable', 'dimmable'],
+    ['IP', 'coated'],
+    ['Length', 'lengthM'],
+    ['Länge (mm)', 'lengthM:mm'],
+    ['Length [ft]', 'lengthM:ft'],
+    ['Width (mm)', 'tapeWidthM:mm'],
+    ['W/ft', 'wattsPerM:ft'],
+    ['Power (W/m)', 'wattsPerM'],
+    ['Output (lm)', 'luminousFluxLm'],
+    ['Price (£)', 'price:GBP'],
+    ['Preis in €', 'price:EUR'],
+    ['Price ex VAT', null],
+  ])('%s: %s', (heading, column) => expect(matchColumns([heading])).toEqual([column]));
+  test('a foot is 0.3048 m, a millimetre a thousandth; pounds stay pounds', () => {
+    const columns = matchColumns(['Name', 'Length (ft)', 'W/ft', 'Width (mm)', 'Price (£)']);
+    const [row] = readTable([['LED strip', '16.4', '3', '8', '12.50']], columns);
+    expect(value(row!, 'reelLengthM')).toBeCloseTo(16.4 * 0.3048, 6);
+    expect(value(row!, 'wattsPerM')).toBeCloseTo(3 / 0.3048, 6);
+    expect(value(row!, 'tapeWidthM')).toBe(0.008);
+    expect(otherCurrency(row!, 'EUR')).toBe('GBP');
+  });
+  test('a product line is no row of headings, whatever stands in it', () => {
+    expect(looksLikeHeadings(['LED strip 24V', '14.4W/m', '1400lm/m', '£24.99'])).toBe(false);
+    expect(looksLikeHeadings(['Name', 'W', 'lm', 'kWh/1000h'])).toBe(true);
+  });
+});
+
+describe('a label of several lines is one thing', () => {
+  const one = (text: string) => {
+    const rows = readLines(text);
+    expect(rows).toHaveLength(1);
+    return rows[0]!;
+  };
+  const LAMP = { wattsW: 8.5, luminousFluxLm: 806, cctK: 2700, base: 'E27', dimmable: 'no' };
+  const said = (row: { fields: { field: string; value: unknown }[] }) =>
+    Object.fromEntries(row.fields.map((each) => [each.field, each.value]));
+  test('bullets, bare lines, and “field: value”', () => {
+    const bare = one('LED-Birne A60\n8,5 W (= 60 W)\n806 lm\n2700 K\nE27\nnicht dimmbar');
+    expect(said(bare)).toMatchObject({ ...LAMP, equivalentW: 60 });
+    expect(bare.name).toBe('LED-Birne A60');
+    const bullets = one('• 8.5 W\n• 806 lm\n• 2700 K\n• E27\n• not dimmable');
+    expect(said(bullets)).toMatchObject(LAMP);
+    const keyed = one(
+      'Leistung: 8,5 W\nLichtstrom: 806 lm\nFarbtemperatur: 2700 K\nSockel: E27\nDimmbar: nein',
+    );
+    expect(said(keyed)).toMatchObject(LAMP);
+  });
+  test('a data sheet, field and value in two columns, its units in the fields', () => {
+    const row = one('LED strip COB\nVoltage\t24 V\nPower (W/m)\t10\nLength\t5 m\nWidth (mm)\t8');
+    expect(said(row)).toMatchObject({
+      category: 'strip',
+      supplyV: 24,
+      wattsPerM: 10,
+      reelLengthM: 5,
+      tapeWidthM: 0.008,
+    });
+  });
+  test('two labels part where one says again what the other has said', () => {
+    const labels = readLines(
+      'Name: Globe\nWatts: 9\nLumens: 806\nName: Candle\nWatts: 5\nLumens: 470',
+    );
+    expect(labels.map((row) => value(row, 'wattsW'))).toEqual([9, 5]);
+    expect(labels.map(({ name }) => name)).toEqual(['Globe', 'Candle']);
+    expect(readLines('• A60 9W 806 lm E27\n• GU10 5W 345 lm\n• E14 4W 350 lm')).toHaveLength(3);
+  });
+  test('a name leaves to the table what the table shows', () => {
+    const [row] = readLines('A60 8.5W (60W eq.) 806 lm 2700K E27 non-dim 3-pack 8,99 €');
+    expect(row!.name).toBe('A60 8.5W 2700K E27');
+  });
+});
+
+describe('what gives no light is no lamp', () => {
+  test.each([
+    ['PVC pipe 20 mm 2 m', 'stick'],
+    ['Lamp socket E27 250 V', 'socket'],
+    ['Netzteil 24 V 100 W', 'supply'],
+    ['Sperrholzplatte 6 mm', 'sheet'],
+    ['Cinta aislante 19 mm', 'hardware'],
+    ['Springform 26 cm', 'round'],
+    ['Backpapier 8 m', 'diffusion'],
+    ['Multiprise 5 prises', null],
+  ])('%s', (text, role) => {
+    const [row] = readLines(text);
+    expect(categoryOf(row!)).toBeNull();
+    expect(row!.gear?.role).toBe(role);
+  });
+  test('a lamp that comes with one is a lamp', () => {
+    for (const text of ['LED strip 5 m 24V with power supply', 'Bulb E27 9 W 806 lm with cable'])
+      expect(categoryOf(readLines(text)[0]!)).not.toBeNull();
+  });
+});
+
+describe('a fifth language is said', () => {
+  test.each([
+    ['Lampadina LED attacco E27 9W luce calda durata 15000', 'Italian'],
+    ['Gloeilamp E27 9W niet dimbaar 806 lm', 'Dutch'],
+    ['Светодиодная лампа E27 9 Вт', 'Cyrillic letters'],
+  ])('%s', (text, language) => expect(otherLanguage(text)).toBe(language));
+  test('none of the four is taken for one', () => {
+    for (const text of [
+      'LED bulb E27 warm white with 3 pack',
+      'LED-Birne E27 warmweiß nicht dimmbar 15.000 Stunden',
+      'Ampoule LED E27 blanc chaud lot de 3 avec variateur',
+      'Bombilla LED E27 luz cálida paquete de 3 regulable',
+    ])
+      expect(otherLanguage(text)).toBeNull();
+  });
+});
+
 describe('the shelf as a table', () => {
   test('written and read back: the same figures under the same names', () => {
     const { shelf } = sample();
@@ -74,7 +200,7 @@ describe('the shelf as a table', () => {
     for (const [k, unit] of shelf.units.entries()) {
       const row = read[k]!;
       expect(categoryOf(row)).toBe(unit.category);
-      expect(value(row, 'price')).toBeCloseTo(unit.priceMinor / 100, 9);
+      expect(value(row, 'price')).toBeCloseTo(unit.priceMinor! / 100, 9);
       if (unit.category === 'strip') expect(value(row, 'wattsPerM')).toBe(unit.wattsPerM);
       if (unit.category !== 'bulb') continue;
       expect([
@@ -130,7 +256,7 @@ describe('what was read becomes a record', () => {
       base: 'E27',
       origins: { wattsW: 'label', luminousFluxLm: 'label', cctK: 'label' },
     });
-    expect(missingOf(row!, 'bulb')).toEqual(['CRI Ra']);
+    expect(missingOf(row!, 'bulb')).toEqual(['criRa']);
   });
   test('yen have no cents', () => {
     const [row] = readLines('E26 9W 806 lm 5000K ¥480');
@@ -139,8 +265,8 @@ describe('what was read becomes a record', () => {
   });
   test('a price in another currency is left out and named, never taken for the production’s', () => {
     const [row] = readLines('E27 9W 806 lm £3.50');
-    const made = recordOf(row!, 'bulb', { ...empty, priceMinor: 0 }, EURO);
-    expect(made.ok && made.value.priceMinor).toBe(0);
+    const made = recordOf(row!, 'bulb', { ...empty, priceMinor: null }, EURO);
+    expect(made.ok && made.value.priceMinor).toBeNull();
     expect(otherCurrency(row!, 'EUR')).toBe('GBP');
     expect(otherCurrency(row!, 'GBP')).toBeNull();
   });
@@ -175,7 +301,38 @@ describe('what was read becomes a record', () => {
     const [row] = readLines('E27 9W 806 lm');
     row!.fields.find(({ field }) => field === 'wattsW')!.value = 1e9;
     const made = recordOf(row!, 'bulb', empty, EURO);
-    expect(!made.ok && made.problems[0]!.path).toBe('wattsW');
+    expect(!made.ok && made.problems[0]).toMatchObject({
+      path: 'wattsW',
+      message: expect.stringMatching(/^Watts: .* is outside 0\.100 W to 2000 W\.$/),
+    });
+  });
+  test('a correction is as sure as the label, a guess taken too, null leaves out', () => {
+    const [two] = readLines('E27 9W 806 lm 1100 lm 2700K');
+    const row = corrected(two!, { luminousFluxLm: 1100, cctK: null });
+    const made = recordOf(row, 'bulb', empty, EURO);
+    expect(made.ok && made.value).toMatchObject({
+      luminousFluxLm: 1100,
+      cctK: null,
+      origins: { luminousFluxLm: 'label' },
+    });
+  });
+  test('what the label does not say stays without an origin of its own', () => {
+    const [row] = readLines('E27 806 lm');
+    const made = recordOf(row!, 'bulb', { ...empty, origins: {} }, EURO);
+    expect(made.ok && made.value.origins).toEqual({ luminousFluxLm: 'label' });
+    expect(made.ok && made.value.priceMinor).toBe(empty.priceMinor);
+  });
+  test('a halogen work light is no LED, a fluorescent tube wants its ballast', () => {
+    const [work, tube] = readLines(
+      'Halogen work light 400 W IP44\nFluorescent tube T8 36 W 1200 mm',
+    );
+    const first = recordOf(work!, 'work-light', unit('work-light'), EURO);
+    expect(first.ok && first.value).toMatchObject({ lamp: 'halogen', weather: 'IP44' });
+    const second = recordOf(tube!, 'tube', unit('tube'), EURO);
+    expect(second.ok && second.value).toMatchObject({
+      technology: 'fluorescent',
+      needsBallast: true,
+    });
   });
   test('empty lines are none; 200 lines are read', () => {
     expect(readLines('\n \r\n---\n')).toEqual([]);

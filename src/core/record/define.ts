@@ -169,12 +169,14 @@ export const money = (label: string, mostMinor = 10_000_000) => ({
   role: 'price' as const,
   edited: { kind: 'money' as const, label, role: 'price' as const },
 });
-export const price = money('Price of a pack');
 /** The same where there may be none: null, and the field is empty. */
 export const maybeMoney = (label: string, mostMinor: number, emptyText: string) => {
   const { schema, role, edited } = money(label, mostMinor);
   return { schema: z.nullable(schema), start: null, role, edited: { ...edited, emptyText } };
 };
+
+/** Null until somebody has read it: an unknown price is not a price of nothing. */
+export const price = maybeMoney('Price of a pack', 10_000_000, 'not known');
 
 /** What is there already, and whether using it up is money spent or free. */
 export const onHand = (label: string) => ({

@@ -23,7 +23,7 @@ describe('the shelf against a shot', () => {
       const [a, b] = [rows[k - 1]!, rows[k]!];
       expect(a.against.length).toBeLessThanOrEqual(b.against.length);
       if (a.against.length === b.against.length)
-        expect(a.minorPerKilolumen).toBeLessThanOrEqual(b.minorPerKilolumen);
+        expect(a.minorPerKilolumen).toBeLessThanOrEqual(b.minorPerKilolumen!);
     }
   });
   test('without a shot nothing speaks against anything', () => {

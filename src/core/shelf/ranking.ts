@@ -10,7 +10,8 @@ export interface Ranked {
   id: string;
   name: string;
   luminousFluxLm: number;
-  minorPerKilolumen: number;
+  /** null where nobody has told a price */
+  minorPerKilolumen: number | null;
   cctK: number;
   criRa: number;
   /** the least sure of its label's figures */
@@ -37,7 +38,7 @@ function ranked(record: Unit, shot: Shot | null, mostMinorPerKlm: number | null)
     ...(shiftMired !== null && Math.abs(shiftMired) > COLOUR_TOLERANCE_MIRED
       ? [`${Math.abs(Math.round(shiftMired))} mired too ${shiftMired > 0 ? 'warm' : 'cold'}`]
       : []),
-    ...(mostMinorPerKlm !== null && costMinor > mostMinorPerKlm
+    ...(mostMinorPerKlm !== null && costMinor !== null && costMinor > mostMinorPerKlm
       ? ['over the budget for the light it takes']
       : []),
   ];
@@ -64,6 +65,9 @@ export function rankShelf({ units }: Shelf, shot: Shot | null, neededLm: number 
   return units
     .map((unit) => ranked(unit, shot, most))
     .toSorted(
-      (a, b) => a.against.length - b.against.length || a.minorPerKilolumen - b.minorPerKilolumen,
+      (a, b) =>
+        a.against.length - b.against.length ||
+        (a.minorPerKilolumen ?? Infinity) - (b.minorPerKilolumen ?? Infinity) ||
+        0,
     );
 }

@@ -28,7 +28,7 @@ interface PurchaseLine {
   fullMinor: number;
   /** worth of what is taken from stock, when that counts; else 0 */
   stockMinor: number;
-  /** false for small things the shelf has no price of */
+  /** false where nobody has told a price: it counts as nothing, and is said */
   priced: boolean;
 }
 
@@ -64,16 +64,16 @@ const ofUnit = (unit: Unit): Good => ({
   onHand: unit.onHand,
   onHandCounts: unit.onHandCounts,
   packSize: packSizeOf(unit),
-  packPriceMinor: unit.priceMinor,
-  priced: true,
+  packPriceMinor: unit.priceMinor ?? 0,
+  priced: unit.priceMinor !== null,
 });
 const ofPart = (part: Part): Good => ({
   name: part.name,
   onHand: part.onHand,
   onHandCounts: part.onHandCounts,
   packSize: part.packSize,
-  packPriceMinor: part.priceMinor,
-  priced: true,
+  packPriceMinor: part.priceMinor ?? 0,
+  priced: part.priceMinor !== null,
 });
 const ofHardware = (id: HardwareId, size?: string): Good => ({
   name: size ? `${size} ${HARDWARE[id].name}` : HARDWARE[id].name,

@@ -180,6 +180,12 @@ export const packSizeOf = (unit: Unit): number =>
 export const efficacyLmPerW = (unit: EffectiveUnit): number =>
   unit.luminousFluxLm.value / unit.wattsW.value;
 
+/** Money for one piece (or metre) of a pack, in minor units; null for a price nobody has told. */
+export const minorEach = (unit: Unit): number | null =>
+  unit.priceMinor === null ? null : unit.priceMinor / packSizeOf(unit);
+
 /** Money per thousand lumens, in minor units, at the price of one piece (or metre) of a pack. */
-export const minorPerKilolumen = (unit: Unit): number =>
-  (unit.priceMinor / packSizeOf(unit) / oneOf(unit).luminousFluxLm.value) * 1000;
+export const minorPerKilolumen = (unit: Unit): number | null => {
+  const each = minorEach(unit);
+  return each === null ? null : (each / oneOf(unit).luminousFluxLm.value) * 1000;
+};

@@ -54,7 +54,11 @@ export default function CompareSheet() {
           {rows.map((row) => (
             <tr key={row.id} data-ranked={row.id}>
               <td>{row.name}</td>
-              <td className="num">{money(Math.round(row.minorPerKilolumen))}</td>
+              <td className="num">
+                {row.minorPerKilolumen === null
+                  ? 'no price'
+                  : money(Math.round(row.minorPerKilolumen))}
+              </td>
               <td className="num">{Math.round(row.criRa)}</td>
               <td className="num">{Math.round(row.luminousFluxLm)}</td>
               <td className="num">{Math.round(row.cctK)}</td>
@@ -76,7 +80,10 @@ interface BubblesProps {
   currency: string;
 }
 
-function Bubbles({ rows, shot, currency }: BubblesProps) {
+function Bubbles({ rows: all, shot, currency }: BubblesProps) {
+  const rows = all.flatMap((row) =>
+    row.minorPerKilolumen === null ? [] : [{ ...row, minorPerKilolumen: row.minorPerKilolumen }],
+  );
   const money = moneyFormatter(currency);
   const canvas = useChart(
     (ink) => ({

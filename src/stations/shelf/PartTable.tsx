@@ -10,27 +10,10 @@ import { MoneyField } from '@/ui/fields/TextField';
 import { useProduction } from '../store/context';
 import { copiedPart, newPart } from './newRecords';
 import { hasOffCuts, OffCuts } from './OffCuts';
+import { ROLE_NAMES } from './roleNames';
 import RecordEditor from './RecordEditor';
 import { RecordFieldInput } from '../records/RecordFieldInput';
 import { useShelfRecords } from './useShelfRecords';
-
-const ROLE_NAMES: Record<Part['role'], string> = {
-  sheet: 'Board',
-  socket: 'Sockets',
-  cord: 'Cord',
-  plug: 'Plugs',
-  dimmer: 'Dimmers',
-  paint: 'Paint',
-  cloth: 'Cloth',
-  hardware: 'Small things',
-  stick: 'Pipe and batten',
-  diffusion: 'Layers',
-  supply: 'Supplies',
-  ballast: 'Ballasts',
-  'clamp-lamp': 'Clamp lamps',
-  softbox: 'Softboxes',
-  round: 'Round things to draw along',
-};
 
 /** The figure that decides whether a part will do. */
 function keyFigure(part: Part, system: UnitSystem): string {
@@ -109,15 +92,13 @@ function partColumns(
       header: 'Price of a pack',
       words: true,
       className: 'w-32',
-      value: ({ priceMinor }) => priceMinor,
+      value: ({ priceMinor }) => priceMinor ?? Infinity,
       cell: (part) => (
         <MoneyField
           label={`Price of ${part.name}`}
           valueMinor={part.priceMinor}
           currency={currency}
-          onCommit={(minor) =>
-            change(part, 'price', (target) => void (target.priceMinor = minor ?? 0))
-          }
+          onCommit={(minor) => change(part, 'price', (target) => void (target.priceMinor = minor))}
         />
       ),
     },

@@ -2,8 +2,9 @@
 import Papa from 'papaparse';
 import { useMemo, useState } from 'react';
 import { decodeText } from '@/core/reading/decode';
+import { columnOf, matchColumns, type Column, type Columns } from '@/core/reading/headings';
+import { otherLanguage } from '@/core/reading/language';
 import { READ_FIELDS, type ReadField } from '@/core/reading/readLine';
-import { matchColumns, type Columns } from '@/core/reading/headings';
 import { shelfTable } from '@/core/reading/shelfTable';
 import { minorDigits } from '@/core/quantity';
 import { Dialog } from '@/ui/Dialog';
@@ -30,6 +31,7 @@ export default function ReadDialog({ onClose }: { onClose: () => void }) {
     [text, columns],
     text.trim() !== '' && typeof table !== 'string',
   );
+  const language = useMemo(() => otherLanguage(text.slice(0, 20_000)), [text]);
   const take = (words: string) => {
     setText(words);
     setChosen(null);
@@ -47,8 +49,8 @@ export default function ReadDialog({ onClose }: { onClose: () => void }) {
   return (
     <Dialog title="Read labels" open onClose={onClose} place="wide">
       <p className="text-sm text-ink-soft">
-        One product a line, as the shop prints it, in English, German, French or Spanish; or a table
-        with headings. Nothing changes before you put it on the shelf.
+        One product a line, a whole label with its bullets, or a table with headings; in English,
+        German, French or Spanish. Nothing changes before you put it on the shelf.
       </p>
       <label className="mt-2 block text-[13px] text-ink-soft">
         Lines or a table
@@ -72,15 +74,19 @@ export default function ReadDialog({ onClose }: { onClose: () => void }) {
           {refused} The shelf is unchanged.
         </p>
       )}
+      {language && (
+        <p role="note" data-language={language} className="mt-3 bg-brass-wash p-2 text-sm">
+          This looks like {language}, whose words are not read here: figures with their units are
+          taken, what only words say is left to you.
+        </p>
+      )}
       {table && typeof table !== 'string' && columns && (
         <ColumnChoice headings={table.headings} columns={columns} onChange={setChosen} />
       )}
       <p role="status" className="sr-only">
-        {busy ? 'Reading' : `${rows?.length ?? 0} lines read`}
+        {busy ? 'Reading' : `${rows?.length ?? 0} read`}
       </p>
-      {!busy && rows && rows.length > 0 && (
-        <ReadRows key={text.length} rows={rows} onClose={onClose} />
-      )}
+      {!busy && rows && rows.length > 0 && <ReadRows rows={rows} onClose={onClose} />}
     </Dialog>
   );
 }
@@ -101,43 +107,45 @@ function ShelfAsCsv() {
 
 const FIELDS = Object.entries(READ_FIELDS) as [ReadField, string][];
 
-function ColumnChoice({
-  headings,
-  columns,
-  onChange,
-}: {
+interface ColumnChoiceProps {
   headings: readonly string[];
   columns: Columns;
   onChange: (columns: Columns) => void;
-}) {
+}
+
+function ColumnChoice({ headings, columns, onChange }: ColumnChoiceProps) {
   return (
     <fieldset className="mt-3">
       <legend className="text-[13px] font-semibold">Which column is what</legend>
       <div className="flex flex-wrap gap-2">
-        {headings.map((heading, k) => (
-          <label key={k} className="text-[12.5px]">
-            {heading || `column ${k + 1}`}
-            <select
-              className="field"
-              value={columns[k] ?? ''}
-              onChange={(event) =>
-                onChange(
-                  columns.map((field, at) =>
-                    at === k ? ((event.target.value || null) as Columns[number]) : field,
-                  ),
-                )
-              }
-            >
-              <option value="">not read</option>
-              <option value="name">name</option>
-              {FIELDS.map(([field, name]) => (
-                <option key={field} value={field}>
-                  {name}
-                </option>
-              ))}
-            </select>
-          </label>
-        ))}
+        {headings.map((heading, k) => {
+          const told = columnOf(columns[k] ?? null);
+          return (
+            <label key={k} className="text-[12.5px]">
+              {heading || `column ${k + 1}`}
+              {told?.unit && <span className="text-ink-soft"> in {told.unit}</span>}
+              <select
+                className="field"
+                value={told?.field ?? ''}
+                onChange={(event) =>
+                  onChange(
+                    columns.map((column, at) =>
+                      at === k ? ((event.target.value || null) as Column) : column,
+                    ),
+                  )
+                }
+              >
+                <option value="">not read</option>
+                <option value="name">name</option>
+                {FIELDS.map(([field, name]) => (
+                  <option key={field} value={field}>
+                    {name}
+                  </option>
+                ))}
+              </select>
+            </label>
+          );
+        })}
       </div>
     </fieldset>
   );

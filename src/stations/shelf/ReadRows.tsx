@@ -1,94 +1,62 @@
 'use client';
 import { useState } from 'react';
-import { minorDigits } from '@/core/quantity';
-import { READ_FIELDS, type Sureness } from '@/core/reading/readLine';
-import { addRecord, together } from '@/core/document/edit';
+import type { FoundField, ReadField } from '@/core/reading/readLine';
 import type { ReadRow } from '@/core/reading/readTable';
-import { categoryOf, missingOf, otherCurrency, recordOf } from '@/core/reading/record';
+import { hasPlace, missingOf, otherCurrency } from '@/core/reading/record';
 import { CATEGORIES, type Category } from '@/core/units/unit';
-import { useSession } from '../shell/Workbench';
-import { useProduction } from '../store/context';
-import { useEdits } from '../store/useEdits';
-import { newUnit } from './newRecords';
-import { ONE_OF } from './unitRows';
+import { ROLES } from '@/core/materials/part';
 import { Heads } from '@/ui/Heads';
+import { ROLE_NAMES } from './roleNames';
+import { ReadValue } from './ReadValue';
+import { useTaking, type Becomes, type Taking } from './useTaking';
+import { ONE_OF } from './unitRows';
 
-const SURE: Record<Sureness, string> = {
-  sure: 'read',
-  likely: 'likely',
-  guess: 'a guess, left out',
-};
-
-/** Which of the read lines are taken, as what, and putting them on the shelf in one go. */
-function useTaking(rows: readonly ReadRow[], onDone: () => void) {
-  const edits = useEdits();
-  const document = useProduction((state) => state.document);
-  const { say } = useSession();
-  const { currency, shelf } = document;
-  const money = { currency, minorDigits: minorDigits(currency) };
-  const voltage = document.circuits[0]?.voltageV ?? 230;
-  const known = new Set(shelf.units.map(({ name }) => name));
-  const [kinds, setKinds] = useState<Record<number, Category>>({});
-  const [left, setLeft] = useState<Record<number, boolean>>({});
-  const [problems, setProblems] = useState<string[]>([]);
-  const kindOf = (row: ReadRow, k: number) => kinds[k] ?? categoryOf(row);
-  const wanted = (row: ReadRow, k: number) => !(left[k] ?? known.has(row.name));
-  const put = () => {
-    const made = rows.flatMap((row, k) => {
-      const kind = kindOf(row, k);
-      if (!kind || !wanted(row, k)) return [];
-      return [recordOf(row, kind, newUnit(shelf, kind, 'New unit', voltage), money)];
-    });
-    const wrong = made.flatMap((each) => (each.ok ? [] : [each.problems[0]!.message]));
-    if (wrong.length > 0) return setProblems(wrong);
-    const refused = edits.make(
-      `read ${made.length} labels`,
-      together(
-        ...made.flatMap((each) => (each.ok ? [addRecord({ kind: 'unit' }, each.value)] : [])),
-      ),
-    );
-    if (refused) return setProblems([refused]);
-    say(`${made.length} put on the shelf. Undo takes them off again.`);
-    onDone();
-  };
-  return {
-    currency,
-    known,
-    problems,
-    kindOf,
-    wanted,
-    put,
-    ready: rows.filter((row, k) => wanted(row, k) && kindOf(row, k)).length,
-    setKind: (k: number, kind: Category) => setKinds({ ...kinds, [k]: kind }),
-    setLeft: (k: number, isLeft: boolean) => setLeft({ ...left, [k]: isLeft }),
-  };
-}
+/** Rows shown at first, and by how many more each press goes on. */
+const SHOWN = 60;
 
 /** What was read of every line, and what is to be taken. */
 export function ReadRows({ rows, onClose }: { rows: readonly ReadRow[]; onClose: () => void }) {
   const taking = useTaking(rows, onClose);
+  const [shown, setShown] = useState(SHOWN);
   const { problems, ready } = taking;
+  // Those that were refused come first: what is wrong must not hide below.
+  const listed = rows.filter((row) => !taking.taken(row));
+  const ordered =
+    problems > 0
+      ? listed.toSorted((a, b) => Number(!taking.problemOf(a)) - Number(!taking.problemOf(b)))
+      : listed;
   return (
     <>
       <div className="relative mt-3 overflow-x-auto">
         <table className="rows w-full text-[13px]" data-read-rows={rows.length}>
           <Heads of={['take', 'line', 'kind', 'read from it', 'not found']} />
           <tbody>
-            {rows.slice(0, SHOWN).map((row, k) => (
-              <ReadLine key={k} row={row} at={k} taking={taking} />
+            {ordered.slice(0, shown).map((row, k) => (
+              <ReadLine key={`${row.text} ${k}`} row={row} taking={taking} />
             ))}
           </tbody>
         </table>
       </div>
-      {rows.length > SHOWN && <p className="text-[13px]">and {rows.length - SHOWN} more lines</p>}
-      {problems.length > 0 && (
-        <ul role="alert" className="mt-2 bg-stop-wash p-2 text-sm">
-          {problems.slice(0, 8).map((each) => (
-            <li key={each}>{each}</li>
-          ))}
-        </ul>
+      {ordered.length > shown && (
+        <p className="mt-2 text-[13px]">
+          <button type="button" className="press" onClick={() => setShown(shown + SHOWN)}>
+            Show {Math.min(SHOWN, ordered.length - shown)} more
+          </button>{' '}
+          {ordered.length - shown} are below; all that are ticked are taken.
+        </p>
       )}
-      <p className="mt-3">
+      {problems > 0 && (
+        <p role="alert" className="mt-2 bg-stop-wash p-2 text-sm">
+          {problems === 1 ? 'One row was not taken' : `${problems} rows were not taken`}: each says
+          why. The others are on the shelf.
+        </p>
+      )}
+      {taking.refused && (
+        <p role="alert" className="mt-2 bg-stop-wash p-2 text-sm">
+          {taking.refused}
+        </p>
+      )}
+      <p className="mt-3 flex flex-wrap items-center gap-4">
         <button
           type="button"
           className="press press-main"
@@ -97,87 +65,160 @@ export function ReadRows({ rows, onClose }: { rows: readonly ReadRow[]; onClose:
         >
           Put {ready} on the shelf
         </button>
+        <label className="flex items-center gap-2 text-sm">
+          <input
+            type="checkbox"
+            className="accent-brass"
+            checked={taking.owned}
+            onChange={(event) => taking.setOwned(event.target.checked)}
+          />
+          I have them already, a pack of each
+        </label>
       </p>
     </>
   );
 }
 
-interface ReadLineProps {
-  row: ReadRow;
-  at: number;
-  taking: ReturnType<typeof useTaking>;
-}
-
-function ReadLine({ row, at, taking }: ReadLineProps) {
-  const { currency, known } = taking;
-  const kind = taking.kindOf(row, at);
-  const other = otherCurrency(row, currency);
+function ReadLine({ row, taking }: { row: ReadRow; taking: Taking }) {
+  const kind = taking.kindOf(row);
+  const word = taking.wordOf(row);
+  const problem = taking.problemOf(row);
+  const category = kind && !kind.startsWith('part:') ? (kind as Category) : null;
   return (
-    <tr>
+    <tr data-problem={problem ? 'yes' : undefined}>
       <td>
         <input
           type="checkbox"
           className="accent-brass"
           aria-label={`Take ${row.name}`}
-          checked={taking.wanted(row, at)}
-          onChange={(event) => taking.setLeft(at, !event.target.checked)}
+          checked={taking.wanted(row)}
+          onChange={(event) => taking.setLeft(row, !event.target.checked)}
         />
       </td>
-      <td className="max-w-56">
+      <td className="max-w-56" title={row.text}>
         {row.name}
-        {known.has(row.name) && (
-          <span className="block text-ink-soft">is on the shelf already</span>
-        )}
+        {taking.known(row) && <span className="block text-ink-soft">is on the shelf already</span>}
         {row.left.length > 0 && (
           <span className="block text-ink-soft">unread: {row.left.join(' ')}</span>
         )}
-      </td>
-      <td>
-        <select
-          aria-label={`Kind of ${row.name}`}
-          className="border border-line bg-paper"
-          value={kind ?? ''}
-          onChange={(event) => taking.setKind(at, event.target.value as Category)}
-        >
-          {!kind && <option value="">choose</option>}
-          {CATEGORIES.map((category) => (
-            <option key={category} value={category}>
-              {ONE_OF[category]}
-            </option>
-          ))}
-        </select>
-      </td>
-      <td>
-        <Fields row={row} />
-        {other && (
-          <span className="text-look">
-            The price is in {other}, the production counts in {currency}: it is left out.
+        {problem && (
+          <span role="alert" className="block text-stop">
+            {problem}
           </span>
         )}
       </td>
-      <td className="text-ink-soft">{kind && missingOf(row, kind).join(', ')}</td>
+      <td>
+        <KindChoice row={row} kind={kind} onChange={(next) => taking.setKind(row, next)} />
+      </td>
+      <td>
+        <Fields word={word} category={category} row={row} taking={taking} />
+        <Priced word={word} currency={taking.currency} />
+      </td>
+      <td className="max-w-40 text-ink-soft">
+        <span className="flex flex-wrap gap-x-2">
+          {category &&
+            missingOf(word, category)
+              .filter((field) => !word.fields.some((each) => each.field === field))
+              .map((field) => (
+                <ReadValue
+                  key={field}
+                  of={row.name}
+                  field={field}
+                  found={null}
+                  onCorrect={(value) => taking.correct(row, field, value)}
+                />
+              ))}
+        </span>
+      </td>
     </tr>
   );
 }
 
-/** Rows shown of a long list; all of them are taken. */
-const SHOWN = 60;
+interface KindChoiceProps {
+  row: ReadRow;
+  kind: Becomes | null;
+  onChange: (kind: Becomes) => void;
+}
 
-const valueText = (value: string | number | boolean): string =>
-  typeof value === 'boolean' ? (value ? 'yes' : 'no') : String(value);
-
-function Fields({ row }: { row: ReadRow }) {
+function KindChoice({ row, kind, onChange }: KindChoiceProps) {
   return (
-    <ul className="flex flex-wrap gap-x-3">
-      {row.fields.map(({ field, value, text, sure }) => (
-        <li key={field} data-field={field} data-sure={sure} title={`from “${text}”: ${SURE[sure]}`}>
-          <span className="text-ink-soft">{READ_FIELDS[field]}</span>{' '}
-          <span className={`figure ${sure === 'guess' ? 'line-through' : ''}`}>
-            {valueText(value)}
-          </span>
-          {sure !== 'sure' && <span className="text-look"> {SURE[sure]}</span>}
-        </li>
-      ))}
-    </ul>
+    <>
+      <select
+        aria-label={`Kind of ${row.name}`}
+        className="max-w-36 border border-line bg-paper"
+        value={kind ?? ''}
+        onChange={(event) => onChange(event.target.value as Becomes)}
+      >
+        {!kind && <option value="">choose</option>}
+        {CATEGORIES.map((category) => (
+          <option key={category} value={category}>
+            {ONE_OF[category]}
+          </option>
+        ))}
+        <optgroup label="gives no light">
+          {ROLES.map((role) => (
+            <option key={role} value={`part:${role}`}>
+              {ROLE_NAMES[role]}
+            </option>
+          ))}
+        </optgroup>
+      </select>
+      {row.gear && <span className="block text-ink-soft">“{row.gear.text}” gives no light</span>}
+    </>
   );
+}
+
+interface FieldsProps {
+  word: ReadRow;
+  category: Category | null;
+  row: ReadRow;
+  taking: Taking;
+}
+
+/** Fields that a record of its kind has a place for; the others are named apart. */
+function Fields({ word, category, row, taking }: FieldsProps) {
+  const lands = ({ field }: FoundField) =>
+    field !== 'category' &&
+    (category ? hasPlace(category, field) : field === 'price' || field === 'currency');
+  const rest = word.fields.filter((each) => !lands(each) && each.field !== 'category');
+  const correct = (field: ReadField) => (value: FoundField['value'] | null) =>
+    taking.correct(row, field, value);
+  return (
+    <>
+      <span className="flex flex-wrap gap-x-3">
+        {word.fields.filter(lands).map((found) => (
+          <ReadValue
+            key={found.field}
+            of={row.name}
+            field={found.field}
+            found={found}
+            onCorrect={correct(found.field)}
+          />
+        ))}
+      </span>
+      {category && rest.length > 0 && (
+        <span className="block text-[12.5px] text-ink-soft">
+          also says {rest.map(({ text }) => `“${text}”`).join(', ')}; a {ONE_OF[category]} has no
+          place for it
+        </span>
+      )}
+    </>
+  );
+}
+
+/** What becomes of a price in another money, or in none. */
+function Priced({ word, currency }: { word: ReadRow; currency: string }) {
+  const other = otherCurrency(word, currency);
+  const price = word.fields.find(({ field }) => field === 'price');
+  if (other)
+    return (
+      <span className="block text-look">
+        The price is in {other}, the production counts in {currency}: it is left out.
+      </span>
+    );
+  if (price && !word.fields.some(({ field }) => field === 'currency'))
+    return (
+      <span className="block text-ink-soft">No currency is printed: taken as {currency}.</span>
+    );
+  return null;
 }

@@ -38,7 +38,7 @@ describe.each(CATEGORIES)('units: %s', (category) => {
   const fresh = newUnit(demo.shelf, category, 'New one', 230);
   test('begins as an empty label that the document takes', () => {
     expect(unitSchema.safeParse(fresh).success).toBe(true);
-    expect(fresh).toMatchObject({ category, cctK: null, criRa: null, priceMinor: 0 });
+    expect(fresh).toMatchObject({ category, cctK: null, criRa: null, priceMinor: null });
     // A placeholder is nobody's word.
     expect(fresh.origins).toEqual({});
   });

@@ -38,4 +38,15 @@ describe('is it a table', () => {
       /^The table has 20\d columns; at most 60/,
     );
   });
+  test('titles above, and lines drawn round it, are passed over', () => {
+    expect(table('Our lamps 2026\nAutumn\nName,Watts,Lumens\nGlobe,9,806').rows).toEqual([
+      ['Globe', '9', '806'],
+    ]);
+    const drawn = table('| Name | W | lm |\n|---|---|---|\n| Globe | 9 | 806 |');
+    expect(drawn.headings).toEqual(['Name', 'W', 'lm']);
+    expect(drawn.rows).toEqual([['Globe', '9', '806']]);
+  });
+  test('a tape’s line alone is no row of headings', () => {
+    expect(tableIn('LED strip 24V, 14.4W/m, 1400lm/m, 5m, £24.99')).toBeNull();
+  });
 });

@@ -16,7 +16,8 @@ const undrawn = (rows: string[][]): string[][] =>
   rows
     .filter((cells) => !cells.every((each) => /^[\s:=+-]*$/.test(each)))
     .map((cells) => {
-      const inside = cells[0]?.trim() === '' && cells.at(-1)?.trim() === '' ? cells.slice(1, -1) : cells;
+      const inside =
+        cells[0]?.trim() === '' && cells.at(-1)?.trim() === '' ? cells.slice(1, -1) : cells;
       return inside.map((each) => each.trim());
     });
 

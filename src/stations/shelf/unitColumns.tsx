@@ -29,7 +29,9 @@ export function unitColumns(
   system: UnitSystem,
   onOpen: (unit: Unit) => void,
 ): DataColumn<UnitRow>[] {
-  const money = moneyFormatter(currency);
+  const format = moneyFormatter(currency);
+  const money = (minor: number | null) => (minor === null ? 'no price' : format(Math.round(minor)));
+  const byMoney = (minor: number | null) => minor ?? Infinity;
   return [
     {
       id: 'name',
@@ -56,20 +58,20 @@ export function unitColumns(
     {
       id: 'pack',
       header: 'pack',
-      value: ({ unit }) => unit.priceMinor,
+      value: ({ unit }) => byMoney(unit.priceMinor),
       cell: ({ unit }) =>
         `${money(unit.priceMinor)} / ${amountText(packSizeOf(unit), measureOf(unit), system)}`,
     },
     {
       id: 'each',
       header: 'each',
-      value: (row) => row.minorEach,
+      value: (row) => byMoney(row.minorEach),
       cell: (row) => money(row.minorEach),
     },
     {
       id: 'klm',
       header: 'per klm',
-      value: (row) => row.minorPerKilolumen,
+      value: (row) => byMoney(row.minorPerKilolumen),
       cell: (row) => money(row.minorPerKilolumen),
     },
     {

@@ -2,9 +2,9 @@ import { mired } from '@/core/colour/mired';
 import { worst, type Severity } from '@/core/findings/finding';
 import {
   efficacyLmPerW,
+  minorEach,
   minorPerKilolumen,
   oneOf,
-  packSizeOf,
   type EffectiveUnit,
 } from '@/core/units/effective';
 import { labelFindings } from '@/core/units/sanity';
@@ -31,8 +31,9 @@ export interface UnitRow {
   unit: Unit;
   one: EffectiveUnit;
   efficacyLmPerW: number;
-  minorEach: number;
-  minorPerKilolumen: number;
+  /** both null where nobody has told a price */
+  minorEach: number | null;
+  minorPerKilolumen: number | null;
   /** colder (−) or warmer (+) than the shot; null without a shot */
   shiftMired: number | null;
   severity: Severity;
@@ -44,7 +45,7 @@ export function unitRow(unit: Unit, shotCctK: number | null): UnitRow {
     unit,
     one,
     efficacyLmPerW: efficacyLmPerW(one),
-    minorEach: Math.round(unit.priceMinor / packSizeOf(unit)),
+    minorEach: minorEach(unit),
     minorPerKilolumen: minorPerKilolumen(unit),
     shiftMired: shotCctK === null ? null : mired(one.cctK.value) - mired(shotCctK),
     severity: worst(labelFindings(unit)),
