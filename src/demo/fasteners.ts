@@ -1,12 +1,16 @@
 import type * as z from 'zod';
 import type { partSchema } from '@/core/materials/part';
 
+/** Fields of small things that only a tin fills. */
+export const NO_TIN = { diameterM: null, depthM: null, massKg: null, inside: 'unknown' } as const;
+
 const small = {
   packSize: 1,
   onHand: 0,
   onHandCounts: false,
   origins: {},
   role: 'hardware',
+  ...NO_TIN,
 } as const;
 
 /** Bolts, screws and washers as they are sold in boxes; typical prices, euro. */

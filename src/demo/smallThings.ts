@@ -1,8 +1,9 @@
 import type * as z from 'zod';
 import type { partSchema } from '@/core/materials/part';
+import { NO_TIN } from './fasteners';
 
 const stock = { packSize: 1, onHand: 0, onHandCounts: false, origins: {} } as const;
-const small = { ...stock, role: 'hardware' } as const;
+const small = { ...stock, ...NO_TIN, role: 'hardware' } as const;
 
 /** Fittings and what else lies in small boxes, and round things; typical prices, euro. */
 export const SMALL_THINGS: z.input<typeof partSchema>[] = [
@@ -12,6 +13,10 @@ export const SMALL_THINGS: z.input<typeof partSchema>[] = [
     kind: 'other',
     measure: 'piece',
     name: 'Cake tin Ø 36 cm',
+    diameterM: 0.356,
+    depthM: 0.076,
+    massKg: 0.6,
+    inside: 'tinned-steel',
     priceMinor: 890,
   },
   {

@@ -13,6 +13,7 @@ import type { Category } from '../units/unit';
 import { findBuild, resolveScene, sceneOf } from './context';
 import { evaluate } from './evaluate';
 import { lightMargin } from './light';
+import { choosing } from '../forms/brings';
 import { isOwned, unfit } from '../materials/takes';
 
 /** What a stop too little light weighs against mired of colour, for lamps and for layers. */
@@ -129,7 +130,10 @@ export function starterParameters(
   const choose = (from: BuildParameters, fields: readonly Field[]): BuildParameters =>
     fields.reduce((best, field) => {
       const tried = candidates(field, document).map((value) => {
-        const parameters = { ...best, [field.parameter]: value } as BuildParameters;
+        const parameters = {
+          ...best,
+          ...choosing(field, value, document.shelf.parts),
+        } as BuildParameters;
         const cost = penalty(alone(parameters), 'starter', perStopOf(field));
         return { parameters, cost: cost - (owned(value) ? OWNED_MIRED : 0) };
       });
@@ -182,7 +186,10 @@ function withoutStops(
       if (stops.length === 0 || tries === 0) return best;
       if (value === best[field.parameter]) continue;
       const after = form.fields.slice(form.fields.indexOf(field) + 1);
-      const tried = choose({ ...best, [field.parameter]: value } as BuildParameters, after);
+      const tried = choose(
+        { ...best, ...choosing(field, value, document.shelf.parts) } as BuildParameters,
+        after,
+      );
       const left = stopsWith(tried);
       tries--;
       if (left.length < stops.length) [best, stops] = [tried, left];

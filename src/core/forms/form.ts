@@ -57,6 +57,8 @@ export type Field =
       takes?: TakesId;
       /** chosen when a build of the form is begun, though it could do without */
       begins?: true;
+      /** parameters that become what the chosen part says in these of its fields */
+      brings?: Readonly<Record<string, string>>;
       /** a layer in front; they stand in the order of their fields, from the lamps outwards */
       layer?: true;
     })

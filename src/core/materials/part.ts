@@ -25,6 +25,7 @@ import {
   yesNo,
 } from '../record/define';
 import { range, text, wholeRange } from '../schema';
+import { FINISHES, type FinishId } from './finish';
 import { HARDWARE, type HardwareId } from './hardware';
 
 /** What a pack is counted in. */
@@ -186,6 +187,17 @@ const round = defineRecord({
 const hardware = defineRecord({
   kind: choice<HardwareId>('Kind', namesOf(HARDWARE), 'other'),
   measure: kept(z.enum(['piece', 'm']), 'piece', 'kind'),
+  // Of a tin, a pan or a bucket that becomes a light: what a build takes over when it is chosen.
+  diameterM: later(maybe(length('Of a tin: Ø', { min: 0.05, max: 2, start: 0.3 }), 'no tin')),
+  depthM: later(maybe(length('… its depth', { min: 0.01, max: 0.6, start: 0.07 }), 'no tin')),
+  massKg: later(maybe(mass('… its mass', { min: 0.01, max: 20, start: 0.4 }), 'no tin')),
+  inside: later(
+    choice<FinishId | 'unknown'>(
+      '… its inside',
+      { unknown: 'no tin, or not said', ...namesOf(FINISHES) },
+      'unknown',
+    ),
+  ),
   ...stock,
 });
 

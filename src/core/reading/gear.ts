@@ -48,8 +48,8 @@ const GEAR: [Role | null, string][] = [
     String.raw`(?:white |matt |spray )?paint|lackfarbe|wandfarbe|spr[uü]hlack|dispersionsfarbe|peinture|pintura`,
   ],
   [
-    'round',
-    String.raw`(?:cake|pizza|baking|cookie|biscuit|roasting) ?(?:tins?|pans?)|baking trays?|springform|backform|kuchenform|pizzablech|moule(?: à g[aâ]teau)?|molde`,
+    'hardware',
+    String.raw`(?:cake|pizza|baking|cookie|biscuit|roasting) ?(?:tins?|pans?)|baking trays?|springform|backform|kuchenform|pizzablech|moule(?: à g[aâ]teau)?|molde|eimer|sch[uü]ssel|buckets?|bassine|seau|cuenco`,
   ],
   [
     'cloth',

@@ -5,6 +5,7 @@ import type { RecordField } from '../record/field';
 import { accept, refuse, type Result } from '../result';
 import { cutText } from '../schema';
 import { type Category, UNIT_RECORDS, type Unit, unitSchema } from '../units/unit';
+import { partSizes } from './partSizes';
 import type { FoundField, ReadField } from './readLine';
 import type { ReadRow } from './readTable';
 
@@ -140,10 +141,22 @@ export function recordOf(
   return judged(unitSchema.safeParse(target), UNIT_RECORDS[category].fields, target);
 }
 
-/** A thing that gives no light: its name and its price, all else as an empty record has it. */
+/** Of what a thing is made tells these; no label prints them. */
+const BY_STUFF = ['wallM', 'stiffnessGPa', 'massKgPerM', 'densityKgPerM3'];
+
+/** A thing that gives no light: its name, price and sizes, all else as an empty record has it. */
 export function partOf(row: ReadRow, empty: Part, money: Money): Result<Part> {
+  const said = partSizes(row.text, empty.role);
+  const { roles } = PART_RECORDS[empty.role];
+  const read = Object.keys(said).filter(
+    (field) => roles[field] === 'figure' && !BY_STUFF.includes(field),
+  );
+  const pack = row.fields.find(({ field, sure }) => field === 'packCount' && sure !== 'guess');
   const target = {
     ...structuredClone(empty),
+    ...(pack && empty.packSize === 1 ? { packSize: Number(pack.value) } : {}),
+    ...said,
+    origins: Object.fromEntries(read.map((field) => [field, 'label'])),
     name: cutText(row.name, 120) || 'Unnamed',
     priceMinor: priceOf(row, money),
   };

@@ -1,12 +1,13 @@
-import { unit } from '../testing/makers';
+import { part, unit } from '../testing/makers';
 import { sample } from '../testing/sample';
 import { decodeText, MOST_TEXT_BYTES } from './decode';
 import { looksLikeHeadings, matchColumns } from './headings';
 import { shelfTable } from './shelfTable';
 import { readLines, readTable } from './readTable';
 import { otherLanguage } from './language';
-import { categoryOf, corrected, missingOf, otherCurrency, recordOf } from './record';
+import { categoryOf, corrected, missingOf, otherCurrency, partOf, recordOf } from './record';
 
+const EURO = { currency: 'EUR', minorDigits: 2 };
 const value = (row: { fields: { field: string; value: unknown }[] }, field: string) =>
   row.fields.find((each) => each.field === field)?.value;
 
@@ -158,7 +159,7 @@ describe('what gives no light is no lamp', () => {
     ['Netzteil 24 V 100 W', 'supply'],
     ['Sperrholzplatte 6 mm', 'sheet'],
     ['Cinta aislante 19 mm', 'hardware'],
-    ['Springform 26 cm', 'round'],
+    ['Springform 26 cm', 'hardware'],
     ['Backpapier 8 m', 'diffusion'],
     ['Multiprise 5 prises', null],
   ])('%s', (text, role) => {
@@ -169,6 +170,34 @@ describe('what gives no light is no lamp', () => {
   test('a lamp that comes with one is a lamp', () => {
     for (const text of ['LED strip 5 m 24V with power supply', 'Bulb E27 9 W 806 lm with cable'])
       expect(categoryOf(readLines(text)[0]!)).not.toBeNull();
+  });
+});
+
+describe('a thing that gives no light brings its sizes', () => {
+  test.each([
+    ['PVC pipe 20 mm 2 m', 'stick', { diameterM: 0.02, stockLengthM: 2, wallM: 0.0018 }],
+    ['Alurohr 25 x 1,5 mm 1 m', 'stick', { diameterM: 0.025, stockLengthM: 1, stiffnessGPa: 70 }],
+    [
+      'Plywood 1220 x 610 x 6 mm',
+      'sheet',
+      { widthM: 1.22, heightM: 0.61, thicknessM: 0.006, burns: 'wood' },
+    ],
+    ['Sperrholzplatte 4 mm 600x300', 'sheet', { widthM: 0.6, heightM: 0.3, thicknessM: 0.004 }],
+    ['White foam board A1 5 mm', 'sheet', { widthM: 0.841, heightM: 0.594, thicknessM: 0.005 }],
+    ['Cake tin 36 cm, 7 cm deep', 'hardware', { kind: 'other', diameterM: 0.36, depthM: 0.07 }],
+    ['Backpapier 38 cm x 8 m', 'diffusion', { widthM: 0.38, packSize: 8 }],
+    ['Netzteil 24 V 100 W', 'supply', { voltageV: 24, ratedW: 100 }],
+  ] as const)('%s', (text, role, sizes) => {
+    const [row] = readLines(text);
+    expect(row!.gear?.role).toBe(role);
+    const made = partOf(row!, part(role), EURO);
+    expect(made.ok && made.value).toMatchObject(sizes);
+  });
+  test('a pipe of PVC weighs what its wall says', () => {
+    // π (20 − 1.8) mm · 1.8 mm · 1400 kg/m³ = 0.144 kg/m.
+    const [row] = readLines('PVC pipe 20 mm 2 m');
+    const made = partOf(row!, part('stick'), EURO);
+    expect(made.ok && 'massKgPerM' in made.value && made.value.massKgPerM).toBeCloseTo(0.144, 3);
   });
 });
 
@@ -236,8 +265,6 @@ describe('files of text', () => {
     expect(text(new Uint8Array(MOST_TEXT_BYTES + 1))).toMatch(/larger than 2 MB/);
   });
 });
-
-const EURO = { currency: 'EUR', minorDigits: 2 };
 
 describe('what was read becomes a record', () => {
   const empty = unit('bulb');

@@ -1,4 +1,6 @@
 'use client';
+import type { BuildParameters } from '@/core/document/production';
+import { choosing } from '@/core/forms/brings';
 import type { Field } from '@/core/forms/form';
 import { TAKES } from '@/core/materials/takes';
 import type { Finding } from '@/core/findings/finding';
@@ -64,7 +66,9 @@ export function TrayField({ field, form, findings }: TrayFieldProps) {
           options={[{ value: '', label: 'not chosen' }, ...offered]}
           help={field.help ?? wantsOf(field)}
           problem={problem}
-          onCommit={(id) => commit(id === '' ? null : id)}
+          onCommit={(id) =>
+            form.commit(choosing(field, id === '' ? null : id, shelf.parts) as BuildParameters)
+          }
         />
       );
     }

@@ -3,7 +3,6 @@ import * as z from 'zod/mini';
 import { partIdSchema, unitIdSchema } from '../../ids';
 import { FINISH_IDS, FINISHES, type FinishId } from '../../materials/finish';
 import type { Role } from '../../materials/part';
-import type { TakesId } from '../../materials/takes';
 import type { Dimension } from '../../quantity';
 import { list, range, wholeRange } from '../../schema';
 import type { Category } from '../../units/unit';
@@ -128,7 +127,8 @@ export const part = (
   group: string,
   role: Role,
   wanted = true,
-  extra: Extra & { layer?: true; takes?: TakesId; begins?: true } = {},
+  extra: Extra &
+    Partial<Pick<Extract<Field, { kind: 'part' }>, 'layer' | 'takes' | 'begins' | 'brings'>> = {},
 ) => ({
   schema: z.nullable(partIdSchema),
   start: null as z.infer<typeof partIdSchema> | null,

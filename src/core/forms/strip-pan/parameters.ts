@@ -13,7 +13,11 @@ import { tapeParameters } from '../kit/tape';
 export const stripPanParameters = defineParameters({
   diameterM: length('Pan Ø', 'Pan', { start: 0.356, min: 0.1, max: 2 }),
   depthM: length('Depth', 'Pan', { start: 0.076, min: 0.02, max: 0.6, step: 0.005 }),
-  panPartId: part('Pan', 'Pan', 'hardware', false, { takes: 'vessel', begins: true }),
+  panPartId: part('Pan', 'Pan', 'hardware', false, {
+    takes: 'vessel',
+    begins: true,
+    brings: { diameterM: 'diameterM', depthM: 'depthM', finish: 'inside' },
+  }),
   boardPartId: part('Or base and rim from', 'Pan', 'sheet', false, { takes: 'opaque' }),
   clampGapM: length('Gap left for the clamp', 'Pan', {
     start: 0.04,

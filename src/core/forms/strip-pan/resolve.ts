@@ -300,11 +300,17 @@ function findingsOf({
   ];
 }
 
+/** The tin itself, as its record says or as tins of its kind are. */
+function panKg({ panPartId }: StripPan, context: FormContext): number {
+  if (panPartId === null) return 0;
+  return partOf(context, panPartId, 'hardware')?.massKg ?? PAN_KG;
+}
+
 /** Everything that is not cut, kg. */
 function fittingsKg({ pan, context, rows, strip }: Parts): number {
   return (
     rows.usedM * (strip?.massKgPerM ?? TAPE_KG_PER_M) +
     cordMassKg(pan, tapeCordM(pan, rows.usedM, context), context) +
-    (pan.panPartId ? PAN_KG : 0)
+    panKg(pan, context)
   );
 }
