@@ -30,6 +30,8 @@ interface PurchaseLine {
   stockMinor: number;
   /** false where nobody has told a price: it counts as nothing, and is said */
   priced: boolean;
+  /** the record on the shelf it is bought as; null for small things the shelf does not know */
+  of: { kind: 'unit' | 'part'; id: string } | null;
 }
 
 export interface Purchase {
@@ -57,6 +59,7 @@ interface Good {
   packSize: number;
   packPriceMinor: number;
   priced: boolean;
+  of: PurchaseLine['of'];
 }
 
 const ofUnit = (unit: Unit): Good => ({
@@ -66,6 +69,7 @@ const ofUnit = (unit: Unit): Good => ({
   packSize: packSizeOf(unit),
   packPriceMinor: unit.priceMinor ?? 0,
   priced: unit.priceMinor !== null,
+  of: { kind: 'unit', id: unit.id },
 });
 const ofPart = (part: Part): Good => ({
   name: part.name,
@@ -74,6 +78,7 @@ const ofPart = (part: Part): Good => ({
   packSize: part.packSize,
   packPriceMinor: part.priceMinor ?? 0,
   priced: part.priceMinor !== null,
+  of: { kind: 'part', id: part.id },
 });
 const ofHardware = (id: HardwareId, size?: string): Good => ({
   name: size ? `${size} ${HARDWARE[id].name}` : HARDWARE[id].name,
@@ -82,6 +87,7 @@ const ofHardware = (id: HardwareId, size?: string): Good => ({
   packSize: 1,
   packPriceMinor: 0,
   priced: false,
+  of: null,
 });
 
 function goodOf({ item }: Pick<Need, 'item'>, shelf: ShelfLookup): Good | null {

@@ -6,7 +6,9 @@ import { readDocument } from '@/core/document/read';
 import { productionIdSchema } from '@/core/ids';
 import { REGION_IDS } from '@/core/electrics/region';
 import { accept, type Problem, type Result } from '@/core/result';
+import { bringing, withOwn } from '@/core/shelf/own';
 import { nightFerry, typicalStock } from '@/demo/nightFerry';
+import { ownShelfOf } from './ownShelf';
 import type { ProductionRepository } from './repository';
 import type { Stored } from './stored';
 import { movedOn, saveEdits, type SaveOutcome, type SaveRequest } from './save';
@@ -15,6 +17,8 @@ export const createSchema = z.object({
   name: z.string().trim().min(1, 'Give the production a name').max(120),
   region: z.enum(REGION_IDS),
   currency: z.string().regex(/^[A-Z]{3}$/, 'Three capital letters, such as EUR'),
+  /** puts what its owner has at home on its shelf */
+  own: z.boolean().default(false),
 });
 
 export const sinceSchema = z.object({
@@ -78,8 +82,10 @@ export function productionService(repository: ProductionRepository) {
   };
 
   const insertCopy = (document: Production) => insertUnderFreeId(repository, document);
+  const home = ownShelfOf(repository);
 
   return {
+    ...home,
     ...demoOf(repository),
     list: repository.list,
     find,
@@ -87,10 +93,13 @@ export function productionService(repository: ProductionRepository) {
     takeBack: repository.takeBack,
 
     /** A new production begins with a shelf of typical units, so that a build can start at once. */
-    create: async (given: z.infer<typeof createSchema>) => {
+    create: async (given: z.input<typeof createSchema>) => {
       const ids = { production: nanoid(12), circuit: nanoid(8) };
       const blank = blankProduction(ids, given.name, given.region, given.currency);
-      return insertCopy({ ...blank, ...typicalStock() });
+      const begun = { ...blank, ...typicalStock() };
+      if (!given.own) return insertCopy(begun);
+      const own = bringing(begun.shelf, given.currency, await home.ownShelf(), () => nanoid(10));
+      return insertCopy({ ...begun, shelf: withOwn(begun.shelf, own) });
     },
 
     /** Imports a document as a production of its own; nothing that is stored changes. */

@@ -3,6 +3,7 @@ import { amountText, type Purchase } from '@/core/shop/purchase';
 import type { Piece } from '@/core/build/pieces';
 import { moneyFormatter, shopLength, type UnitSystem } from '@/core/quantity';
 import { useProduction } from '../store/context';
+import { useEdits } from '../store/useEdits';
 import { useDevice } from '@/ui/device';
 import { Heads } from '@/ui/Heads';
 
@@ -94,22 +95,43 @@ interface MoneyRowProps {
   units: UnitSystem;
 }
 
-const MoneyRow = ({ line, money, units }: MoneyRowProps) => (
-  <tr>
-    <td>
-      {line.name}
-      <span className="block text-[12.5px] text-ink-soft">{line.why}</span>
-    </td>
-    <td className="num">{amountText(line.needed, line.measure, units)}</td>
-    <td className="num">{amountText(line.onHand, line.measure, units)}</td>
-    <td className="num">
-      {line.packsNow} of {amountText(line.packSize, line.measure, units)}
-    </td>
-    <td className="num">{amountText(line.leftOver, line.measure, units)}</td>
-    <td className="num">{line.priced ? money(line.spentNowMinor) : 'no price'}</td>
-    <td className="num">{line.priced ? money(line.fullMinor) : '–'}</td>
-  </tr>
-);
+function MoneyRow({ line, money, units }: MoneyRowProps) {
+  const edits = useEdits();
+  const { of, needed, onHand } = line;
+  const owned = () =>
+    of &&
+    edits.record(of.kind, of.id, `${line.name} on hand`, (draft) => {
+      draft.onHand = needed;
+    });
+  return (
+    <tr data-line={line.key}>
+      <td>
+        {line.name}
+        <span className="block text-[12.5px] text-ink-soft">{line.why}</span>
+      </td>
+      <td className="num">{amountText(needed, line.measure, units)}</td>
+      <td className="num">
+        {amountText(onHand, line.measure, units)}
+        {of && onHand < needed && (
+          <button
+            type="button"
+            className="no-print ml-2 underline decoration-dotted"
+            aria-label={`I own what it takes of ${line.name}`}
+            onClick={owned}
+          >
+            I own it
+          </button>
+        )}
+      </td>
+      <td className="num">
+        {line.packsNow} of {amountText(line.packSize, line.measure, units)}
+      </td>
+      <td className="num">{amountText(line.leftOver, line.measure, units)}</td>
+      <td className="num">{line.priced ? money(line.spentNowMinor) : 'no price'}</td>
+      <td className="num">{line.priced ? money(line.fullMinor) : '–'}</td>
+    </tr>
+  );
+}
 
 interface SumsProps {
   purchase: Purchase;

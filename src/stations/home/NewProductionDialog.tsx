@@ -10,6 +10,7 @@ interface Answers {
   name: string;
   region: string;
   currency: string;
+  own: boolean;
 }
 
 const CURRENCIES = [
@@ -31,7 +32,7 @@ export default function NewProductionDialog({ onClose }: { onClose: () => void }
   const router = useRouter();
   const [problem, setProblem] = useState<string | null>(null);
   const { register, handleSubmit, formState } = useForm<Answers>({
-    defaultValues: { name: '', region: 'eu-230-50', currency: 'EUR' },
+    defaultValues: { name: '', region: 'eu-230-50', currency: 'EUR', own: true },
   });
   const make = async (answers: Answers) => {
     const outcome = await requestJson('POST', '/api/productions', answers);
@@ -78,6 +79,10 @@ export default function NewProductionDialog({ onClose }: { onClose: () => void }
               <option key={currency}>{currency}</option>
             ))}
           </select>
+        </label>
+        <label className="flex items-center gap-2">
+          <input type="checkbox" className="accent-brass" {...register('own')} />
+          What I own comes onto its shelf, if I have kept it for every production
         </label>
         <p className="text-sm text-ink-soft">
           It begins with a shelf of typical bulbs and parts; put in your own prices.

@@ -5,9 +5,11 @@ import { ScanText } from 'lucide-react';
 import { useState } from 'react';
 import { CATEGORIES, type Category } from '@/core/units/unit';
 import { Sheets } from '@/ui/Sheets';
+import { useKept } from '@/ui/useKept';
 import { useWorkplace } from '../shell/useWorkplace';
 import { useProduction } from '../store/context';
 
+const OwnSheet = lazyPanel(() => import('./OwnSheet'));
 const PartTable = lazyPanel(() => import('./PartTable'));
 const UnitTable = lazyPanel(() => import('./UnitTable'));
 const CompareSheet = dynamic(() => import('./CompareSheet'), { ssr: false });
@@ -16,6 +18,7 @@ const ColourSheet = dynamic(() => import('./ColourSheet'), { ssr: false });
 const ReadDialog = lazyPanel(() => import('./ReadDialog'));
 
 const SHEETS = [
+  ['own', 'What I own'],
   ['bulbs', 'Bulbs'],
   ['units', 'Tape, tubes, panels'],
   ['parts', 'Materials and parts'],
@@ -30,7 +33,11 @@ const OTHERS = CATEGORIES.filter((category) => !BULBS.includes(category));
 export function ShelfStation() {
   const { shotId, build } = useWorkplace();
   const document = useProduction((state) => state.document);
-  const [sheet, setSheet] = useState<(typeof SHEETS)[number][0]>('bulbs');
+  const [sheet, setSheet] = useKept<(typeof SHEETS)[number][0]>(
+    'shelf',
+    SHEETS.map(([id]) => id),
+    'bulbs',
+  );
   const [reading, setReading] = useState(false);
   const shot = document.shots.find(({ id }) => id === shotId);
   const shotCctK = shot?.cctK ?? null;
@@ -55,6 +62,7 @@ export function ShelfStation() {
           </>
         }
       >
+        {sheet === 'own' && <OwnSheet onRead={() => setReading(true)} />}
         {sheet === 'bulbs' && <UnitTable name="Bulbs" categories={BULBS} shotCctK={shotCctK} />}
         {sheet === 'units' && (
           <UnitTable
