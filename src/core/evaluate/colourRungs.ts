@@ -1,6 +1,7 @@
 import { clashOf, mired } from '../colour/mired';
 import type { Circuit } from '../location/circuit';
-import { CRI_GATE, USE_NAMES, type Shot } from '../location/shot';
+import { type Shot } from '../location/shot';
+import { CRI_GATE, USE_NAMES } from '../location/use';
 import type { Finding } from '../findings/finding';
 import { isCleanExposure, mainsFlickerHz, nearestCleanShutter } from '../flicker/shutter';
 import type { ResolvedBuild } from '../build/resolvedBuild';

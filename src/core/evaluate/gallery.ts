@@ -1,6 +1,7 @@
 import type { Build, Production } from '../document/production';
 import type { View } from '../drawing/drawing';
 import { FORMS } from '../forms';
+import { madeFor } from '../location/use';
 import type { FormDefinition, Gallery } from '../forms/form';
 import { Derivations } from './derive';
 import { begunBuild, starterParameters } from './starter';
@@ -16,12 +17,14 @@ export interface GalleryEntry extends Gallery {
   parameters: Build['parameters'];
   view: View;
   softnessDeg: number;
+  /** ± over the coverage */
+  evennessStops: number;
   marginStops: number | null;
   fullMinor: number;
   hours: number;
   massKg: number;
   /** the shot's needs it meets as it starts */
-  meets: { use: boolean; softness: boolean; light: boolean; budget: boolean };
+  meets: { use: boolean; softness: boolean; evenness: boolean; light: boolean; budget: boolean };
 }
 
 /** A form begun with parts from the shelf and worked out for a shot. */
@@ -52,13 +55,15 @@ export function galleryEntry(
     parameters,
     view: { ...drawing.views[0]!, dimensions: [], handles: [] },
     softnessDeg: light.angleDeg,
+    evennessStops: light.evenness.plusMinusStops,
     marginStops,
     fullMinor: purchase.fullMinor,
     hours: steps.reduce((sum, { minutes }) => sum + minutes, 0) / 60,
     massKg,
     meets: {
-      use: form.gallery.goodFor.includes(shot.use),
+      use: madeFor(form.gallery.goodFor, shot.use),
       softness: light.angleDeg >= shot.softnessDeg,
+      evenness: light.evenness.plusMinusStops <= shot.evennessStops,
       light: marginStops !== null && marginStops > -0.25,
       budget: shot.budgetMinor === null || purchase.fullMinor <= shot.budgetMinor,
     },

@@ -1,4 +1,5 @@
 import type { Shot } from '../location/shot';
+import { JUDGED } from '../location/use';
 import type { Finding } from '../findings/finding';
 import type { ResolvedBuild } from '../build/resolvedBuild';
 import { stopsInWords, threeFigures } from '../quantity';
@@ -11,7 +12,7 @@ export function lightFindings(light: LightResult, resolved: ResolvedBuild, shot:
     ...outside(light, resolved),
     ...shortOfLight(light, resolved),
     ...hard(light, resolved, shot),
-    ...dotted(light, resolved),
+    ...dotted(light, resolved, shot),
     ...uneven(light, resolved, shot),
   ];
 }
@@ -68,15 +69,19 @@ function hard(light: LightResult, resolved: ResolvedBuild, shot: Shot): Finding[
   ];
 }
 
-function dotted(light: LightResult, resolved: ResolvedBuild): Finding[] {
+function dotted(light: LightResult, resolved: ResolvedBuild, shot: Shot): Finding[] {
   if (!light.shadows.separate) return [];
+  const apart = `${threeFigures(light.shadows.stepM * 1000)} mm apart`;
+  const seen = JUDGED[shot.use].person
+    ? `a nose throws edges ${apart}, and the eyes show a ring of dots`
+    : `whatever stands 25 mm before ${JUDGED[shot.use].subject} throws edges ${apart}`;
   return [
     {
       id: 'light.separate-shadows',
       topic: 'softness',
       severity: 'look',
       title: 'Several thin shadows',
-      message: `The gaps are ${threeFigures(light.shadows.gapInGlobes)} globes wide: a nose throws edges ${threeFigures(light.shadows.stepM * 1000)} mm apart, and the eyes show a ring of dots. More bulbs, or a layer in front, joins them.`,
+      message: `The gaps are ${threeFigures(light.shadows.gapInGlobes)} globes wide: ${seen}. More bulbs, or a layer in front, joins them.`,
       limit: 'a gap of one globe',
       source: 'Common practice',
       where: resolved.lampsAt,
@@ -92,10 +97,10 @@ function uneven(light: LightResult, resolved: ResolvedBuild, shot: Shot): Findin
       id: 'light.uneven',
       topic: 'evenness',
       severity: 'look',
-      title: 'Uneven over the shot',
+      title: `Uneven over ${JUDGED[shot.use].subject}`,
       message: `± ${threeFigures(plusMinusStops)} stops over the coverage where ± ${shot.evennessStops} is allowed. Move the light back, or light from two sides.`,
       limit: `± ${shot.evennessStops} stops`,
-      source: '± ½ stop for a painted flat, common practice',
+      source: JUDGED[shot.use].evenSource,
       where: { field: 'shot.coverageWidthM', drawing: resolved.lampsAt.drawing },
     },
   ];

@@ -4,6 +4,7 @@ import type { ResolvedBuild } from '../build/resolvedBuild';
 import { fNumberFor, isoSpeedFor } from '../light/exposure';
 import { estimateWithin, stackLayers } from '../light/mouth';
 import { nearestMark } from '../light/softness';
+import { JUDGED, USE_NAMES } from '../location/use';
 import type { Origin } from '../origin';
 import { show, showText, stopsInWords, threeFigures } from '../quantity';
 import type { LightResult } from './light';
@@ -179,15 +180,24 @@ const untilSimulated = (light: LightResult, { mouth }: ResolvedBuild): string =>
 
 export function softnessRung(light: LightResult, resolved: ResolvedBuild, shot: Shot): Readout {
   const { angleDeg, noseHalfShadowM, shadows } = light;
+  const { person, by } = JUDGED[shot.use];
   const enough = angleDeg >= shot.softnessDeg;
-  const verdict = enough ? 'soft enough' : `wanted ${Math.round(shot.softnessDeg)}°`;
+  const verdict = !enough
+    ? `wanted ${Math.round(shot.softnessDeg)}°`
+    : by.includes('softness')
+      ? 'soft enough'
+      : `${USE_NAMES[shot.use]} is not judged by it`;
   const across = Math.min(light.seen.widthM, light.seen.heightM);
   return {
     id: 'softness',
     label: 'Softness',
     value: toRadians(angleDeg),
     dimension: 'angle',
-    second: { value: noseHalfShadowM, dimension: 'length', label: 'nose half-shadow' },
+    second: {
+      value: noseHalfShadowM,
+      dimension: 'length',
+      label: person ? 'nose half-shadow' : 'half-shadow, 25 mm before it',
+    },
     target: { value: toRadians(shot.softnessDeg), dimension: 'angle', label: 'wanted' },
     words: `${verdict}${shadows.separate ? ', separate edges' : ''}; like ${nearestMark(angleDeg)}`,
     state: enough && !shadows.separate ? 'ok' : 'look',
@@ -199,7 +209,13 @@ export function softnessRung(light: LightResult, resolved: ResolvedBuild, shot: 
       inputs: [
         given('D', 'width of the front its light is spread over', across, 'length', 'computed'),
         given('d', 'distance from where light leaves', shot.distanceM, 'length'),
-        given('b', 'nose to cheek', 0.025, 'length', 'typical'),
+        given(
+          'b',
+          person ? 'nose to cheek' : 'an edge before what is lit',
+          0.025,
+          'length',
+          'typical',
+        ),
       ],
       source: 'Similar triangles; gap rule is common practice',
       leavesOut: `${untilSimulated(light, resolved)}The dark middle of a ring: its shadow is softer at the rim than a full disc’s.`,
@@ -222,8 +238,7 @@ export function evennessRung(light: LightResult, resolved: ResolvedBuild, shot: 
       given('h', 'coverage height', shot.coverageHeightM, 'length'),
       given('d', 'distance', shot.distanceM, 'length'),
     ],
-    source:
-      'Illuminance at the middle of each cell; ± ½ stop for a painted flat is common practice',
+    source: `Illuminance at the middle of each cell; ${JUDGED[shot.use].evenSource}`,
     leavesOut: `${untilSimulated(light, resolved)}The light is taken to face the middle of a flat target squarely.`,
   };
   if (light.totalLx <= 0) return unknownReadout(id, label, dimension, NO_LIGHT, working);

@@ -1,6 +1,7 @@
 import type * as z from 'zod/mini';
 import type { Circuit } from '../location/circuit';
-import type { Shot, Use } from '../location/shot';
+import type { Shot } from '../location/shot';
+import type { Use } from '../location/use';
 import type { PartId, UnitId } from '../ids';
 import type { Part, Role } from '../materials/part';
 import type { TakesId } from '../materials/takes';

@@ -3,28 +3,7 @@ import { EMISSION_NAMES } from '../colour/emission';
 import { choice, colourTemperature, defineRecord, maybeMoney, measured } from '../record/define';
 import { list, note, text } from '../schema';
 import { shotIdSchema } from '../ids';
-
-export const USES = ['face', 'wash', 'insert', 'edge', 'dressing', 'overhead'] as const;
-export type Use = (typeof USES)[number];
-
-export const USE_NAMES: Record<Use, string> = {
-  face: 'a face',
-  wash: 'a backdrop',
-  insert: 'an insert',
-  edge: 'an edge light',
-  dressing: 'set dressing',
-  overhead: 'an overhead scene',
-};
-
-/** Lowest CRI a use can live with [common practice, docs/model/units.md]. */
-export const CRI_GATE: Record<Use, number> = {
-  face: 90,
-  insert: 90,
-  overhead: 90,
-  wash: 80,
-  edge: 80,
-  dressing: 80,
-};
+import { USES } from './use';
 
 /** Light that is there anyway, and falls on the subject too: a table lamp, a window, the ceiling. */
 export const ROOM_LIGHT_RECORD = defineRecord({

@@ -1,7 +1,8 @@
 import { subjectM } from '../build/front';
 import type { ResolvedBuild } from '../build/resolvedBuild';
 import { uprightAt, type Thing } from '../build/things';
-import type { Shot, Use } from '../location/shot';
+import type { Shot } from '../location/shot';
+import type { Use } from '../location/use';
 
 /** Who or what stands in the light: people, or scenery and props. */
 const WHO: Record<Use, Pick<Thing, 'name' | 'burns'>> = {
@@ -9,6 +10,7 @@ const WHO: Record<Use, Pick<Thing, 'name' | 'burns'>> = {
   edge: { name: 'person', burns: 'skin' },
   overhead: { name: 'person', burns: 'skin' },
   wash: { name: 'backdrop', burns: 'cloth' },
+  green: { name: 'green screen', burns: 'cloth' },
   insert: { name: 'subject', burns: 'wood' },
   dressing: { name: 'set', burns: 'cloth' },
 };

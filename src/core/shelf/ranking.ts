@@ -1,6 +1,7 @@
 import { mired } from '../colour/mired';
 import type { Shelf } from './shelf';
-import { CRI_GATE, type Shot } from '../location/shot';
+import { type Shot } from '../location/shot';
+import { CRI_GATE } from '../location/use';
 import type { Origin } from '../origin';
 import { minorPerKilolumen, oneOf } from '../units/effective';
 import type { Unit } from '../units/unit';

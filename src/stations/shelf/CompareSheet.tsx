@@ -8,7 +8,8 @@ import {
   Tooltip,
 } from 'chart.js';
 import { cctCss } from '@/core/colour/display';
-import { CRI_GATE, type Shot } from '@/core/location/shot';
+import { type Shot } from '@/core/location/shot';
+import { CRI_GATE } from '@/core/location/use';
 import { moneyFormatter } from '@/core/quantity';
 import { COLOUR_TOLERANCE_MIRED, rankShelf, type Ranked } from '@/core/shelf/ranking';
 import { Heads } from '@/ui/Heads';

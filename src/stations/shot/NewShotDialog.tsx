@@ -6,7 +6,8 @@ import * as z from 'zod';
 import { addRecord } from '@/core/document/edit';
 import { blankShot } from '@/core/document/blank';
 import { freeName } from '@/core/document/records';
-import { USES, USE_NAMES, type Shot, type Use } from '@/core/location/shot';
+import { type Shot } from '@/core/location/shot';
+import { USES, USE_NAMES, type Use } from '@/core/location/use';
 import { parseQuantity } from '@/core/quantity';
 import { useDevice } from '@/ui/device';
 import { Dialog } from '@/ui/Dialog';
@@ -17,6 +18,13 @@ import { useProductionStore } from '../store/context';
 const USUAL: Record<Use, Partial<Shot>> = {
   face: {},
   wash: { coverageWidthM: 3, coverageHeightM: 2, softnessDeg: 0 },
+  green: {
+    coverageWidthM: 3,
+    coverageHeightM: 2,
+    softnessDeg: 0,
+    evennessStops: 0.25,
+    cctK: 5600,
+  },
   insert: { coverageWidthM: 0.4, coverageHeightM: 0.3, fNumber: 5.6 },
   edge: { coverageWidthM: 1, coverageHeightM: 1.8, softnessDeg: 5, evennessStops: 1 },
   dressing: { coverageWidthM: 1, coverageHeightM: 1, softnessDeg: 0, evennessStops: 1.5 },

@@ -1,5 +1,6 @@
 'use client';
-import { CRI_GATE, type Shot } from '@/core/location/shot';
+import { type Shot } from '@/core/location/shot';
+import { CRI_GATE } from '@/core/location/use';
 import { shotTargetLx } from '@/core/evaluate/light';
 import { isCleanExposure, mainsFlickerHz, nearestCleanShutter } from '@/core/flicker/shutter';
 import { exposureTimeS } from '@/core/light/exposure';

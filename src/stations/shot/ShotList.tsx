@@ -1,5 +1,5 @@
 'use client';
-import { USE_NAMES } from '@/core/location/shot';
+import { USE_NAMES } from '@/core/location/use';
 import { shotTargetLx } from '@/core/evaluate/light';
 import { show, showText } from '@/core/quantity';
 import { useDevice } from '@/ui/device';

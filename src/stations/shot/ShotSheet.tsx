@@ -1,6 +1,7 @@
 'use client';
 import { useState } from 'react';
-import { SHOT_RECORD, USES, USE_NAMES, type Shot } from '@/core/location/shot';
+import { SHOT_RECORD, type Shot } from '@/core/location/shot';
+import { USES, USE_NAMES } from '@/core/location/use';
 import { removeShot } from '@/core/document/records';
 import { lazyPanel } from '@/ui/lazyPanel';
 import { ChoiceField } from '@/ui/fields/ChoiceField';
