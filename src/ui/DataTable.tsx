@@ -8,6 +8,7 @@ import {
   type ColumnDef,
   type SortingState,
 } from '@tanstack/react-table';
+import { Explained } from './Explained';
 
 export interface DataColumn<T> {
   id: string;
@@ -129,15 +130,17 @@ function SortHead<T>({ column, first, order, onSort }: SortHeadProps<T>) {
       className={`${column.words || first ? '' : '!text-right'} ${column.className ?? ''}`}
       aria-sort={order === 'asc' ? 'ascending' : order === 'desc' ? 'descending' : undefined}
     >
-      <button
-        type="button"
-        className="inline-flex items-center gap-0.5 font-semibold whitespace-nowrap"
-        onClick={onSort}
-      >
-        {column.header}
-        {order === 'asc' && <ArrowUp size={13} aria-hidden />}
-        {order === 'desc' && <ArrowDown size={13} aria-hidden />}
-      </button>
+      <Explained term={column.header}>
+        <button
+          type="button"
+          className="inline-flex items-center gap-0.5 font-semibold whitespace-nowrap"
+          onClick={onSort}
+        >
+          {column.header}
+          {order === 'asc' && <ArrowUp size={13} aria-hidden />}
+          {order === 'desc' && <ArrowDown size={13} aria-hidden />}
+        </button>
+      </Explained>
     </th>
   );
 }

@@ -45,6 +45,8 @@ export function colourRung(light: LightResult, resolved: ResolvedBuild, shot: Sh
   if (cctK === null) return unknownReadout(id, label, dimension, 'choose a lamp first', working);
   const clash = clashOf(shift);
   const direction = shift > 0 ? 'warmer' : 'cooler';
+  const least = Math.min(...resolved.groups.map(({ unit }) => unit.criRa.value));
+  const dull = least < CRI_GATE[shot.use] ? `, but renders Ra ${Math.round(least)}` : '';
   return {
     id,
     label,
@@ -53,8 +55,8 @@ export function colourRung(light: LightResult, resolved: ResolvedBuild, shot: Sh
     target: { value: shot.cctK, dimension, label: 'shot' },
     words:
       clash === 'unseen'
-        ? 'matches the shot'
-        : `${Math.round(Math.abs(shift))} mired ${direction}, ${clash}`,
+        ? `matches the shot${dull}`
+        : `${Math.round(Math.abs(shift))} mired ${direction}, ${clash}${dull}`,
     state: clash === 'unseen' || clash === 'slight' ? 'ok' : 'look',
     origin,
     working,

@@ -15,6 +15,7 @@ import { colourRung } from './colourRungs';
 import { findBuild } from './context';
 import { costRung, heatRung, powerRung } from './costRungs';
 import { Derivations, type LightAsked } from './derive';
+import { rungMarked } from './marks';
 import { glowOf } from './glow';
 import type { LightResult } from './light';
 import { evennessRung, lightRung, softnessRung, stopsRung } from './lightRungs';
@@ -171,7 +172,9 @@ function workOut(
     kind: 'worked out',
     buildId: build.id,
     formId: form.id,
-    rungs: [...ladder.lit, parts.flicker, ...ladder.run, ladder.cost],
+    rungs: [...ladder.lit, parts.flicker, ...ladder.run, ladder.cost].map((rung) =>
+      rungMarked(rung, findings),
+    ),
     findings,
     facts: [...resolved.facts, ...supportFacts(resolved)],
     pieces: resolved.pieces,
@@ -234,6 +237,7 @@ function contenderOf(
     illuminanceLx: light.totalLx,
     exposureTimeS: light.exposureTimeS,
     angleDeg: light.angleDeg,
+    separate: light.shadows.separate,
     approach: way.reverse(),
     illuminanceAt: light.axisLx,
   };

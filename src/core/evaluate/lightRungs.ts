@@ -1,7 +1,7 @@
 import { toRadians } from '../angle';
 import type { Shot } from '../location/shot';
 import type { ResolvedBuild } from '../build/resolvedBuild';
-import { fNumberFor, isoSpeedFor } from '../light/exposure';
+import { fNumberFor, isoSpeedFor, isoText } from '../light/exposure';
 import { estimateWithin, stackLayers } from '../light/mouth';
 import { nearestMark } from '../light/softness';
 import { JUDGED, USE_NAMES } from '../location/use';
@@ -163,13 +163,6 @@ export function stopsRung(light: LightResult, resolved: ResolvedBuild, shot: Sho
     origin: leastSure([fluxOrigin(resolved), 'computed']),
     working,
   };
-}
-
-/** ISO speeds step in thirds of a stop; the nearest is what a camera offers. */
-export function isoText(isoSpeed: number): string {
-  const steps = Math.round(Math.log2(isoSpeed / 100) * 3);
-  const exact = 100 * 2 ** (steps / 3);
-  return String(Number(exact.toPrecision(2)));
 }
 
 /** What is said of figures that hang on how a mouth glows, while that is not known. */

@@ -77,10 +77,13 @@ export const ofStation = (
 export const ofRung = (findings: readonly Finding[], rung: string): Finding[] =>
   findings.filter(({ topic }) => TOPICS[topic].rung === rung);
 
-/** The worst severity present; `ok` for none. */
-export function worst(findings: readonly Finding[]): Severity {
-  return findings.reduce<Severity>(
-    (found, { severity }) => (RANK[severity] < RANK[found] ? severity : found),
+/** The worst of several; `ok` for none. */
+export const worstOf = (severities: readonly Severity[]): Severity =>
+  severities.reduce<Severity>(
+    (found, severity) => (RANK[severity] < RANK[found] ? severity : found),
     'ok',
   );
-}
+
+/** The worst severity present; `ok` for none. */
+export const worst = (findings: readonly Finding[]): Severity =>
+  worstOf(findings.map(({ severity }) => severity));

@@ -43,3 +43,10 @@ export const stopsBetween = (levelLx: number, referenceLx: number): number =>
 /** Exposure value at ISO 100 of an illuminance: log2(E·100/C). */
 export const exposureValue100 = (illuminanceLx: number, calibrationLxS: number): number =>
   Math.log2((illuminanceLx * 100) / calibrationLxS);
+
+/** ISO speeds step in thirds of a stop; the nearest is what a camera offers. */
+export function isoText(isoSpeed: number): string {
+  const steps = Math.round(Math.log2(isoSpeed / 100) * 3);
+  const exact = 100 * 2 ** (steps / 3);
+  return String(Number(exact.toPrecision(2)));
+}

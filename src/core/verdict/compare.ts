@@ -1,5 +1,5 @@
 import type { Shot } from '../location/shot';
-import { isoSpeedFor, stopsBetween } from '../light/exposure';
+import { isoSpeedFor, stopsBetween, isoText } from '../light/exposure';
 import { angularSizeDeg } from '../light/softness';
 import { formatMoney, show, showText } from '../quantity';
 import { FEATURES, fixtureIlluminanceLx, type Feature, type Fixture } from './fixture';
@@ -10,6 +10,8 @@ export interface Contender {
   illuminanceLx: number;
   exposureTimeS: number;
   angleDeg: number;
+  /** its lamps throw shadows apart from one another */
+  separate: boolean;
   fullMinor: number;
   spentNowMinor: number;
   dimmable: boolean;
@@ -108,6 +110,10 @@ export function softnessWords(ratio: number): string {
   return ratio < 1 / EQUALLY_SOFT ? 'harder' : 'equally soft';
 }
 
+/** As wide is not as soft where the lamps show one by one. */
+const softnessSaid = (ratio: number, separate: boolean): string =>
+  separate ? `with several thin shadows where the other has one` : softnessWords(ratio);
+
 /** The verdict in one breath: light, softness, money, and the camera setting that lives with it. */
 function sentenceOf(
   contender: Contender,
@@ -126,8 +132,8 @@ function sentenceOf(
     found.priceShare === null
       ? `for ${formatMoney(contender.fullMinor, currency)}`
       : `for ${percent(found.priceShare)} of the price`;
-  const iso = `ISO ${Math.round(found.isoToEqual)}`;
-  return `${place} ${name} is ${level} the ${lowerFirst(fixture.name)}, ${softnessWords(found.softnessRatio)}, ${money}. At ${iso} you make f/${shot.fNumber}.`;
+  const iso = `ISO ${isoText(found.isoToEqual)}`;
+  return `${place} ${name} is ${level} the ${lowerFirst(fixture.name)}, ${softnessSaid(found.softnessRatio, contender.separate)}, ${money}. At ${iso} you make f/${shot.fNumber}.`;
 }
 
 const percent = (share: number) =>

@@ -16,6 +16,7 @@ const point = (lxAtShot: number, over: Partial<Contender> = {}): Contender => {
     illuminanceLx: lxAtShot,
     exposureTimeS: 0.02,
     angleDeg: 41,
+    separate: false,
     fullMinor: 2421,
     spentNowMinor: 1800,
     dimmable: false,
@@ -72,6 +73,11 @@ describe('comparison', () => {
     expect(sentence).toMatch(
       /^At 1\.20 m your bulb ring is 2\.1 stops under the 60 W daylight monolight with 90 cm dome, equally soft, for 9\.0 % of the price\. At ISO \d+ you make f\/2\.8\.$/,
     );
+  });
+  test('lamps that show one by one are never called equally soft', () => {
+    const { sentence } = compare(point(lx, { separate: true }), dome, shot, document);
+    expect(sentence).toContain('several thin shadows');
+    expect(sentence).not.toContain('soft,');
   });
   test('no light yet is said as such', () => {
     const found = compare(point(0), dome, shot, document);

@@ -55,7 +55,7 @@ export default function FormDialog({ build, shotId, onClose }: FormDialogProps) 
       <FormGallery
         shotId={shotId}
         current={build?.form}
-        action={build ? 'Make it a' : 'Start a'}
+        action={build ? 'Make it' : 'Start'}
         onPick={(entry) => (build ? turn(entry, build) : start(entry))}
       />
     </Dialog>

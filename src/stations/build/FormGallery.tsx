@@ -1,18 +1,23 @@
 'use client';
+import { Eye } from 'lucide-react';
 import { useState } from 'react';
 import type { GalleryEntry } from '@/core/evaluate/gallery';
+import { JUDGED, type Use } from '@/core/location/use';
 import { moneyFormatter, stopsInWords } from '@/core/quantity';
 import { QUIET_VIEW, ViewDrawing } from '@/ui/drawing/ViewDrawing';
 import { useEngine } from '../shell/useEngine';
 import { useProduction } from '../store/context';
 
-const NEEDS = [
-  ['use', 'made for this use'],
-  ['softness', 'soft enough'],
-  ['light', 'bright enough'],
-  ['budget', 'within the budget'],
-] as const;
-type Need = (typeof NEEDS)[number][0];
+const NEEDS = {
+  use: 'made for this use',
+  softness: 'soft enough',
+  evenness: 'even enough',
+  light: 'bright enough',
+  budget: 'within the budget',
+};
+type Need = keyof typeof NEEDS;
+/** What is asked of a form for a use: softness of a face, evenness of a backdrop. */
+const needsOf = (use: Use): Need[] => ['use', ...JUDGED[use].by, 'light', 'budget'];
 
 const SKILL = ['', 'no practice', 'some practice', 'patient hands'] as const;
 
@@ -27,6 +32,7 @@ interface FormGalleryProps {
 /** Every form as it would begin for this shot: drawn, weighed, timed and priced from the shelf. */
 export function FormGallery({ shotId, current, action, onPick }: FormGalleryProps) {
   const document = useProduction((state) => state.document);
+  const use = document.shots.find(({ id }) => id === shotId)?.use ?? 'face';
   const [wanted, setWanted] = useState<readonly Need[]>([]);
   const { answer, busy } = useEngine(
     (engine) => engine.gallery(document, shotId),
@@ -39,7 +45,7 @@ export function FormGallery({ shotId, current, action, onPick }: FormGalleryProp
   return (
     <section aria-label="Forms" aria-busy={busy}>
       <div role="group" aria-label="Show only forms that are" className="flex flex-wrap gap-2">
-        {NEEDS.map(([need, words]) => (
+        {needsOf(use).map((need) => (
           <button
             key={need}
             type="button"
@@ -47,7 +53,7 @@ export function FormGallery({ shotId, current, action, onPick }: FormGalleryProp
             className={`press text-[13px] ${wanted.includes(need) ? 'press-main' : ''}`}
             onClick={() => toggle(need)}
           >
-            {words}
+            {NEEDS[need]}
           </button>
         ))}
         <p role="status" className="self-center text-[13px] text-ink-soft">
@@ -67,6 +73,7 @@ export function FormGallery({ shotId, current, action, onPick }: FormGalleryProp
           <Card
             key={entry.formId}
             entry={entry}
+            use={use}
             current={entry.formId === current}
             action={action}
             onPick={onPick}
@@ -79,14 +86,16 @@ export function FormGallery({ shotId, current, action, onPick }: FormGalleryProp
 
 interface CardProps {
   entry: GalleryEntry;
+  use: Use;
   current: boolean;
   action: string;
   onPick: (entry: GalleryEntry) => void;
 }
 
-function Card({ entry, current, action, onPick }: CardProps) {
+function Card({ entry, use, current, action, onPick }: CardProps) {
   const currency = useProduction((state) => state.document.currency);
   const money = moneyFormatter(currency);
+  const { by } = JUDGED[use];
   return (
     <li
       data-form={entry.formId}
@@ -103,11 +112,20 @@ function Card({ entry, current, action, onPick }: CardProps) {
           value={entry.marginStops === null ? '–' : stopsInWords(entry.marginStops)}
           met={entry.meets.light}
         />
-        <Figure
-          name="fills"
-          value={`${entry.softnessDeg.toFixed(0)}°`}
-          met={entry.meets.softness}
-        />
+        {(by.length === 0 || by.includes('softness')) && (
+          <Figure
+            name="fills"
+            value={`${entry.softnessDeg.toFixed(0)}°`}
+            met={by.length === 0 ? undefined : entry.meets.softness}
+          />
+        )}
+        {by.includes('evenness') && (
+          <Figure
+            name="even to"
+            value={`± ${entry.evennessStops.toFixed(entry.evennessStops < 0.1 ? 2 : 1)} stops`}
+            met={entry.meets.evenness}
+          />
+        )}
         <Figure name="in full" value={money(entry.fullMinor)} met={entry.meets.budget} />
         <Figure name="takes" value={`${entry.hours.toFixed(1)} h`} />
         <Figure name="weighs" value={`${entry.massKg.toFixed(1)} kg`} />
@@ -119,11 +137,15 @@ function Card({ entry, current, action, onPick }: CardProps) {
         disabled={current}
         onClick={() => onPick(entry)}
       >
-        {current ? 'This is it' : `${action} ${entry.name.toLowerCase()}`}
+        {current ? 'This is it' : `${action} ${withArticle(entry.name)}`}
       </button>
     </li>
   );
 }
+
+/** “a bulb ring”, “an overhead frame”. */
+const withArticle = (name: string): string =>
+  `${/^[aeiou]/i.test(name) ? 'an' : 'a'} ${name.toLowerCase()}`;
 
 /** A figure of the form; one that misses the shot's need says so in words for readers. */
 function Figure({ name, value, met }: { name: string; value: string; met?: boolean }) {
@@ -132,7 +154,12 @@ function Figure({ name, value, met }: { name: string; value: string; met?: boole
       <dt className="inline text-ink-soft">{name} </dt>
       <dd className="figure inline">
         {value}
-        {met === false && <span className="sr-only">, misses the shot</span>}
+        {met === false && (
+          <>
+            <Eye size={13} aria-hidden className="ml-0.5 inline align-[-2px]" />
+            <span className="sr-only">, misses the shot</span>
+          </>
+        )}
       </dd>
     </div>
   );

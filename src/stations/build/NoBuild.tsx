@@ -29,7 +29,7 @@ export function NoBuild() {
         painted board: three watts each, soft, with a ring in her eyes.
       </p>
       {shot ? (
-        <FormGallery shotId={shot.id} action="Start a" onPick={start} />
+        <FormGallery shotId={shot.id} action="Start" onPick={start} />
       ) : (
         <button type="button" className="press press-main" onClick={() => goTo('shot')}>
           Describe a shot

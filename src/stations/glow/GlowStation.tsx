@@ -1,11 +1,13 @@
 'use client';
 import { useState } from 'react';
 import type { WorkedOut } from '@/core/evaluate/readouts';
+import { JUDGED } from '@/core/location/use';
 import { lazyPanel } from '@/ui/lazyPanel';
 import { Sheets } from '@/ui/Sheets';
 import { WithBuild, type AtHand, type BuildSheet } from '../build/WithBuild';
 import { Tray } from '../build/Tray';
 import { useBuildForm } from '../build/useBuildForm';
+import { useProduction } from '../store/context';
 import { useWorkplace } from '../shell/useWorkplace';
 import { GlowFigures } from './GlowFigures';
 import { Variants } from './Variants';
@@ -29,7 +31,11 @@ export const GlowStation = () => <WithBuild Sheet={GlowSheet} />;
 
 function GlowSheet({ build, readouts }: AtHand) {
   const form = useBuildForm(build);
-  const [sheet, setSheet] = useState('face');
+  const use = useProduction(
+    (state) => state.document.shots.find(({ id }) => id === build.shotId)?.use ?? 'face',
+  );
+  // It opens on what the use is judged by.
+  const [sheet, setSheet] = useState<string>(JUDGED[use].view);
   if (!form) return null;
   return (
     <div className="flex h-full flex-col bg-sheet max-md:h-auto">

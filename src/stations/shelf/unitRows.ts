@@ -41,11 +41,12 @@ export interface UnitRow {
 
 export function unitRow(unit: Unit, shotCctK: number | null): UnitRow {
   const one = oneOf(unit);
+  const each = minorEach(unit);
   return {
     unit,
     one,
     efficacyLmPerW: efficacyLmPerW(one),
-    minorEach: minorEach(unit),
+    minorEach: each === null ? null : Math.round(each),
     minorPerKilolumen: minorPerKilolumen(unit),
     shiftMired: shotCctK === null ? null : mired(one.cctK.value) - mired(shotCctK),
     severity: worst(labelFindings(unit)),

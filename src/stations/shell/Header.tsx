@@ -1,5 +1,5 @@
 'use client';
-import { Lamp, Moon, Redo2, Ruler, Search, Undo2 } from 'lucide-react';
+import { BookOpen, CopyPlus, Lamp, Moon, Redo2, Ruler, Search, Trash2, Undo2 } from 'lucide-react';
 import { useDevice } from '@/ui/device';
 import { useProduction } from '../store/context';
 import { SaveMark } from './SaveMark';
@@ -42,6 +42,20 @@ export function Header({ actions }: { actions: readonly Action[] }) {
           ))}
         </select>
       )}
+      {build && (
+        <>
+          <IconPress
+            label={`Duplicate ${build.name}`}
+            onPress={() => run('copy-build')}
+            Icon={CopyPlus}
+          />
+          <IconPress
+            label={`Delete ${build.name}`}
+            onPress={() => run('delete-build')}
+            Icon={Trash2}
+          />
+        </>
+      )}
       <span className="flex-1" />
       <SaveMark />
       <IconPress
@@ -68,6 +82,12 @@ export function Header({ actions }: { actions: readonly Action[] }) {
         }
         onPress={() => run('theme')}
         Icon={device.theme === 'bench' ? Moon : Lamp}
+      />
+      <IconPress
+        label="What the words mean"
+        onPress={() => run('glossary')}
+        Icon={BookOpen}
+        words="G"
       />
       <IconPress label="Command box" onPress={() => run('commands')} Icon={Search} words="Ctrl K" />
     </header>

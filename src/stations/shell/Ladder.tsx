@@ -5,6 +5,7 @@ import type { Readout } from '@/core/evaluate/readout';
 import { showText } from '@/core/quantity';
 import { clamp } from '@/core/tolerance';
 import { useDevice } from '@/ui/device';
+import { Explained } from '@/ui/Explained';
 import { SeverityMark, severityWord } from '@/ui/Severity';
 import { useProduction } from '../store/context';
 import { shown, shownReadout, type Writing } from './showReadout';
@@ -34,7 +35,7 @@ export function Ladder() {
         <p className="px-4 py-3 text-ink-soft">
           {build
             ? 'This build’s form is not known here. It is kept untouched.'
-            : 'Start a ring from a shot, and its light, power and cost appear on this ladder.'}
+            : 'Start a light from a shot, and what it gives, takes and costs appears on this ladder.'}
         </p>
       )}
       {/* The two uprights of a ladder, with the rungs between them. */}
@@ -63,37 +64,39 @@ const Rung = memo(function Rung({ readout, writing, onOpen }: RungProps) {
   const { figure, unit } = shownReadout(readout, writing);
   const { second, target, state, words, label, id } = readout;
   return (
-    <button
-      type="button"
-      onClick={() => onOpen(id)}
-      aria-haspopup="dialog"
-      data-rung={id}
-      className="min-h-[64px] w-full min-w-0 px-3 py-1.5 text-left hover:bg-brass-wash/60"
-    >
-      <span className="flex items-baseline justify-between gap-2">
-        <span className="text-[13px] font-semibold text-ink-soft">{label}</span>
-        <SeverityMark severity={state} bare />
-      </span>
-      <span className="flex items-baseline gap-1.5 whitespace-nowrap">
-        <span className="figure text-[21px] leading-tight font-medium" data-figure>
-          {figure}
+    <Explained term={label} side="left">
+      <button
+        type="button"
+        onClick={() => onOpen(id)}
+        aria-haspopup="dialog"
+        data-rung={id}
+        className="min-h-[64px] w-full min-w-0 px-3 py-1.5 text-left hover:bg-brass-wash/60"
+      >
+        <span className="flex items-baseline justify-between gap-2">
+          <span className="text-[13px] font-semibold text-ink-soft">{label}</span>
+          <SeverityMark severity={state} bare />
         </span>
-        <span className="text-[13px]">{unit}</span>
-        {second && (
-          <span className="figure truncate pl-1 text-[13px] text-ink-soft">
-            / {showText(shown(second.value, second.dimension, writing))}
+        <span className="flex items-baseline gap-1.5 whitespace-nowrap">
+          <span className="figure text-[21px] leading-tight font-medium" data-figure>
+            {figure}
           </span>
-        )}
-        {readout.marginStops !== undefined && <Notch stops={readout.marginStops} />}
-      </span>
-      <span className="line-clamp-1 text-[12.5px] leading-tight text-ink-soft">
-        {words}
-        {target &&
-          id === 'light' &&
-          ` · target ${showText(shown(target.value, target.dimension, writing))}`}
-      </span>
-      <span className="sr-only">{severityWord(state)}. Opens the working.</span>
-    </button>
+          <span className="text-[13px]">{unit}</span>
+          {second && (
+            <span className="figure truncate pl-1 text-[13px] text-ink-soft">
+              / {showText(shown(second.value, second.dimension, writing))}
+            </span>
+          )}
+          {readout.marginStops !== undefined && <Notch stops={readout.marginStops} />}
+        </span>
+        <span className="line-clamp-1 text-[12.5px] leading-tight text-ink-soft">
+          {words}
+          {target &&
+            id === 'light' &&
+            ` · target ${showText(shown(target.value, target.dimension, writing))}`}
+        </span>
+        <span className="sr-only">{severityWord(state)}. Opens the working.</span>
+      </button>
+    </Explained>
   );
 });
 

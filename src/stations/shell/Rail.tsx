@@ -1,54 +1,17 @@
 'use client';
-import { wireFindings } from '@/core/power/wire';
 import Link from 'next/link';
-import { ofStation, worst, type Severity } from '@/core/findings/finding';
-import type { WorkedOut } from '@/core/evaluate/readouts';
+import { stationMarks, type Mark } from '@/core/evaluate/marks';
 import { Jar } from '@/ui/Jar';
 import { SeverityMark } from '@/ui/Severity';
 import { useProduction } from '../store/context';
-import { STATIONS, type StationId } from './stations';
+import { STATIONS } from './stations';
 import { useWorkplace } from './useWorkplace';
-
-type Mark = Severity | 'empty' | 'started';
-
-/** How far a station has come, from what it holds and what the findings say of it. */
-function useMarks(): Record<StationId, Mark> {
-  const { build, readouts, findings } = useWorkplace();
-  const document = useProduction((state) => state.document);
-  return {
-    shot: document.shots.length === 0 ? 'empty' : worst(ofStation(findings, 'shot')),
-    shelf: document.shelf.units.length === 0 ? 'empty' : worst(ofStation(findings, 'shelf')),
-    build: build === null ? 'empty' : worst(findings),
-    glow: build === null || !readouts ? 'empty' : glowMark(readouts),
-    wire: build === null || !readouts ? 'empty' : worst(wireFindings(findings)),
-    cut:
-      build === null || !readouts
-        ? 'empty'
-        : readouts.cuts.unchosen.length > 0
-          ? 'started'
-          : readouts.cuts.plans.some(
-                (plan) => plan.kind === 'sheet' && plan.nesting.unplaced.length > 0,
-              )
-            ? 'stop'
-            : 'ok',
-    verdict: readouts?.rungs.some(({ value }) => value === null)
-      ? 'started'
-      : build
-        ? 'ok'
-        : 'empty',
-  };
-}
-
-/** The light's own findings and rungs. */
-function glowMark({ rungs, findings }: WorkedOut): Mark {
-  if (rungs.find(({ id }) => id === 'light')?.value == null) return 'started';
-  return worst(ofStation(findings, 'glow'));
-}
 
 /** A maker's folding rule stood on end: one segment a station, a brass joint at the current one. */
 export function Rail({ onFindings }: { onFindings: () => void }) {
-  const { station, goTo, readouts, findings } = useWorkplace();
-  const marks = useMarks();
+  const { station, goTo, build, shotId, readouts, findings } = useWorkplace();
+  const document = useProduction((state) => state.document);
+  const marks = stationMarks({ document, build, readouts, findings, shotId });
   const stops = findings.filter(({ severity }) => severity === 'stop').length;
   const open = findings.filter(({ severity }) => severity !== 'ok').length;
   return (

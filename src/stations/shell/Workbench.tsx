@@ -1,6 +1,14 @@
 'use client';
 import { lazyPanel } from '@/ui/lazyPanel';
-import { createContext, useCallback, useContext, useEffect, useMemo, useState } from 'react';
+import {
+  createContext,
+  useCallback,
+  useContext,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+} from 'react';
 import { ProductionProvider } from '../store/context';
 import type { Initial } from '../store/production';
 import { Header } from './Header';
@@ -8,15 +16,18 @@ import { Ladder } from './Ladder';
 import { Rail } from './Rail';
 import { TroubleStrip } from './TroubleStrip';
 import { useActions } from './useActions';
+import { useFocusKept } from './useFocusKept';
 import { useKeys } from './useKeys';
 import { createPointed, type PointedStore } from './usePointed';
-import { WorkplaceProvider } from './useWorkplace';
+import { useWorkplace, WorkplaceProvider } from './useWorkplace';
 
 const ProductionDialog = lazyPanel(() => import('./ProductionDialog'));
 
 const KeyList = lazyPanel(() => import('./KeyList'));
 
 const FindingsDialog = lazyPanel(() => import('./FindingsDialog'));
+
+const GlossaryDialog = lazyPanel(() => import('./GlossaryDialog'));
 
 const CommandBox = lazyPanel(() => import('./CommandBox'));
 
@@ -45,10 +56,11 @@ export function Workbench({ initial, children }: { initial: Initial; children: R
 
 /** Fetched once the page stands, so that a panel opens as fast as its key is pressed. */
 const fetchPanels = () => {
-  for (const panel of [CommandBox, FindingsDialog, KeyList, ProductionDialog]) panel.fetch();
+  for (const panel of [CommandBox, FindingsDialog, KeyList, ProductionDialog, GlossaryDialog])
+    panel.fetch();
 };
 
-type Panel = 'commands' | 'keys' | 'findings' | 'production' | null;
+type Panel = 'commands' | 'keys' | 'findings' | 'production' | 'glossary' | null;
 
 function Frame({ children }: { children: React.ReactNode }) {
   const [panel, setPanel] = useState<Panel>(null);
@@ -60,11 +72,15 @@ function Frame({ children }: { children: React.ReactNode }) {
       openKeys: () => setPanel('keys'),
       openFindings: () => setPanel('findings'),
       openProduction: () => setPanel('production'),
+      openGlossary: () => setPanel('glossary'),
       say,
     }),
     [],
   );
   const close = useCallback(() => setPanel(null), []);
+  const sheet = useRef<HTMLElement>(null);
+  const { station, build } = useWorkplace();
+  useFocusKept(sheet, station, build?.id, panel);
   const actions = useActions(panels);
   useKeys(actions);
   useEffect(fetchPanels, []);
@@ -78,7 +94,13 @@ function Frame({ children }: { children: React.ReactNode }) {
         <div className="col-span-2 max-lg:col-span-1">
           <Header actions={actions} />
         </div>
-        <main className="relative min-h-0 min-w-0 overflow-y-auto">{children}</main>
+        <main
+          ref={sheet}
+          tabIndex={-1}
+          className="relative min-h-0 min-w-0 overflow-y-auto outline-none"
+        >
+          {children}
+        </main>
         <aside className="min-h-0 border-l border-line max-lg:col-start-2 max-lg:border-t max-lg:border-l-0">
           <Ladder />
         </aside>
@@ -89,6 +111,7 @@ function Frame({ children }: { children: React.ReactNode }) {
       </p>
       {panel === 'commands' && <CommandBox actions={actions} onClose={close} />}
       {panel === 'production' && <ProductionDialog onClose={close} />}
+      {panel === 'glossary' && <GlossaryDialog onClose={close} />}
       {panel === 'keys' && <KeyList actions={actions} onClose={close} />}
       {panel === 'findings' && (
         <FindingsDialog onClose={close} onPoint={pointed.getState().point} />

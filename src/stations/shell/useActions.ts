@@ -15,6 +15,8 @@ export interface Action {
   label: string;
   /** tinykeys notation */
   keys?: string;
+  /** a second key, for keyboards that have it */
+  alsoKeys?: string;
   /** how the key is written in lists */
   keyName?: string;
   run: () => void;
@@ -25,6 +27,7 @@ interface Panels {
   openKeys: () => void;
   openFindings: () => void;
   openProduction: () => void;
+  openGlossary: () => void;
   say: (words: string) => void;
 }
 
@@ -47,13 +50,28 @@ function goingActions({ getState }: Store, { station, build, goTo }: Workplace):
       keyName: key,
       run: () => goTo(id),
     })),
-    { id: 'previous', label: 'Previous build', keys: '[', keyName: '[', run: () => turnTo(-1) },
-    { id: 'next', label: 'Next build', keys: ']', keyName: ']', run: () => turnTo(1) },
+    {
+      id: 'previous',
+      label: 'Previous build',
+      keys: ',',
+      alsoKeys: '[',
+      keyName: ', or [',
+      run: () => turnTo(-1),
+    },
+    {
+      id: 'next',
+      label: 'Next build',
+      keys: '.',
+      alsoKeys: ']',
+      keyName: '. or ]',
+      run: () => turnTo(1),
+    },
     {
       id: 'compare',
       label: 'Compare with fixtures, or back to the build',
-      keys: '\\',
-      keyName: '\\',
+      keys: 'v',
+      alsoKeys: '\\',
+      keyName: 'V or \\',
       run: () => goTo(station === 'verdict' ? 'build' : 'verdict'),
     },
   ];
@@ -117,6 +135,13 @@ const panelActions = (panels: Panels): Action[] => [
     id: 'production',
     label: 'Production and circuits',
     run: panels.openProduction,
+  },
+  {
+    id: 'glossary',
+    label: 'What the words mean',
+    keys: 'g',
+    keyName: 'G',
+    run: panels.openGlossary,
   },
   { id: 'keys', label: 'Key list', keys: 'Shift+?', keyName: '?', run: panels.openKeys },
 ];

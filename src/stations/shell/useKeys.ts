@@ -12,14 +12,14 @@ function isTyping(event: KeyboardEvent): boolean {
 /** Binds every action that has keys; keys with a modifier work inside fields too, undo does not. */
 export function useKeys(actions: readonly Action[]): void {
   useEffect(() => {
-    const bindings = actions.flatMap(({ id, keys, run }) => {
+    const bindings = actions.flatMap(({ id, keys, alsoKeys, run }) => {
       if (!keys) return [];
       const handler = (event: KeyboardEvent) => {
         if (id !== 'commands' && isTyping(event)) return;
         event.preventDefault();
         run();
       };
-      return [[keys, handler] as const];
+      return [keys, alsoKeys].flatMap((each) => (each ? [[each, handler] as const] : []));
     });
     const unbind = tinykeys(window, Object.fromEntries(bindings));
     // Tells from outside that keys are heard, which is later than the first paint.

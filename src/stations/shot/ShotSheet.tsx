@@ -11,6 +11,7 @@ import { RecordFields } from '../records/RecordFields';
 import { useProduction } from '../store/context';
 import { useEdits } from '../store/useEdits';
 import { ShotAnswer } from './ShotAnswer';
+import { ShotLights } from './ShotLights';
 import { ShotSketch } from './ShotSketch';
 
 const GROUPS: Readonly<Record<string, readonly string[]>> = {
@@ -65,7 +66,10 @@ export function ShotSheet({ shot }: { shot: Shot }) {
         ))}
       </div>
       <div className="grid grid-cols-[minmax(0,1.1fr)_minmax(0,1fr)] gap-6 border-t-2 border-line-strong pt-2 max-md:grid-cols-1">
-        <ShotAnswer shot={shot} />
+        <div>
+          <ShotAnswer shot={shot} />
+          <ShotLights shot={shot} />
+        </div>
         <ShotSketch shot={shot} />
       </div>
       {asking && (

@@ -2,6 +2,7 @@
 import { lazyPanel } from '@/ui/lazyPanel';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
+import { StationsStrip } from '../shell/StationsStrip';
 import { useWorkplace } from '../shell/useWorkplace';
 import { useProduction } from '../store/context';
 import { ShotList } from './ShotList';
@@ -38,7 +39,7 @@ export function ShotStation() {
 
 function NoShot({ onAsk }: { onAsk: () => void }) {
   return (
-    <div className="mx-auto max-w-xl p-6">
+    <div className="mx-auto max-w-3xl p-6">
       <h2 className="text-2xl">What do you want to light?</h2>
       <p className="mt-3">
         In <em>Night Ferry</em>: a ticket clerk’s face, 1.2 m from the light, ISO 800 at f/2.8,
@@ -49,6 +50,8 @@ function NoShot({ onAsk }: { onAsk: () => void }) {
           Describe a shot
         </button>
       </p>
+      <h3 className="mt-8 mb-2 text-lg">From there the work goes on like this</h3>
+      <StationsStrip />
     </div>
   );
 }

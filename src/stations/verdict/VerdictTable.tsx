@@ -2,7 +2,7 @@
 import { toDegrees } from '@/core/angle';
 import type { Build } from '@/core/document/production';
 import type { WorkedOut } from '@/core/evaluate/readouts';
-import { isoText } from '@/core/evaluate/lightRungs';
+import { isoText } from '@/core/light/exposure';
 import type { Readout } from '@/core/evaluate/readout';
 import { ORIGIN_WORDS } from '@/core/origin';
 import { moneyFormatter, show, showText, type Dimension } from '@/core/quantity';

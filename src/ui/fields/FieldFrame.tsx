@@ -1,4 +1,5 @@
 import { useId } from 'react';
+import { meaningOf } from '../glossary';
 
 interface FieldFrameProps {
   label: string;
@@ -13,11 +14,17 @@ interface FieldFrameProps {
 export function FieldFrame({ label, mark, help, problem, children }: FieldFrameProps) {
   const id = useId();
   const note = problem ?? help;
-  const described = [note && `${id}-note`, mark && `${id}-mark`].filter(Boolean).join(' ');
+  const meaning = meaningOf(label);
+  const described = [note && `${id}-note`, mark && `${id}-mark`, meaning && `${id}-meaning`]
+    .filter(Boolean)
+    .join(' ');
   return (
-    <div className="min-w-0">
+    <div className="group/frame relative min-w-0">
       <span className="flex items-baseline justify-between gap-2 text-[13px] text-ink-soft">
-        <label htmlFor={id} className="truncate">
+        <label
+          htmlFor={id}
+          className={`truncate ${meaning ? 'underline decoration-dotted underline-offset-2' : ''}`}
+        >
           {label}
         </label>
         {mark && (
@@ -27,6 +34,15 @@ export function FieldFrame({ label, mark, help, problem, children }: FieldFrameP
         )}
       </span>
       {children({ id, describedBy: described || undefined })}
+      {meaning && (
+        <span
+          id={`${id}-meaning`}
+          role="tooltip"
+          className="pointer-events-none absolute top-full left-0 z-50 mt-1 hidden w-64 border border-line-strong bg-raised px-3 py-2 text-[13px] leading-snug text-ink shadow-lg group-focus-within/frame:block group-has-[label:hover]/frame:block"
+        >
+          {meaning}
+        </span>
+      )}
       {note && (
         <p
           id={`${id}-note`}

@@ -1,9 +1,9 @@
 import { toRadians } from '../../angle';
-import { fNumberFor, isoSpeedFor } from '../../light/exposure';
+import { fNumberFor, isoSpeedFor, isoText } from '../../light/exposure';
 import { stackLayers } from '../../light/mouth';
 import { buildWatts } from '../../power/watts';
 import { threeFigures } from '../../quantity';
-import { fluxOrigin, isoText } from '../lightRungs';
+import { fluxOrigin } from '../lightRungs';
 import { given, leastSure } from '../readout';
 import { estimateWords, fieldKnown, type GlowContext, type GlowReadout } from './context';
 

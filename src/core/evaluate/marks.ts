@@ -1,0 +1,90 @@
+import type { Build, Production } from '../document/production';
+import {
+  ofRung,
+  ofStation,
+  worst,
+  worstOf,
+  type Finding,
+  type Severity,
+} from '../findings/finding';
+import { wireFindings } from '../power/wire';
+import type { Readout, RungId } from './readout';
+import type { WorkedOut } from './readouts';
+
+/** How far a station has come: nothing there, something still to decide, or what is said of it. */
+export type Mark = Severity | 'empty' | 'started';
+
+/** A rung wears the worst of its own judgement and of the findings that are about it. */
+export const rungMarked = (rung: Readout, findings: readonly Finding[]): Readout => {
+  const state = worstOf([rung.state, worst(ofRung(findings, rung.id))]);
+  return state === rung.state ? rung : { ...rung, state };
+};
+
+/** Rungs a station shows figures of. */
+const SHOWS = {
+  glow: ['light', 'stops', 'softness', 'evenness', 'colour'],
+  wire: ['power', 'heat', 'flicker'],
+  cut: ['cost'],
+} as const satisfies Record<string, readonly RungId[]>;
+
+const rungsWorst = ({ rungs }: WorkedOut, shown: readonly RungId[]): Severity =>
+  worstOf(rungs.filter(({ id }) => shown.includes(id)).map(({ state }) => state));
+const isOpen = ({ rungs }: WorkedOut, shown: readonly RungId[]): boolean =>
+  rungs.some(({ id, value }) => shown.includes(id) && value === null);
+
+interface Marked {
+  document: Production;
+  build: Build | null;
+  readouts: WorkedOut | null;
+  findings: readonly Finding[];
+  shotId: string | null;
+}
+
+/**
+ * The marks of all stations, by one rule: a station that has something to decide is `started`, any other wears the worst
+ * of the findings and rungs it shows. Nothing is fine that is not known.
+ */
+export function stationMarks({ document, build, readouts, findings, shotId }: Marked) {
+  const { shots, shelf, builds } = document;
+  const of = (station: Parameters<typeof ofStation>[1]) => worst(ofStation(findings, station));
+  const withBuild = (mark: (known: WorkedOut) => Mark): Mark =>
+    build === null || readouts === null ? 'empty' : mark(readouts);
+  const marks = {
+    shot:
+      shots.length === 0
+        ? 'empty'
+        : builds.some((each) => each.shotId === shotId)
+          ? of('shot')
+          : 'started',
+    shelf: shelf.units.length === 0 ? 'empty' : of('shelf'),
+    build: withBuild((known) => (isOpen(known, ['light']) ? started(findings) : worst(findings))),
+    glow: withBuild((known) =>
+      isOpen(known, SHOWS.glow) ? 'started' : worstOf([of('glow'), rungsWorst(known, SHOWS.glow)]),
+    ),
+    wire: withBuild((known) => {
+      const said = worstOf([worst(wireFindings(findings)), rungsWorst(known, SHOWS.wire)]);
+      return said !== 'stop' && isOpen(known, SHOWS.wire) ? 'started' : said;
+    }),
+    cut: withBuild((known) => {
+      const { cuts, purchase } = known;
+      const large = cuts.plans.some(
+        (plan) => plan.kind === 'sheet' && plan.nesting.unplaced.length > 0,
+      );
+      if (large) return 'stop';
+      if (cuts.unchosen.length > 0 || purchase.lines.length === 0) return 'started';
+      return worstOf([of('cut'), rungsWorst(known, SHOWS.cut)]);
+    }),
+    // A verdict is no better than what it judges.
+    verdict: withBuild((known) => {
+      const all = worstOf([worst(findings), ...known.rungs.map(({ state }) => state)]);
+      const undecided =
+        known.rungs.some(({ value }) => value === null) || known.cuts.unchosen.length > 0;
+      return all !== 'stop' && undecided ? 'started' : all;
+    }),
+  } satisfies Record<string, Mark>;
+  return marks as Record<keyof typeof marks, Mark>;
+}
+
+/** What is shut stays shut, though nothing is chosen yet. */
+const started = (findings: readonly Finding[]): Mark =>
+  worst(findings) === 'stop' ? 'stop' : 'started';
