@@ -26,6 +26,8 @@ const hand = {
   mends: lazily('mends'),
   fitting: lazily('fitting'),
   layers: lazily('layers'),
+  starterAccessory: lazily('starterAccessory'),
+  cover: lazily('cover'),
   variants: lazily('variants'),
   picture: lazily('picture'),
   productionZip: lazily('productionZip'),

@@ -17,6 +17,9 @@ import { readUnitSpread } from '@/core/formats/unitSpread';
 import type { Transported } from '@/core/light/transport/result';
 import type { Run } from '@/core/light/transport/run';
 import { decodeText } from '@/core/reading/decode';
+import { ACCESSORIES } from '@/core/accessories';
+import { coverOf } from '@/core/evaluate/cover';
+import { starterAccessory } from '@/core/evaluate/starterAccessory';
 import type { Columns } from '@/core/reading/headings';
 import { readLines, readTable, type ReadRow } from '@/core/reading/readTable';
 import { togetherOf, type Together } from '@/core/evaluate/together';
@@ -89,6 +92,14 @@ export const questions = {
   productionZip: (file: Blob, onProgress: (share: number) => void) =>
     readProductionZip(file, onProgress),
   zippedPicture: (file: Blob, entry: string) => zippedPicture(file, entry),
+  /** An accessory with parts that fit, as it arrives on a build. */
+  starterAccessory: (document: Production, buildId: string, kind: string, id: string) => {
+    const build = document.builds.find((each) => each.id === buildId);
+    const accessory = ACCESSORIES.get(kind);
+    return build && accessory ? starterAccessory(accessory, document, build, id) : null;
+  },
+  /** The head as a production's best light shows it. */
+  cover: (document: Production, size: number, rays: number) => coverOf(document, size, rays),
   variants: (document: Production, buildId: string, run: Run) => variants(document, buildId, run),
 };
 export type Questions = typeof questions;

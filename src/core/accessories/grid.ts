@@ -19,7 +19,7 @@ import { frontSize } from '../build/front';
 const { schema, fields, defaults } = defineParameters({
   cellM: length('Cell width', 'Grid', { start: 0.05, min: 0.005, max: 0.5, step: 0.005 }),
   depthM: length('Depth', 'Grid', { start: 0.05, min: 0.005, max: 0.5, step: 0.005 }),
-  boardPartId: part('Sheet', 'Grid', 'sheet'),
+  boardPartId: part('Sheet', 'Grid', 'sheet', true, { takes: 'opaque' }),
 });
 type Grid = ReturnType<typeof defaults>;
 

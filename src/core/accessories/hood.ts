@@ -43,7 +43,7 @@ const { schema, fields, defaults } = defineParameters({
       [2, 'two halves'],
     ]),
   ),
-  boardPartId: part('Sheet', 'Hood', 'sheet'),
+  boardPartId: part('Sheet', 'Hood', 'sheet', true, { takes: 'opaque' }),
   lining: choice('Inside', 'Hood', [
     ['foil', 'Foil, throws more forward'],
     ['white', 'White'],

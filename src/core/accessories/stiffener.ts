@@ -20,7 +20,7 @@ const SPREAD = 0.7;
 const SCREWS_APART_M = 0.15;
 
 const { schema, fields, defaults } = defineParameters({
-  stickPartId: part('Batten', 'Stiffener', 'stick'),
+  stickPartId: part('Batten', 'Stiffener', 'stick', true, { takes: 'batten' }),
   bars: count('Bars', 'Stiffener', { start: 1, min: 1, max: 12 }),
   direction: choice('Run', 'Stiffener', [
     ['up', 'upright'],

@@ -48,6 +48,11 @@ export const TAKES = {
       isSheet(part) && part.burns !== 'foam' && part.thicknessM >= STIFF_M[part.burns],
   },
   pipe: { wants: 'pipe', whyNot: 'no pipe', fits: isPipe },
+  batten: {
+    wants: 'a batten or a pipe that does not bend: wood from 15 mm, metal',
+    whyNot: 'bends too easily',
+    fits: (part) => part.role === 'stick' && part.diameterM >= 0.015 && part.stiffnessGPa >= 5,
+  },
   clearTube: {
     wants: 'a clear tube',
     whyNot: 'no clear tube',

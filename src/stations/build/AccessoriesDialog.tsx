@@ -1,12 +1,15 @@
 'use client';
 import { Plus, X } from 'lucide-react';
 import { nanoid } from 'nanoid';
+import { useState } from 'react';
 import { ACCESSORIES } from '@/core/accessories';
-import { accessorySchema } from '@/core/accessories/carried';
 import { addRecord, removeRecord } from '@/core/document/edit';
 import type { Build } from '@/core/document/production';
+import { accessorySchema } from '@/core/accessories/carried';
 import { Dialog } from '@/ui/Dialog';
+import { ask } from '@/workers/pool';
 import { useSession } from '../shell/Workbench';
+import { useProductionStore } from '../store/context';
 import { useEdits } from '../store/useEdits';
 
 const MOST = 12;
@@ -20,12 +23,22 @@ export default function AccessoriesDialog({
   onClose: () => void;
 }) {
   const edits = useEdits();
+  const store = useProductionStore();
   const { pointed } = useSession();
-  const add = (kind: string) => {
+  const [adding, setAdding] = useState<string | null>(null);
+  const add = async (kind: string) => {
     const accessory = ACCESSORIES.get(kind)!;
-    const added = accessorySchema.parse({ id: nanoid(8), kind, parameters: accessory.defaults() });
+    setAdding(kind);
+    const { document } = store.getState();
+    const id = nanoid(8);
+    const added = await ask(async (api) => api.starterAccessory(document, build.id, kind, id), {
+      priority: 'soon',
+    }).catch(() => null);
+    setAdding(null);
     const label = `${accessory.name.toLowerCase()} for ${build.name}`;
-    edits.make(label, addRecord({ kind: 'accessory', of: build.id }, added));
+    // Without a worker it comes with nothing chosen.
+    const record = added ?? accessorySchema.parse({ id, kind, parameters: accessory.defaults() });
+    edits.make(label, addRecord({ kind: 'accessory', of: build.id }, record));
     pointed.getState().openGroup(accessory.name);
     onClose();
   };
@@ -63,8 +76,9 @@ export default function AccessoriesDialog({
             <button
               type="button"
               className="press flex h-full w-full items-start gap-2 text-left"
-              disabled={build.accessories.length >= MOST}
-              onClick={() => add(id)}
+              disabled={build.accessories.length >= MOST || adding !== null}
+              aria-busy={adding === id}
+              onClick={() => void add(id)}
             >
               <Plus size={15} aria-hidden className="mt-1 shrink-0" />
               <span>

@@ -5,6 +5,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { Jar } from '@/ui/Jar';
 import { Listening } from '@/ui/Listening';
+import { Cover } from './Cover';
 import { requestJson } from './request';
 
 const NewProductionDialog = lazyPanel(() => import('./NewProductionDialog'));
@@ -40,7 +41,7 @@ export function ProductionsList({ productions }: { productions: ListedProduction
     );
 
   return (
-    <main className="mx-auto max-w-4xl px-6 py-10">
+    <main className="mx-auto max-w-6xl px-6 py-10">
       <Listening />
       <Greeting />
       <p className="mt-8 flex flex-wrap gap-3">
@@ -71,7 +72,7 @@ export function ProductionsList({ productions }: { productions: ListedProduction
           <em>Night Ferry</em>, or begin your own.
         </p>
       )}
-      <ul className="mt-2 border-t-2 border-line-strong">
+      <ul className="mt-3 grid grid-cols-[repeat(auto-fill,minmax(min(100%,340px),1fr))] gap-5 border-t-2 border-line-strong pt-5">
         {productions.map((production) => (
           <OneProduction
             key={production.id}
@@ -112,25 +113,37 @@ interface OneProductionProps {
 
 function OneProduction({ production, onDelete }: OneProductionProps) {
   return (
-    <li className="flex flex-wrap items-center gap-4 border-b border-line py-3">
-      <Link
-        href={`/p/${production.id}/shot`}
-        className="flex-1 font-display text-lg font-semibold underline decoration-brass-bright underline-offset-4"
-      >
-        {production.name}
-      </Link>
-      <span className="text-[13px] text-ink-soft">
-        {production.shots} shots, {production.builds} builds, last changed{' '}
-        <time dateTime={production.updatedAt}>
-          {production.updatedAt.slice(0, 16).replace('T', ' ')} UTC
-        </time>
-      </span>
-      <a className="press" href={`/api/productions/${production.id}/file`} download>
-        Export<span className="sr-only"> {production.name}</span>
-      </a>
-      <button type="button" className="press" onClick={onDelete}>
-        Delete<span className="sr-only"> {production.name}</span>
-      </button>
+    <li
+      data-production={production.id}
+      className="grid grid-cols-[132px_minmax(0,1fr)] border border-line bg-raised"
+    >
+      <Cover id={production.id} name={production.name} />
+      <div className="flex min-w-0 flex-col p-3">
+        <Link
+          href={`/p/${production.id}/shot`}
+          className="truncate font-display text-lg font-semibold underline decoration-brass-bright underline-offset-4"
+        >
+          {production.name}
+        </Link>
+        <p className="mt-1 text-[13px] text-ink-soft">
+          {counted(production.shots, 'shot')}, {counted(production.builds, 'light')}
+          <br />
+          changed{' '}
+          <time dateTime={production.updatedAt}>
+            {production.updatedAt.slice(0, 16).replace('T', ' ')} UTC
+          </time>
+        </p>
+        <p className="mt-auto flex gap-2 pt-2 text-[13px]">
+          <a className="press" href={`/api/productions/${production.id}/file`} download>
+            Export<span className="sr-only"> {production.name}</span>
+          </a>
+          <button type="button" className="press" onClick={onDelete}>
+            Delete<span className="sr-only"> {production.name}</span>
+          </button>
+        </p>
+      </div>
     </li>
   );
 }
+
+const counted = (count: number, noun: string) => `${count} ${noun}${count === 1 ? '' : 's'}`;

@@ -7,12 +7,12 @@ export function StationsStrip() {
   const { goTo, station } = useWorkplace();
   return (
     <nav aria-label="What the stations are" className="no-print">
-      <ol className="grid grid-cols-[repeat(auto-fit,minmax(118px,1fr))] border border-line bg-raised">
+      <ol className="grid grid-cols-7 gap-px border border-line bg-line max-md:grid-cols-2">
         {STATIONS.map(({ id, name, question }) => (
-          <li key={id} className="border-r border-line last:border-r-0">
+          <li key={id} className="bg-raised">
             <button
               type="button"
-              className={`h-full w-full px-2.5 py-2 text-left hover:bg-brass-wash ${id === station ? 'shadow-[inset_0_-3px_0_var(--brass)]' : ''}`}
+              className={`h-full w-full px-2 py-2 text-left hover:bg-brass-wash ${id === station ? 'shadow-[inset_0_-3px_0_var(--brass)]' : ''}`}
               onClick={() => goTo(id)}
             >
               <span className="block font-display text-[15px] font-semibold">{name}</span>

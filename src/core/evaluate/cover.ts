@@ -1,0 +1,59 @@
+import { DEGREE } from '../angle';
+import { shotOf } from '../document/blank';
+import type { Build, Production } from '../document/production';
+import { JUDGED } from '../location/use';
+import { bakeHead } from '../picture/grid';
+import { LitPicture } from '../picture/lit';
+import { seeRows } from '../picture/sight';
+import { shotTargetLx } from './light';
+import { evaluate } from './evaluate';
+import { buildPicture } from './glow/scene';
+
+export interface Cover {
+  buildName: string;
+  shotName: string;
+  size: number;
+  pixels: Uint8ClampedArray<ArrayBuffer>;
+}
+
+/** How well a build lights the head of its shot: no stop, a face, near its level, soft enough; null without light. */
+function worth(document: Production, build: Build): number | null {
+  if (build.standing !== 'in use') return null;
+  const found = evaluate(document, build.id, { gridCells: 2 });
+  if (!found.ok || found.value.kind !== 'worked out') return null;
+  const { rungs, findings } = found.value;
+  const rung = (id: string) => rungs.find((each) => each.id === id)?.value ?? null;
+  const [margin, angle] = [rung('stops'), rung('softness')];
+  if (rung('light') === null || margin === null || angle === null) return null;
+  const shot = shotOf(document, build);
+  const stops = findings.filter(({ severity }) => severity === 'stop').length;
+  const person = JUDGED[shot.use].person ? 0 : 4;
+  const hard = Math.max(0, shot.softnessDeg - angle / DEGREE) / 20;
+  return -(10 * stops + person + Math.abs(margin) + hard);
+}
+
+/**
+ * A production's picture: the head as its best light shows it, at the shot's distance and brought to its level. An
+ * estimate of the light, quick enough for a list.
+ * @param size edge of the picture, pixels
+ * @returns null for a production without a light
+ */
+export function coverOf(document: Production, size: number, rays: number): Cover | null {
+  const [best] = document.builds
+    .flatMap((build) => {
+      const value = worth(document, build);
+      return value === null ? [] : [{ build, value }];
+    })
+    .toSorted((a, b) => b.value - a.value);
+  const light = best && buildPicture(document, best.build.id, null);
+  if (!light) return null;
+  const shot = shotOf(document, best.build);
+  const rows = { first: 0, every: 1 };
+  const grid = bakeHead();
+  const pose = { distanceM: shot.distanceM, azimuthRad: 35 * DEGREE, elevationRad: 20 * DEGREE };
+  const picture = new LitPicture(seeRows(grid, size), grid, light, pose, rows);
+  picture.refineInPlace(rays);
+  const targetLx = shotTargetLx({ ...shot, offsetStops: 0 });
+  const { pixels } = picture.develop({ skin: 'light', targetLx, matched: true });
+  return { buildName: best.build.name, shotName: shot.name, size, pixels };
+}
