@@ -1,4 +1,5 @@
 import { DEGREE } from '../angle';
+import { mired } from '../colour/mired';
 import { shotOf } from '../document/blank';
 import type { Build, Production } from '../document/production';
 import { JUDGED } from '../location/use';
@@ -27,9 +28,11 @@ function worth(document: Production, build: Build): number | null {
   if (rung('light') === null || margin === null || angle === null) return null;
   const shot = shotOf(document, build);
   const stops = findings.filter(({ severity }) => severity === 'stop').length;
-  const person = JUDGED[shot.use].person ? 0 : 4;
+  const person = shot.use === 'face' ? 0 : JUDGED[shot.use].person ? 2 : 4;
   const hard = Math.max(0, shot.softnessDeg - angle / DEGREE) / 20;
-  return -(10 * stops + person + Math.abs(margin) + hard);
+  // A clash of 50 mired spoils a face as a stop of light does.
+  const off = Math.abs(mired(rung('colour') ?? shot.cctK) - mired(shot.cctK)) / 50;
+  return -(10 * stops + person + Math.abs(margin) + hard + off);
 }
 
 /**

@@ -1,5 +1,6 @@
 'use client';
 import { useMemo, useState } from 'react';
+import { cctCss } from '@/core/colour/display';
 import type { Drawing, View } from '@/core/drawing/drawing';
 import { editText, shopLength } from '@/core/quantity';
 import { useDevice } from '@/ui/device';
@@ -9,8 +10,18 @@ import { usePointedIn } from '../shell/usePointed';
 import { useSession } from '../shell/Workbench';
 import type { BuildForm } from './useBuildForm';
 
+interface BuildDrawingProps {
+  drawing: Drawing;
+  form: BuildForm;
+  /** of the light it gives; null while it gives none */
+  cctK: number | null;
+}
+
+/** Wires and distances are drawn with the light off. */
+const isDark = ({ id }: View): boolean => id === 'wiring' || id === 'throw';
+
 /** One view large, the others beside it; any of them can be made the large one. */
-export function BuildDrawing({ drawing, form }: { drawing: Drawing; form: BuildForm }) {
+export function BuildDrawing({ drawing, form, cctK }: BuildDrawingProps) {
   const { units } = useDevice();
   const { pointed } = useSession();
   const pointedRef = usePointedIn(pointed, (state) => state.ref);
@@ -33,12 +44,19 @@ export function BuildDrawing({ drawing, form }: { drawing: Drawing; form: BuildF
   const main = drawing.views.find(({ id }) => id === mainId) ?? drawing.views[0];
   const others = drawing.views.filter((view) => view !== main);
   const shared = { pointedRef, lengthText, grips, on };
+  const glowOf = (view: View) => (cctK === null || isDark(view) ? null : cctCss(cctK));
   return (
     <div className="grid h-full min-h-0 grid-cols-[1.55fr_1fr] gap-3 max-md:block">
       {main && (
         <figure className="flex min-h-0 flex-col max-md:h-[380px]">
           <div className="min-h-0 flex-1">
-            <ViewDrawing view={main} textSize={25} {...shared} scaleBar={units} />
+            <ViewDrawing
+              view={main}
+              textSize={25}
+              {...shared}
+              scaleBar={units}
+              glow={glowOf(main)}
+            />
           </div>
           <figcaption className="text-center text-[13px] text-ink-soft">
             {main.title}.{main.handles.length > 0 && ' Pull a brass knob.'}
@@ -58,7 +76,7 @@ export function BuildDrawing({ drawing, form }: { drawing: Drawing; form: BuildF
             style={{ flexGrow: growth(view) }}
           >
             <div className="min-h-0 flex-1">
-              <ViewDrawing view={view} textSize={sideText(view)} {...shared} />
+              <ViewDrawing view={view} textSize={sideText(view)} {...shared} glow={glowOf(view)} />
             </div>
             <figcaption className="text-center text-[13px]">
               <button

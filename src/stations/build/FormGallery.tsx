@@ -102,7 +102,13 @@ function Card({ entry, use, current, action, onPick }: CardProps) {
       className={`flex flex-col border bg-raised p-3 ${current ? 'border-brass' : 'border-line'}`}
     >
       <div className="h-28" aria-hidden>
-        <ViewDrawing view={entry.view} textSize={0} lengthText={() => ''} {...QUIET_VIEW} />
+        <ViewDrawing
+          view={entry.view}
+          textSize={0}
+          lengthText={() => ''}
+          {...QUIET_VIEW}
+          glow={entry.marginStops === null ? null : 'var(--glow)'}
+        />
       </div>
       <h3 className="mt-2 text-lg">{entry.name}</h3>
       <p className="min-h-[40px] text-[13px] text-ink-soft">{entry.reach}</p>

@@ -72,7 +72,7 @@ export function ProductionsList({ productions }: { productions: ListedProduction
           <em>Night Ferry</em>, or begin your own.
         </p>
       )}
-      <ul className="mt-3 grid grid-cols-[repeat(auto-fill,minmax(min(100%,340px),1fr))] gap-5 border-t-2 border-line-strong pt-5">
+      <ul className="mt-3 grid grid-cols-[repeat(auto-fill,minmax(min(100%,360px),1fr))] gap-5 border-t-2 border-line-strong pt-5">
         {productions.map((production) => (
           <OneProduction
             key={production.id}
@@ -115,7 +115,7 @@ function OneProduction({ production, onDelete }: OneProductionProps) {
   return (
     <li
       data-production={production.id}
-      className="grid grid-cols-[132px_minmax(0,1fr)] border border-line bg-raised"
+      className="grid grid-cols-[164px_minmax(0,1fr)] border border-line bg-raised"
     >
       <Cover id={production.id} name={production.name} />
       <div className="flex min-w-0 flex-col p-3">

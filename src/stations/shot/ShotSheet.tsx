@@ -65,7 +65,7 @@ export function ShotSheet({ shot }: { shot: Shot }) {
           </fieldset>
         ))}
       </div>
-      <div className="grid grid-cols-[minmax(0,1.1fr)_minmax(0,1fr)] gap-6 border-t-2 border-line-strong pt-2 max-md:grid-cols-1">
+      <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1.25fr)] gap-6 border-t-2 border-line-strong pt-2 max-md:grid-cols-1">
         <div>
           <ShotAnswer shot={shot} />
           <ShotLights shot={shot} />

@@ -21,14 +21,17 @@ interface ShapeMarkProps {
   lit: boolean;
   /** of the view whose hatches it is filled with */
   hatchName: string;
+  /** colour of the light in its glass; null while it is off */
+  glow?: string | null;
 }
 
 /** One inked shape; `lit` when a finding points at it. */
-export function ShapeMark({ shape, paper, lit, hatchName }: ShapeMarkProps) {
+export function ShapeMark({ shape, paper, lit, hatchName, glow }: ShapeMarkProps) {
   const { toX, toY, scale, textSize } = paper;
   const ink = INKS[shape.layer];
   const common = {
     ...(ink as React.SVGProps<SVGPathElement>),
+    ...(glow && shape.layer === 'glass' ? { fill: glow, fillOpacity: 0.92 } : {}),
     ...(lit ? { stroke: 'var(--stop)', strokeWidth: 4 } : {}),
     vectorEffect: 'non-scaling-stroke',
   } as const;

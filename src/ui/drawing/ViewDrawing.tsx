@@ -6,6 +6,7 @@ import type { UnitSystem } from '@/core/quantity';
 import { ScaleBar } from './ScaleBar';
 import { SpotMark, type Spot } from './SpotMark';
 import { HandleMark, type Grip, type HandleMarkProps } from './HandleMark';
+import { GlowMark, GlowPaint } from './GlowMark';
 import { Hatches } from './Hatches';
 import { ShapeMark, type Paper } from './ShapeMark';
 
@@ -24,6 +25,8 @@ interface ViewDrawingProps {
   scaleBar?: UnitSystem;
   /** parts of the drawing that answer when they are pressed */
   spots?: readonly Spot[];
+  /** colour its lamps glow with; left out for a drawing of a light that is off */
+  glow?: string | null;
 }
 
 /** For pictures nobody pulls at or points into. */
@@ -43,6 +46,7 @@ export function ViewDrawing({
   on,
   scaleBar,
   spots = [],
+  glow = null,
 }: ViewDrawingProps) {
   const svg = useRef<SVGSVGElement>(null);
   const [left, bottom, right, top] = view.bounds;
@@ -68,12 +72,21 @@ export function ViewDrawing({
       data-view={view.id}
     >
       <Hatches name={view.id} />
+      {glow && (
+        <>
+          <GlowPaint name={view.id} colour={glow} />
+          {view.shapes.map((shape, index) => (
+            <GlowMark key={index} shape={shape} paper={paper} name={view.id} colour={glow} />
+          ))}
+        </>
+      )}
       {view.shapes.map((shape, index) => (
         <ShapeMark
           key={index}
           shape={shape}
           paper={paper}
           hatchName={view.id}
+          glow={glow}
           lit={pointedRef !== null && shape.ref === pointedRef}
         />
       ))}
