@@ -132,7 +132,7 @@ export function starterParameters(
       const tried = candidates(field, document).map((value) => {
         const parameters = {
           ...best,
-          ...choosing(field, value, document.shelf.parts),
+          ...choosing(field, value, document.shelf),
         } as BuildParameters;
         const cost = penalty(alone(parameters), 'starter', perStopOf(field));
         return { parameters, cost: cost - (owned(value) ? OWNED_MIRED : 0) };
@@ -187,7 +187,7 @@ function withoutStops(
       if (value === best[field.parameter]) continue;
       const after = form.fields.slice(form.fields.indexOf(field) + 1);
       const tried = choose(
-        { ...best, ...choosing(field, value, document.shelf.parts) } as BuildParameters,
+        { ...best, ...choosing(field, value, document.shelf) } as BuildParameters,
         after,
       );
       const left = stopsWith(tried);

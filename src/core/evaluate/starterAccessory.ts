@@ -48,7 +48,7 @@ export function starterAccessory(
     if (!first) return parameters;
     const withPart = (part: Part) => ({
       ...parameters,
-      ...choosing(field, part.id, document.shelf.parts),
+      ...choosing(field, part.id, document.shelf),
     });
     const tried = [first, ...others].map(withPart);
     const best = { parameters: tried[0]!, stops: stopsWith(tried[0]!) };

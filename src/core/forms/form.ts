@@ -63,7 +63,13 @@ export type Field =
       /** a layer in front; they stand in the order of their fields, from the lamps outwards */
       layer?: true;
     })
-  | (FieldBase & { kind: 'unit'; ref: 'unit'; category: Category })
+  | (FieldBase & {
+      kind: 'unit';
+      ref: 'unit';
+      category: Category;
+      /** as a part's */
+      brings?: Readonly<Record<string, string>>;
+    })
   /** lamps dealt out in groups; each names one of the category under `bulbId` */
   | (FieldBase & { kind: 'groups'; ref: 'unit'; category: Category });
 

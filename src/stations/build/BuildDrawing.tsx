@@ -17,6 +17,12 @@ interface BuildDrawingProps {
   cctK: number | null;
 }
 
+/** Beside the large view a wiring picture has no room for its words. */
+const small = (view: View): View =>
+  view.id === 'wiring'
+    ? { ...view, shapes: view.shapes.filter(({ kind }) => kind !== 'text') }
+    : view;
+
 /** Wires and distances are drawn with the light off. */
 const isDark = ({ id }: View): boolean => id === 'wiring' || id === 'throw';
 
@@ -76,7 +82,12 @@ export function BuildDrawing({ drawing, form, cctK }: BuildDrawingProps) {
             style={{ flexGrow: growth(view) }}
           >
             <div className="min-h-0 flex-1">
-              <ViewDrawing view={view} textSize={sideText(view)} {...shared} glow={glowOf(view)} />
+              <ViewDrawing
+                view={small(view)}
+                textSize={sideText(view)}
+                {...shared}
+                glow={glowOf(view)}
+              />
             </div>
             <figcaption className="text-center text-[13px]">
               <button

@@ -67,7 +67,7 @@ export function TrayField({ field, form, findings }: TrayFieldProps) {
           help={field.help ?? wantsOf(field)}
           problem={problem}
           onCommit={(id) =>
-            form.commit(choosing(field, id === '' ? null : id, shelf.parts) as BuildParameters)
+            form.commit(choosing(field, id === '' ? null : id, shelf) as BuildParameters)
           }
         />
       );

@@ -50,7 +50,12 @@ export function useTaking(rows: readonly ReadRow[], onDone: () => void) {
     }));
   const wordOf = (row: ReadRow) => corrected(row, of(row).corrections ?? {});
   const kindOf = (row: ReadRow) => of(row).becomes ?? becomesOf(wordOf(row));
-  const wanted = (row: ReadRow) => !of(row).taken && !(of(row).left ?? known.has(row.name));
+  // A line without a figure would become a thing of nothing but typical ones: it waits to be ticked.
+  const says = (row: ReadRow) =>
+    wordOf(row).gear !== null ||
+    wordOf(row).fields.some(({ value, sure }) => typeof value === 'number' && sure !== 'guess');
+  const wanted = (row: ReadRow) =>
+    !of(row).taken && !(of(row).left ?? (known.has(row.name) || !says(row)));
 
   const made = (row: ReadRow, becomes: Becomes): Result<Change> => {
     const role = roleOf(becomes);

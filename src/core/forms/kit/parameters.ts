@@ -144,7 +144,12 @@ export const part = (
   }),
 });
 
-export const unit = (label: string, group: string, category: Category, extra: Extra = {}) => ({
+export const unit = (
+  label: string,
+  group: string,
+  category: Category,
+  extra: Extra & Partial<Pick<Extract<Field, { kind: 'unit' }>, 'brings'>> = {},
+) => ({
   schema: z.nullable(unitIdSchema),
   start: null as z.infer<typeof unitIdSchema> | null,
   field: (parameter: string): Field => ({

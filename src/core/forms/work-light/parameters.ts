@@ -14,7 +14,9 @@ import {
 export const MOST_BOUNCE_M = 10;
 
 export const parameters = defineParameters({
-  unitId: unit('Work light', 'Lamp', 'work-light'),
+  unitId: unit('Work light', 'Lamp', 'work-light', {
+    brings: { faceWidthM: 'faceWidthM', faceHeightM: 'faceHeightM' },
+  }),
   faceWidthM: length('Face width', 'Lamp', { start: 0.165, min: 0.03, max: 1, step: 0.005 }),
   faceHeightM: length('Face height', 'Lamp', { start: 0.14, min: 0.03, max: 1, step: 0.005 }),
   glass: choice('Guard glass', 'Lamp', [
