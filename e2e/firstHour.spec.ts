@@ -1,4 +1,8 @@
-import { expect, figure, kept, stored, test, visitList, type Page } from './bench';
+import { readyFolder } from '../src/server/storage/testing';
+import { expect, figure, kept, stored, test, visit, visitList, type Page } from './bench';
+import { answering, startServer } from './server';
+
+type Stored = Awaited<ReturnType<typeof stored>>;
 
 /** Clicks and keys since the page was opened, as the page itself hears them. */
 async function counting(page: Page) {
@@ -113,27 +117,32 @@ test('build or buy: the verdict is one press from a first light', async ({ page 
 
 test('what one owns is kept for every production and comes onto the next shelf', async ({
   page,
-  ferry,
-  request,
 }) => {
-  await page.goto(`/p/${ferry}/shelf`);
-  await page.locator('body[data-station=listening]').waitFor();
+  // A store of its own: what is kept at home is seen by every production of a store.
+  const server = await startServer(await readyFolder());
+  await answering(server);
+  const { origin } = server;
+  await visit(page, `${origin}/p/night-ferry/shelf?build=clerk-ring`);
   await page.getByRole('tab', { name: 'What I own' }).click();
   await page.getByRole('button', { name: 'Keep for every production' }).click();
   await expect(page.getByRole('button', { name: /^Bring my own/ })).toBeVisible();
-  const made = await request.post('/api/productions', {
+  const made = await page.request.post(`${origin}/api/productions`, {
     data: { name: 'Next', region: 'eu-230-50', currency: 'EUR', own: true },
   });
   const { id } = (await made.json()) as { id: string };
-  const owned = (await stored(page, ferry)).document.shelf.units.filter(({ onHand }) => onHand > 0);
-  const next = (await stored(page, id)).document.shelf.units;
+  const shelfOf = async (production: string) =>
+    ((await (await page.request.get(`${origin}/api/productions/${production}`)).json()) as Stored)
+      .document.shelf.units;
+  const owned = (await shelfOf('night-ferry')).filter(({ onHand }) => onHand > 0);
+  expect(owned.length).toBeGreaterThan(3);
+  const next = await shelfOf(id);
   for (const { name, onHand } of owned)
     expect(next.find((each) => each.name === name)?.onHand).toBe(onHand);
+  server.process.kill('SIGKILL');
 });
 
 test('words have their meaning a key away, and on hover', async ({ page, ferry }) => {
-  await page.goto(`/p/${ferry}/build?build=clerk-ring`);
-  await page.locator('body[data-keys=heard][data-station=listening]').waitFor();
+  await visit(page, `/p/${ferry}/build?build=clerk-ring`);
   await page.keyboard.press('g');
   const dialog = page.getByRole('dialog', { name: 'What the words mean' });
   await dialog.getByLabel('Look for').fill('mired');
@@ -144,8 +153,7 @@ test('words have their meaning a key away, and on hover', async ({ page, ferry }
 });
 
 test('one bad row stays with its reason, the good ones land', async ({ page, ferry }) => {
-  await page.goto(`/p/${ferry}/shelf?build=clerk-ring`);
-  await page.locator('body[data-station=listening]').waitFor();
+  await visit(page, `/p/${ferry}/shelf?build=clerk-ring`);
   await page.getByRole('button', { name: 'Read labels' }).click();
   const lines = Array.from({ length: 12 }, (_, k) => `Globe ${k} E27 9W 80${k % 10} lm 2700K €2`);
   await page

@@ -74,7 +74,10 @@ test('a shot without a light offers to start one, and teaches by an example', as
   await page.getByLabel('What do you call it?').fill('Empty pier');
   await page.getByRole('button', { name: 'Make the shot' }).click();
   await expect(page.getByRole('textbox', { name: 'Shot', exact: true })).toHaveValue('Empty pier');
-  await page.getByRole('button', { name: /^Build/ }).click();
+  await page
+    .getByRole('navigation')
+    .getByRole('button', { name: /^Build/ })
+    .click();
   await expect(page.getByText('No light yet for “Empty pier”')).toBeVisible();
   await page.getByRole('button', { name: 'within the budget' }).click();
   await page.getByRole('button', { name: 'Start a bulb ring' }).click();

@@ -35,6 +35,15 @@ function worth(document: Production, build: Build): number | null {
   return -(10 * stops + person + Math.abs(margin) + hard + off);
 }
 
+/** Builds that are looked at: those of faces first, so that a list of many lights costs no more than one of some. */
+const MOST_LOOKED_AT = 6;
+const likeliest = (document: Production): Build[] =>
+  document.builds
+    .toSorted((a, b) => Number(isFace(document, b)) - Number(isFace(document, a)))
+    .slice(0, MOST_LOOKED_AT);
+const isFace = (document: Production, build: Build): boolean =>
+  shotOf(document, build).use === 'face';
+
 /**
  * A production's picture: the head as its best light shows it, at the shot's distance and brought to its level. An
  * estimate of the light, quick enough for a list.
@@ -42,7 +51,7 @@ function worth(document: Production, build: Build): number | null {
  * @returns null for a production without a light
  */
 export function coverOf(document: Production, size: number, rays: number): Cover | null {
-  const [best] = document.builds
+  const [best] = likeliest(document)
     .flatMap((build) => {
       const value = worth(document, build);
       return value === null ? [] : [{ build, value }];

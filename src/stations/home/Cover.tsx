@@ -8,25 +8,57 @@ import { ask } from '@/workers/pool';
 const SIZE = 176;
 const RAYS = 10;
 
-async function coverOf(id: string, signal: AbortSignal): Promise<Drawn | null> {
-  const answer = await fetch(`/api/productions/${id}/file`, { signal });
-  const read = answer.ok ? readDocument(await answer.json()) : null;
-  if (!read?.ok) return null;
-  return ask(async (api) => api.cover(read.value, SIZE, RAYS), { signal });
+/** What has been drawn while the page lives, by production and when it was changed. */
+const drawnBefore = new Map<string, Drawn | null>();
+/** One after the other, behind everything else: a list of pictures keeps nobody waiting. */
+let queue: Promise<unknown> = Promise.resolve();
+
+function coverOf(id: string, changed: string, signal: AbortSignal): Promise<Drawn | null> {
+  const turn = queue.then(async () => {
+    const key = `${id} ${changed}`;
+    if (signal.aborted) throw new Error('No longer looked at.');
+    if (drawnBefore.has(key)) return drawnBefore.get(key)!;
+    const answer = await fetch(`/api/productions/${id}/file`, { signal });
+    const read = answer.ok ? readDocument(await answer.json()) : null;
+    const cover = read?.ok
+      ? await ask(async (api) => api.cover(read.value, SIZE, RAYS), { signal, priority: 'later' })
+      : null;
+    drawnBefore.set(key, cover);
+    return cover;
+  });
+  queue = turn.catch(() => null);
+  return turn;
 }
 
-/** The production's picture: the head its best light shows, drawn while the list is looked at. */
-export function Cover({ id, name }: { id: string; name: string }) {
+interface CoverProps {
+  id: string;
+  name: string;
+  /** when it was changed last */
+  changed: string;
+}
+
+/** The production's picture: the head its best light shows, drawn once it comes into sight. */
+export function Cover({ id, name, changed }: CoverProps) {
   const canvas = useRef<HTMLCanvasElement>(null);
+  const frame = useRef<HTMLDivElement>(null);
+  const [seen, setSeen] = useState(false);
   const [drawn, setDrawn] = useState<Drawn | null | 'waiting'>('waiting');
   useEffect(() => {
+    const watch = new IntersectionObserver((entries) => {
+      if (entries.some(({ isIntersecting }) => isIntersecting)) setSeen(true);
+    });
+    if (frame.current) watch.observe(frame.current);
+    return () => watch.disconnect();
+  }, []);
+  useEffect(() => {
+    if (!seen) return;
     const abort = new AbortController();
-    coverOf(id, abort.signal).then(
+    coverOf(id, changed, abort.signal).then(
       (cover) => !abort.signal.aborted && setDrawn(cover),
       () => !abort.signal.aborted && setDrawn(null),
     );
     return () => abort.abort();
-  }, [id]);
+  }, [id, changed, seen]);
   useEffect(() => {
     if (drawn === 'waiting' || !drawn) return;
     canvas.current
@@ -36,6 +68,7 @@ export function Cover({ id, name }: { id: string; name: string }) {
   const shown = drawn !== 'waiting' && drawn !== null;
   return (
     <div
+      ref={frame}
       className="relative aspect-square w-full overflow-hidden bg-[#1b1712]"
       data-cover={drawn === 'waiting' ? 'waiting' : shown ? 'drawn' : 'none'}
     >

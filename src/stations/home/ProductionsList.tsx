@@ -117,7 +117,7 @@ function OneProduction({ production, onDelete }: OneProductionProps) {
       data-production={production.id}
       className="grid grid-cols-[164px_minmax(0,1fr)] border border-line bg-raised"
     >
-      <Cover id={production.id} name={production.name} />
+      <Cover id={production.id} name={production.name} changed={production.updatedAt} />
       <div className="flex min-w-0 flex-col p-3">
         <Link
           href={`/p/${production.id}/shot`}
