@@ -31,10 +31,21 @@ const drawnClean = async (page: Page) => {
 
 /** One current picture of each main view, from the demo data. */
 const PICTURES: Picture[] = [
-  { name: 'productions', route: '/' },
+  {
+    name: 'productions',
+    route: '/',
+    before: (page) => page.locator('[data-cover=drawn]').first().waitFor(),
+  },
   { name: 'shot', route: '/p/night-ferry/shot?build=clerk-ring' },
   { name: 'shelf', route: '/p/night-ferry/shelf?build=clerk-ring' },
-  { name: 'units', route: '/p/night-ferry/shelf?build=lens-ring', before: turnTo(/^Tape, tubes/) },
+  {
+    name: 'own',
+    route: '/p/night-ferry/shelf?build=clerk-ring',
+    before: async (page) => {
+      await turnTo(/^What I own/)(page);
+      await page.locator('[data-owned]').waitFor();
+    },
+  },
   {
     name: 'gallery',
     route: '/p/night-ferry/build?build=clerk-ring',

@@ -78,6 +78,9 @@ export function toUnit(value: number, dimension: Dimension, symbol: string): num
 export function show(value: number, dimension: Dimension, system: UnitSystem): Shown {
   if (dimension === 'stops') return { figure: stopsFigure(value), unit: 'stops' };
   if (dimension === 'count') return { figure: String(Math.round(value)), unit: '' };
+  // A rule in inches has no decimals.
+  if (dimension === 'length' && system === 'imperial' && Number.isFinite(value))
+    return { figure: feetAndInches(value).replace(/ in$/, ''), unit: 'in' };
   const unit = sensibleUnit(value, dimension, system);
   const number = toUnit(value, dimension, unit);
   if (dimension === 'colourTemperature') return { figure: String(Math.round(number)), unit };

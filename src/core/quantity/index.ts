@@ -1,5 +1,6 @@
 export * from './dimension';
 export * from './format';
+export * from './legal';
 export * from './money';
 export * from './parse';
 export { parseNumber } from './number';

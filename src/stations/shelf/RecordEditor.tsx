@@ -60,7 +60,7 @@ export default function RecordEditor<R extends Unit | Part>(props: RecordEditorP
         {fields.map((field) => (
           <RecordFieldInput
             key={field.field}
-            field={field}
+            field={counted(field, record)}
             value={values[field.field]}
             mark={figures.includes(field) ? ORIGIN_WORDS[originOf(field)] : undefined}
             problem={
@@ -95,6 +95,12 @@ export default function RecordEditor<R extends Unit | Part>(props: RecordEditorP
     </Dialog>
   );
 }
+
+/** What is on hand, in what it is counted by. */
+const counted = (field: RecordField, record: Unit | Part): RecordField =>
+  field.field === 'onHand' && 'measure' in record
+    ? { ...field, label: `On hand, ${record.measure}` }
+    : field;
 
 interface FiguresFromProps {
   origins: readonly FigureOrigin[];

@@ -3,7 +3,7 @@ import { findRecord, type Choice, type Clash, type FieldRef } from '@/core/docum
 import type { Production } from '@/core/document/production';
 import type { UnitSystem } from '@/core/quantity';
 import { useDevice } from '@/ui/device';
-import { textOf } from '@/ui/fields/QuantityField';
+import { fieldText } from '@/core/quantity';
 import { fieldOf, nameOf, wordsOf } from './placeOf';
 
 const LONGEST = 60;
@@ -14,7 +14,7 @@ function worded(document: Production, ref: FieldRef, value: unknown, system: Uni
   if (value === null) return 'nothing';
   const field = fieldOf(document, ref);
   if (field?.kind === 'quantity' && typeof value === 'number')
-    return textOf(value, field.dimension, system);
+    return fieldText(value, field.dimension, system);
   if (field?.kind === 'choice')
     return field.options.find((option) => option.value === value)?.label ?? String(value);
   if (field?.kind === 'part' || field?.kind === 'unit') {

@@ -1,8 +1,9 @@
 'use client';
 import {
-  editText,
+  fieldText,
+  inLimits,
+  legalRange,
   parseQuantity,
-  showText,
   unitShown,
   type Dimension,
   type UnitSystem,
@@ -31,35 +32,25 @@ interface QuantityFieldProps {
   onCommit: (value: number | null) => string | null | void;
 }
 
-/** Text for editing; counts and f-numbers are bare numbers. */
-export function textOf(value: number, dimension: Dimension, system: UnitSystem): string {
-  if (dimension === 'count' || dimension === 'fNumber') return String(Number(value.toFixed(2)));
-  if (dimension === 'ratio') return `${Number((value * 100).toFixed(1))}%`;
-  if (dimension === 'stops')
-    return showText({ figure: String(Number(value.toFixed(2))), unit: 'stops' });
-  return editText(value, dimension, system);
-}
-
 function withinRange(
   value: number,
   { min, max, dimension, system, whole }: QuantityFieldProps,
 ): Result<number> {
   if (whole && !Number.isInteger(Number(value.toFixed(9))))
     return refuse('not_whole', 'This is counted in whole pieces.');
-  const text = (limit: number) => textOf(limit, dimension, system);
-  const slack = 1e-9 * Math.max(1, Math.abs(value));
-  if (value < min - slack)
-    return refuse('too_small', `${text(value)} is too little: use ${text(min)} to ${text(max)}.`);
-  if (value > max + slack)
-    return refuse('too_big', `${text(value)} is too much: use ${text(min)} to ${text(max)}.`);
-  return accept(value);
+  if (inLimits(value, { min, max })) return accept(value);
+  const text = fieldText(value, dimension, system);
+  const legal = legalRange({ min, max }, dimension, system);
+  return value < min
+    ? refuse('too_small', `${text} is too little: use ${legal}.`)
+    : refuse('too_big', `${text} is too much: use ${legal}.`);
 }
 
 /** A measured value: type it with any unit, step it with arrows. */
 export function QuantityField(props: QuantityFieldProps) {
   const { label, value, dimension, assumedUnit, step, system, emptyText, mark, help, onCommit } =
     props;
-  const shown = value === null ? '' : textOf(value, dimension, system);
+  const shown = value === null ? '' : fieldText(value, dimension, system);
   const typed = useTyped<number | null>({
     shown,
     read: (text) => {
