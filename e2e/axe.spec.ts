@@ -65,6 +65,7 @@ const WALKS: Record<string, (page: Page, ferry: string, seen: Look) => Promise<v
       ['f', 'Findings'],
       ['Control+k', 'What do you want to do?'],
       ['Shift+?', 'Keys'],
+      ['g', 'What the words mean'],
     ] as const) {
       await page.keyboard.press(key);
       await expect(page.getByRole('dialog', { name: title })).toBeVisible();
@@ -101,9 +102,9 @@ const WALKS: Record<string, (page: Page, ferry: string, seen: Look) => Promise<v
     await page.getByRole('tab', { name: 'Colour', exact: true }).click();
     await expect(page.locator('[data-patch]')).toHaveCount(10);
     await seen('Colour', SHEET);
-    await sheets(page, ['Side by side', 'In this light'], seen);
+    await sheets(page, ['What I own', 'Side by side', 'In this light'], seen);
     await page.getByRole('button', { name: 'Read labels' }).click();
-    await page.getByLabel('Lines or a table').fill('A60 9W 806 lm 2700K E27 8,99 €');
+    await page.getByLabel('Lines or a table').fill('A60 9W 806 lm warm white E27 8,99 €');
     await expect(page.locator('[data-read-rows]')).toBeVisible();
     await seen('reading', PANEL);
     await closed(page);

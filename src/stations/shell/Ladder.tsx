@@ -22,7 +22,7 @@ export function Ladder() {
   const rungs = readouts?.rungs ?? [];
   return (
     <section aria-label="Ladder" className="flex h-full min-h-0 flex-col bg-sheet">
-      <p className="truncate border-b border-line px-4 py-2 text-[13px] text-ink-soft">
+      <p className="truncate border-b border-line px-4 py-2 text-[13px] text-ink-soft max-md:hidden">
         {build ? (
           <>
             Readouts of <strong className="text-ink">{build.name}</strong>
@@ -39,11 +39,11 @@ export function Ladder() {
         </p>
       )}
       {/* The two uprights of a ladder, with the rungs between them. */}
-      <ol className="relative mx-3 mb-2 flex min-h-0 flex-1 flex-col overflow-y-auto border-x-[3px] border-brass-bright/60">
+      <ol className="relative mx-3 mb-2 flex min-h-0 flex-1 flex-col overflow-y-auto border-x-[3px] border-brass-bright/60 max-md:mx-0 max-md:mb-0 max-md:flex-row max-md:overflow-x-auto max-md:border-x-0">
         {rungs.map((readout) => (
           <li
             key={readout.id}
-            className="flex flex-1 border-b-[3px] border-brass-bright/60 last:border-b-0"
+            className="flex flex-1 border-b-[3px] border-brass-bright/60 last:border-b-0 max-md:flex-none max-md:border-r max-md:border-b-0"
           >
             <Rung readout={readout} writing={{ system: units, currency }} onOpen={setOpen} />
           </li>
@@ -70,7 +70,7 @@ const Rung = memo(function Rung({ readout, writing, onOpen }: RungProps) {
         onClick={() => onOpen(id)}
         aria-haspopup="dialog"
         data-rung={id}
-        className="min-h-[64px] w-full min-w-0 px-3 py-1.5 text-left hover:bg-brass-wash/60"
+        className="min-h-[64px] w-full min-w-0 px-3 py-1.5 text-left hover:bg-brass-wash/60 max-md:min-h-0 max-md:w-auto max-md:min-w-[104px] max-md:py-1"
       >
         <span className="flex items-baseline justify-between gap-2">
           <span className="text-[13px] font-semibold text-ink-soft">{label}</span>
@@ -82,13 +82,13 @@ const Rung = memo(function Rung({ readout, writing, onOpen }: RungProps) {
           </span>
           <span className="text-[13px]">{unit}</span>
           {second && (
-            <span className="figure truncate pl-1 text-[13px] text-ink-soft">
+            <span className="figure truncate pl-1 text-[13px] text-ink-soft max-md:hidden">
               / {showText(shown(second.value, second.dimension, writing))}
             </span>
           )}
           {readout.marginStops !== undefined && <Notch stops={readout.marginStops} />}
         </span>
-        <span className="line-clamp-1 text-[12.5px] leading-tight text-ink-soft">
+        <span className="line-clamp-1 text-[12.5px] leading-tight text-ink-soft max-md:hidden">
           {words}
           {target &&
             id === 'light' &&
@@ -104,7 +104,7 @@ const Rung = memo(function Rung({ readout, writing, onOpen }: RungProps) {
 function Notch({ stops }: { stops: number }) {
   const at = 40 + (clamp(stops, -3, 3) / 3) * 36;
   return (
-    <svg viewBox="0 0 80 16" className="ml-auto h-4 w-20" aria-hidden>
+    <svg viewBox="0 0 80 16" className="ml-auto h-4 w-20 max-md:hidden" aria-hidden>
       <path d="M2 8 H78" stroke="var(--line-strong)" strokeWidth="1.5" />
       {[-3, -2, -1, 1, 2, 3].map((stop) => (
         <path key={stop} d={`M${40 + stop * 12} 5 v6`} stroke="var(--line-strong)" />

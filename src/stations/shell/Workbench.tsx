@@ -87,8 +87,8 @@ function Frame({ children }: { children: React.ReactNode }) {
   const session = useMemo(() => ({ pointed, say }), [pointed]);
   return (
     <SessionContext value={session}>
-      <div className="grid h-dvh grid-cols-[116px_minmax(0,1fr)_300px] grid-rows-[auto_minmax(0,1fr)] max-lg:h-auto max-lg:min-h-dvh max-lg:grid-cols-[104px_minmax(0,1fr)] max-md:block">
-        <div className="row-span-2 max-lg:row-span-3 max-md:sticky max-md:bottom-0">
+      <div className="grid h-dvh grid-cols-[116px_minmax(0,1fr)_300px] grid-rows-[auto_minmax(0,1fr)] max-lg:h-auto max-lg:min-h-dvh max-lg:grid-cols-[104px_minmax(0,1fr)] max-md:flex max-md:flex-col">
+        <div className="row-span-2 max-lg:row-span-3 max-md:sticky max-md:bottom-0 max-md:z-20 max-md:order-last">
           <Rail onFindings={panels.openFindings} />
         </div>
         <div className="col-span-2 max-lg:col-span-1">
@@ -101,7 +101,7 @@ function Frame({ children }: { children: React.ReactNode }) {
         >
           {children}
         </main>
-        <aside className="min-h-0 border-l border-line max-lg:col-start-2 max-lg:border-t max-lg:border-l-0">
+        <aside className="min-h-0 border-l border-line max-lg:col-start-2 max-lg:border-t max-lg:border-l-0 max-md:sticky max-md:top-0 max-md:z-20 max-md:order-first max-md:border-b">
           <Ladder />
         </aside>
       </div>

@@ -7,6 +7,7 @@ import { addRecord, changeRecord, together } from '@/core/document/edit';
 import { shotOf } from '@/core/document/blank';
 import { freeName } from '@/core/document/records';
 import { fixtureIdSchema } from '@/core/ids';
+import { JUDGED } from '@/core/location/use';
 import type { Fixture } from '@/core/verdict/fixture';
 import { WithBuild, type AtHand } from '../build/WithBuild';
 import { useProduction } from '../store/context';
@@ -14,6 +15,7 @@ import { useEdits } from '../store/useEdits';
 import { FixtureChoice } from './FixtureChoice';
 import { VerdictTable } from './VerdictTable';
 
+const VerdictFaces = lazyPanel(() => import('./VerdictFaces'));
 const FixtureDialog = lazyPanel(() => import('./FixtureDialog'));
 
 /** The chart library is heavy and only wanted here. */
@@ -68,9 +70,16 @@ function VerdictSheet({ build, readouts }: AtHand) {
       </div>
       <div className="grid grid-cols-[minmax(0,1.1fr)_minmax(0,1fr)] gap-8 max-lg:grid-cols-1">
         <VerdictTable build={build} readouts={readouts} fixture={fixture} comparison={comparison} />
-        {readouts.fallOff.length > 0 && (
-          <FallOffChart readouts={readouts} fixture={fixture} shotM={shot.distanceM} />
-        )}
+        <div className="flex min-w-0 flex-col gap-4">
+          {readouts.fallOff.length > 0 && (
+            <>
+              <FallOffChart readouts={readouts} fixture={fixture} shotM={shot.distanceM} />
+              {JUDGED[shot.use].person && (
+                <VerdictFaces build={build} readouts={readouts} fixture={fixture} />
+              )}
+            </>
+          )}
+        </div>
       </div>
       {editing === fixture.id && (
         <FixtureDialog fixture={fixture} onClose={() => setEditing(null)} />
