@@ -109,7 +109,7 @@ export default function OwnSheet({ onRead }: { onRead: () => void }) {
         const shown = only ? things.filter(isOwned) : things;
         return shown.length === 0 ? null : (
           <section key={name} className="mt-4">
-            <h3 className="border-b border-line text-[15px] font-semibold">{name}</h3>
+            <h2 className="border-b border-line text-[15px] font-semibold">{name}</h2>
             <ul className="mt-2 grid grid-cols-[repeat(auto-fill,minmax(210px,1fr))] gap-2">
               {shown.map((thing) => (
                 <OwnCard key={thing.id} thing={thing} onHand={(n) => own.setOnHand(thing, n)} />
