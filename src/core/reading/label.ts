@@ -10,8 +10,11 @@ export interface Label {
   headed: { column: Columns[number]; text: string }[];
 }
 
+/** Characters of a whole label that are looked at: a box has no more. */
+const MOST_CHARACTERS = 4000;
+
 /** Free lines of a label as one; a bar is in no figure. */
-export const labelText = ({ lines }: Label): string => lines.join(' | ');
+export const labelText = ({ lines }: Label): string => lines.join(' | ').slice(0, MOST_CHARACTERS);
 
 const BULLET = /^\s*(?:[•·▪◦‣●○✓✔☑➤►»*+–—-]|\d{1,2}[.)](?=\s))\s+/u;
 const KEYED = /^\s*([^:\t|]{1,40}?)\s*(?::|\t|\||\s{3,}|\.{3,})\s*(\S.*)$/u;

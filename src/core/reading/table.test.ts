@@ -300,6 +300,9 @@ describe('what was read becomes a record', () => {
   test('long lines and long lists are cut, not choked on', () => {
     expect(readLines(`A60 9W ${'x'.repeat(500_000)}`)[0]!.fields.length).toBeGreaterThan(0);
     expect(readLines('E27 9W\n'.repeat(5000))).toHaveLength(1000);
+    // A thousand bullets that say nothing make one label, of which no more is looked at than a box holds.
+    const [row] = readLines(`Globe E27 9W\n${`• ${'lorem '.repeat(160)}\n`.repeat(999)}`);
+    expect(row!.fields.find(({ field }) => field === 'wattsW')?.value).toBe(9);
   });
   test('a tape keeps its volts', () => {
     const [row] = readLines('LED strip 12V 9.6W/m 900lm/m 3000K 120LED/m 5m IP65 £19');

@@ -103,6 +103,32 @@ describe.each([
     expect((await service.find('night-ferry'))!.document).toEqual(nightFerry());
   });
 
+  test('what its owner has at home comes onto a new shelf when it is asked for', async () => {
+    const { shelf, currency } = nightFerry();
+    const owned = shelf.units.filter(({ onHand }) => onHand > 0);
+    expect((await service.ownShelf()).shelf.units).toEqual([]);
+    await service.keepOwnShelf({ currency, shelf: { units: owned, parts: [] } });
+    const given = { region: 'eu-230-50', currency: 'EUR' } as const;
+    const own = await service.create({ name: 'With mine', ...given, own: true });
+    const bare = await service.create({ name: 'Without', ...given });
+    const onHand = async (id: string) =>
+      (await service.find(id))!.document.shelf.units.filter((unit) => unit.onHand > 0).length;
+    expect([await onHand(own), await onHand(bare)]).toEqual([owned.length, 0]);
+  });
+  test('one broken thing at home is passed over, the others stay', async () => {
+    const [good] = nightFerry().shelf.units;
+    const units = [
+      { ...good!, onHand: 3 },
+      { ...good!, id: 'broken', wattsW: -4 },
+    ];
+    const kept = JSON.stringify({ currency: 'EUR', shelf: { units, parts: [{ role: 'gone' }] } });
+    await productionRepository(bench.store.db).setSetting('own-shelf', kept);
+    expect((await service.ownShelf()).shelf).toMatchObject({
+      units: [{ id: good!.id }],
+      parts: [],
+    });
+  });
+
   const saving = (baseRevision: number, edits: ReturnType<typeof edit>, client = 'one') =>
     service.save('night-ferry', { client, baseRevision, edits });
   const now = async () => (await service.find('night-ferry'))!;
