@@ -10,6 +10,26 @@ const file = (name: string, bytes: Uint8Array, mimeType = 'image/png') => ({
   buffer: Buffer.from(bytes),
 });
 
+test('a photograph of a label stays with its unit, and with the unit’s undo', async ({
+  page,
+  ferry,
+}) => {
+  await visit(page, `/p/${ferry}/shelf?build=clerk-ring`);
+  await page.getByRole('button', { name: /Market-stall globe/ }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.locator('[data-label-photograph]').setInputFiles(file('box.png', png(60_000, 7)));
+  await expect(dialog.locator('[data-label-of=market-9]')).toHaveCount(1);
+  await kept(page);
+  const unitOf = async () => (await stored(page, ferry)).document.pictures.at(-1)?.unitId;
+  expect(await unitOf()).toBe('market-9');
+  // The unit goes, its photograph stays as nobody's.
+  await dialog.getByRole('button', { name: 'Delete' }).click();
+  await kept(page);
+  await expect.poll(unitOf).toBeNull();
+  await page.keyboard.press('Control+z');
+  await expect.poll(unitOf).toBe('market-9');
+});
+
 test('photographs: put in, captioned, taken out and brought back; what is none is told', async ({
   page,
   ferry,

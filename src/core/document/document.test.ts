@@ -218,6 +218,15 @@ describe('taking records out', () => {
     expect(valid(document)).toBe(true);
     expect(applyCommands(document, inverse)).toMatchObject({ ok: true, value: { document: demo } });
   });
+  test('the photograph of a bulb’s label stays, as nobody’s', () => {
+    const unitId = demo.shelf.units[0]!.id;
+    const label = { id: 'l', type: 'image/png', sizeBytes: 9, name: 'box', caption: '' } as const;
+    const picture = { ...label, media: 'a'.repeat(64) as never, buildId: null, unitId };
+    const document = { ...demo, pictures: [picture] };
+    const done = applyCommands(document, removeFromShelf('unit', unitId)(document));
+    expect(done.ok && done.value.document.pictures).toMatchObject([{ id: 'l', unitId: null }]);
+    expect(done.ok && valid(done.value.document)).toBe(true);
+  });
   const own = demo.builds.filter(({ shotId }) => shotId === demo.shots[0]!.id);
   test('a shot leaves its builds without one, or takes them along', () => {
     expect(own.length).toBeGreaterThan(1);

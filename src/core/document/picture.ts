@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { buildIdSchema } from '../ids';
+import { buildIdSchema, unitIdSchema } from '../ids';
 import { note, text, wholeRange } from '../schema';
 
 /** SHA-256 of a file's bytes, 64 hexadecimal digits: the name media is kept under. */
@@ -26,5 +26,7 @@ export const pictureSchema = z.object({
   caption: note(500),
   /** the build it shows; null for the production as a whole */
   buildId: z.nullable(buildIdSchema),
+  /** the unit whose label it is */
+  unitId: z.optional(z.nullable(unitIdSchema)),
 });
 export type Picture = z.infer<typeof pictureSchema>;

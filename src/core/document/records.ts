@@ -15,7 +15,7 @@ import { mapBuild } from './references';
 
 const SHELF: readonly string[] = ['unit', 'part'] satisfies Ref[];
 
-/** Takes a unit or part off the shelf; builds that named it are left with an empty place. */
+/** Takes a unit or part off the shelf; builds that named it are left with an empty place, photographs of its label stay. */
 export const removeFromShelf =
   (kind: Ref, id: string): Change =>
   (document) =>
@@ -29,6 +29,7 @@ export const removeFromShelf =
           draft.accessories = next.accessories;
         }),
       ),
+      ...(kind === 'unit' ? pointing(document, 'unitId', id) : []),
       removeRecord({ kind, id }),
     )(document);
 
@@ -67,7 +68,11 @@ export const removeBuild =
     )(document);
 
 /** Empties one field of every record of the later stations that names what goes. */
-const pointing = (document: Production, field: 'buildId' | 'shotId', id: string): Change[] => {
+const pointing = (
+  document: Production,
+  field: 'buildId' | 'shotId' | 'unitId',
+  id: string,
+): Change[] => {
   const lists: [ListKind, readonly { id: string }[]][] = [
     ['picture', document.pictures],
     ['making', document.makings],

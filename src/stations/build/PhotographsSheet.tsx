@@ -1,24 +1,19 @@
 'use client';
 import { ImagePlus, X } from 'lucide-react';
-import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import type { Picture } from '@/core/document/picture';
-import { cutText } from '@/core/schema';
 import { TextField } from '@/ui/fields/TextField';
-import { ask } from '@/workers/pool';
 import { useProduction } from '../store/context';
-import { mediaUrl, sendMedia, sendSmall, smallUrl } from '../store/media';
+import { mediaUrl, smallUrl } from '../store/media';
 import { useEdits } from '../store/useEdits';
-import { useSession } from '../shell/Workbench';
+import { ACCEPTED_PICTURES, useAddPictures } from '../records/useAddPictures';
 import type { AtHand } from './WithBuild';
-
-const ACCEPTED = 'image/png,image/jpeg,image/webp,image/avif';
 
 /** Photographs of a build, kept with the production: how it was made, what it looked like. */
 export default function PhotographsSheet({ build }: Pick<AtHand, 'build'>) {
   const pictures = useProduction((state) => state.document.pictures);
   const own = pictures.filter(({ buildId }) => buildId === build.id);
-  const { busy, problems, add } = useAddPictures(build);
+  const { busy, problems, add } = useAddPictures({ buildId: build.id }, build.name);
   return (
     <section
       onDragOver={(event) => event.preventDefault()}
@@ -33,7 +28,7 @@ export default function PhotographsSheet({ build }: Pick<AtHand, 'build'>) {
           <input
             type="file"
             multiple
-            accept={ACCEPTED}
+            accept={ACCEPTED_PICTURES}
             className="sr-only"
             onChange={(event) => {
               void add([...(event.target.files ?? [])]);
@@ -67,49 +62,6 @@ export default function PhotographsSheet({ build }: Pick<AtHand, 'build'>) {
       </ul>
     </section>
   );
-}
-
-/** Hashing, the small copy and sending happen off the page; the document gets a name and a caption. */
-function useAddPictures(build: AtHand['build']) {
-  const edits = useEdits();
-  const { say } = useSession();
-  const [busy, setBusy] = useState(0);
-  const [problems, setProblems] = useState<readonly string[]>([]);
-  const keep = async (file: File): Promise<string | null> => {
-    const read = await ask(async (api) => api.picture(file), { priority: 'soon' });
-    if (!read.ok) return read.problems[0]!.message;
-    const { media, type, sizeBytes, small } = read.value;
-    const sent = await sendMedia(media, file);
-    if (sent) return `${file.name}: ${sent}`;
-    // Without its small copy the picture itself is shown.
-    if (small) await sendSmall(media, small);
-    const picture: Picture = {
-      id: nanoid(10),
-      media,
-      type,
-      sizeBytes,
-      name: cutText(file.name.trim(), 120) || 'photograph',
-      caption: '',
-      buildId: build.id,
-    };
-    return edits.add('picture', picture, `photograph of ${build.name}`);
-  };
-  const add = async (files: readonly File[]) => {
-    if (files.length === 0) return;
-    setProblems([]);
-    setBusy((count) => count + files.length);
-    const wrong: string[] = [];
-    // One after the other: each is as large as everything else on the page.
-    for (const file of files) {
-      const problem = await keep(file).catch((error: Error) => `${file.name}: ${error.message}`);
-      if (problem) wrong.push(problem);
-      setBusy((count) => count - 1);
-    }
-    setProblems(wrong);
-    const kept = files.length - wrong.length;
-    if (kept) say(`${kept === 1 ? 'A photograph is' : `${kept} photographs are`} kept.`);
-  };
-  return { busy, problems, add };
 }
 
 /** One photograph: small, with its caption; the whole of it is a press away. */

@@ -7,6 +7,7 @@ import { DataTable } from '@/ui/DataTable';
 import { useDevice } from '@/ui/device';
 import { ChoiceField } from '@/ui/fields/ChoiceField';
 import { useProduction } from '../store/context';
+import { LabelPhotographs } from './LabelPhotographs';
 import { MeasuredFiles } from './MeasuredFiles';
 import { copiedUnit, newUnit } from './newRecords';
 import RecordEditor from './RecordEditor';
@@ -77,6 +78,7 @@ export default function UnitTable({ name, categories, shotCctK }: UnitTableProps
           onDuplicate={() => put(copiedUnit(shelf, open), `duplicate ${open.name}`)}
           onDelete={() => remove(open)}
         >
+          <LabelPhotographs unit={open} />
           <MeasuredFiles unit={open} onChange={(label, set) => change(open, label, set)} />
         </RecordEditor>
       )}

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { addRecord, together, type Change } from '@/core/document/edit';
 import { minorDigits } from '@/core/quantity';
 import type { ReadField } from '@/core/reading/readLine';
@@ -25,7 +25,17 @@ interface Said {
   problem?: string;
   taken?: boolean;
 }
-const keyOf = (row: ReadRow) => row.text;
+/** A row by its text; of several with the same text, by which of them it is. */
+function keysOf(rows: readonly ReadRow[]): ReadonlyMap<ReadRow, string> {
+  const seen = new Map<string, number>();
+  return new Map(
+    rows.map((row) => {
+      const nth = seen.get(row.text) ?? 0;
+      seen.set(row.text, nth + 1);
+      return [row, `${row.text} #${nth}`];
+    }),
+  );
+}
 
 const becomesOf = (row: ReadRow): Becomes | null =>
   categoryOf(row) ?? (row.gear?.role ? `part:${row.gear.role}` : null);
@@ -42,6 +52,8 @@ export function useTaking(rows: readonly ReadRow[], onDone: () => void) {
   const money = { currency, minorDigits: minorDigits(currency) };
   const voltage = document.circuits[0]?.voltageV ?? 230;
   const known = new Set([...shelf.units, ...shelf.parts].map(({ name }) => name));
+  const keys = useMemo(() => keysOf(rows), [rows]);
+  const keyOf = (row: ReadRow) => keys.get(row) ?? row.text;
   const of = (row: ReadRow): Said => said[keyOf(row)] ?? {};
   const tell = (row: ReadRow, more: Said) =>
     setSaid((before) => ({

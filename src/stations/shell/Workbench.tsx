@@ -9,11 +9,12 @@ import {
   useRef,
   useState,
 } from 'react';
-import { ProductionProvider } from '../store/context';
+import { ProductionProvider, useProduction } from '../store/context';
 import type { Initial } from '../store/production';
 import { Header } from './Header';
 import { Ladder } from './Ladder';
 import { Rail } from './Rail';
+import { stationName } from './stations';
 import { TroubleStrip } from './TroubleStrip';
 import { useActions } from './useActions';
 import { useFocusKept } from './useFocusKept';
@@ -80,6 +81,7 @@ function Frame({ children }: { children: React.ReactNode }) {
   const close = useCallback(() => setPanel(null), []);
   const sheet = useRef<HTMLElement>(null);
   const { station, build } = useWorkplace();
+  const title = useProduction((state) => state.document.name);
   useFocusKept(sheet, station, build?.id, panel);
   const actions = useActions(panels);
   useKeys(actions);
@@ -99,6 +101,10 @@ function Frame({ children }: { children: React.ReactNode }) {
           tabIndex={-1}
           className="relative min-h-0 min-w-0 overflow-y-auto outline-none"
         >
+          <p className="hidden px-4 pt-2 font-display text-xl print:block">
+            {title}, {stationName(station)}
+            {build && `: ${build.name}`}
+          </p>
           {children}
         </main>
         <aside className="min-h-0 border-l border-line max-lg:col-start-2 max-lg:border-t max-lg:border-l-0 max-md:sticky max-md:top-0 max-md:z-20 max-md:order-first max-md:border-b">
