@@ -7,6 +7,7 @@ import './globals.css';
 import type { Metadata } from 'next';
 import { cookies } from 'next/headers';
 import { DeviceProvider, type DeviceSettings } from '@/ui/device';
+import { Explaining } from '@/ui/Explained';
 
 export const metadata: Metadata = {
   title: { default: 'Lantern Jar', template: '%s · Lantern Jar' },
@@ -26,7 +27,9 @@ export default async function RootLayout({ children }: { children: React.ReactNo
   return (
     <html lang="en" data-theme={settings.theme}>
       <body>
-        <DeviceProvider initial={settings}>{children}</DeviceProvider>
+        <DeviceProvider initial={settings}>
+          <Explaining>{children}</Explaining>
+        </DeviceProvider>
       </body>
     </html>
   );

@@ -18,6 +18,7 @@ import type { Transported } from '@/core/light/transport/result';
 import type { Run } from '@/core/light/transport/run';
 import { decodeText } from '@/core/reading/decode';
 import { ACCESSORIES } from '@/core/accessories';
+import { readDocument } from '@/core/document/read';
 import { coverOf } from '@/core/evaluate/cover';
 import { starterAccessory } from '@/core/evaluate/starterAccessory';
 import type { Columns } from '@/core/reading/headings';
@@ -98,8 +99,11 @@ export const questions = {
     const accessory = ACCESSORIES.get(kind);
     return build && accessory ? starterAccessory(accessory, document, build, id) : null;
   },
-  /** The head as a production's best light shows it. */
-  cover: (document: Production, size: number, rays: number) => coverOf(document, size, rays),
+  /** The head as a production's best light shows it; null for what cannot be read too. */
+  cover: (json: unknown, size: number, rays: number) => {
+    const read = readDocument(json);
+    return read.ok ? coverOf(read.value, size, rays) : null;
+  },
   variants: (document: Production, buildId: string, run: Run) => variants(document, buildId, run),
 };
 export type Questions = typeof questions;

@@ -155,7 +155,10 @@ export function costRung(
     working: {
       formula: 'Σ ⌈(needed − on hand) / pack⌉ · pack price;  full: on hand = 0',
       substituted: purchase.lines
-        .map((line) => `${line.name}: ${line.packsNow} × ${money(line.packPriceMinor)}`)
+        .map(
+          (line) =>
+            `${line.name}: ${line.packsNow} × ${line.priced ? money(line.packPriceMinor) : 'no price'}`,
+        )
         .join('; '),
       inputs: [
         {

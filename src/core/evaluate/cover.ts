@@ -8,7 +8,7 @@ import { LitPicture } from '../picture/lit';
 import { seeRows } from '../picture/sight';
 import { shotTargetLx } from './light';
 import { evaluate } from './evaluate';
-import { buildPicture } from './glow/scene';
+import { buildPicture, shotPose } from './glow/scene';
 
 export interface Cover {
   buildName: string;
@@ -62,8 +62,7 @@ export function coverOf(document: Production, size: number, rays: number): Cover
   const shot = shotOf(document, best.build);
   const rows = { first: 0, every: 1 };
   const grid = bakeHead();
-  const pose = { distanceM: shot.distanceM, azimuthRad: 35 * DEGREE, elevationRad: 20 * DEGREE };
-  const picture = new LitPicture(seeRows(grid, size), grid, light, pose, rows);
+  const picture = new LitPicture(seeRows(grid, size), grid, light, shotPose(shot), rows);
   picture.refineInPlace(rays);
   const targetLx = shotTargetLx({ ...shot, offsetStops: 0 });
   const { pixels } = picture.develop({ skin: 'light', targetLx, matched: true });

@@ -221,7 +221,7 @@ function worstCri({ groups }: ResolvedBuild): number | null {
 
 const NEAREST_M = 0.1;
 
-type Unpriced = Omit<Contender, 'fullMinor' | 'spentNowMinor' | 'dimmable'>;
+type Unpriced = Omit<Contender, 'fullMinor' | 'spentNowMinor' | 'unpriced' | 'dimmable'>;
 
 /** What a build's light brings to a comparison; what it costs comes later, for it changes alone. */
 function contenderOf(
@@ -247,5 +247,6 @@ const priced = (contender: Unpriced, plan: PowerPlan, purchase: Purchase): Conte
   ...contender,
   fullMinor: purchase.fullPerLightMinor,
   spentNowMinor: purchase.spentNowMinor,
+  unpriced: purchase.unpriced,
   dimmable: plan.dimmer !== null,
 });

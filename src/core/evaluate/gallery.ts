@@ -21,6 +21,8 @@ export interface GalleryEntry extends Gallery {
   evennessStops: number;
   marginStops: number | null;
   fullMinor: number;
+  /** things in it that nobody has told a price of */
+  unpriced: number;
   hours: number;
   massKg: number;
   /** the shot's needs it meets as it starts */
@@ -58,6 +60,7 @@ export function galleryEntry(
     evennessStops: light.evenness.plusMinusStops,
     marginStops,
     fullMinor: purchase.fullMinor,
+    unpriced: purchase.unpriced,
     hours: steps.reduce((sum, { minutes }) => sum + minutes, 0) / 60,
     massKg,
     meets: {

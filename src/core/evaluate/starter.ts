@@ -14,7 +14,7 @@ import { findBuild, resolveScene, sceneOf } from './context';
 import { evaluate } from './evaluate';
 import { lightMargin } from './light';
 import { choosing } from '../forms/brings';
-import { isOwned, unfit } from '../materials/takes';
+import { fitting, isOwned } from '../materials/takes';
 
 /** What a stop too little light weighs against mired of colour, for lamps and for layers. */
 const PER_STOP = { lamps: 60, layers: 40 };
@@ -71,11 +71,7 @@ function candidates(field: Field, document: Production): unknown[] {
       return ofCategory(field.category).map(({ id }) => id);
     case 'part':
       // A dimmer is a wish, not a need; so is what a form can do without and does not begin with.
-      return field.optional && !field.begins
-        ? []
-        : parts
-            .filter((part) => part.role === field.role && unfit(field.takes, part) === null)
-            .map(({ id }) => id);
+      return field.optional && !field.begins ? [] : fitting(parts, field).map(({ id }) => id);
     default:
       return [];
   }

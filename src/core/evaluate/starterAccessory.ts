@@ -4,7 +4,7 @@ import type { Build, Production } from '../document/production';
 import { choosing } from '../forms/brings';
 import type { Field } from '../forms/form';
 import type { Part } from '../materials/part';
-import { isOwned, unfit } from '../materials/takes';
+import { fitting, isOwned } from '../materials/takes';
 import { evaluate } from './evaluate';
 
 /** Parts tried at a place before the first is taken as it is. */
@@ -19,9 +19,7 @@ const byOwnedThenPrice = (a: Part, b: Part): number =>
 const candidates = (field: Field, { shelf }: Production): Part[] =>
   field.kind !== 'part' || field.optional
     ? []
-    : shelf.parts
-        .filter((part) => part.role === field.role && unfit(field.takes, part) === null)
-        .toSorted(byOwnedThenPrice);
+    : fitting(shelf.parts, field).toSorted(byOwnedThenPrice).slice(0, MOST_TRIES);
 
 /**
  * An accessory as it arrives on a build: every place that needs a part has one that fits, owned before bought, the
@@ -35,29 +33,24 @@ export function starterAccessory(
 ): Accessory {
   const made = (parameters: unknown): Accessory =>
     accessorySchema.parse({ id, kind: accessory.id, parameters });
-  const stopsWith = (parameters: unknown): number => {
-    const carried = { ...build, accessories: [...build.accessories, made(parameters)] };
-    const builds = document.builds.map((each) => (each.id === build.id ? carried : each));
+  const stopsOf = (tried: Build): number => {
+    const builds = document.builds.map((each) => (each.id === build.id ? tried : each));
     const found = evaluate({ ...document, builds }, build.id, { gridCells: 2 });
     if (!found.ok) return Infinity;
     return found.value.findings.filter(({ severity }) => severity === 'stop').length;
   };
-  const defaults = accessory.defaults() as Record<string, unknown>;
-  const begun = accessory.fields.reduce((parameters, field) => {
-    const [first, ...others] = candidates(field, document).slice(0, MOST_TRIES);
-    if (!first) return parameters;
-    const withPart = (part: Part) => ({
-      ...parameters,
-      ...choosing(field, part.id, document.shelf),
-    });
-    const tried = [first, ...others].map(withPart);
-    const best = { parameters: tried[0]!, stops: stopsWith(tried[0]!) };
-    for (const each of tried.slice(1)) {
-      if (best.stops === 0) break;
-      const stops = stopsWith(each);
-      if (stops < best.stops) Object.assign(best, { parameters: each, stops });
+  const stopsWith = (parameters: unknown): number =>
+    stopsOf({ ...build, accessories: [...build.accessories, made(parameters)] });
+  const bare = stopsOf(build);
+  const chosen = (parameters: Record<string, unknown>, field: Field): Record<string, unknown> => {
+    let [best, least] = [parameters, Infinity];
+    for (const part of candidates(field, document)) {
+      if (least <= bare) break;
+      const tried = { ...parameters, ...choosing(field, part.id, document.shelf) };
+      const stops = stopsWith(tried);
+      if (stops < least) [best, least] = [tried, stops];
     }
-    return best.parameters;
-  }, defaults);
-  return made(begun);
+    return best;
+  };
+  return made(accessory.fields.reduce(chosen, accessory.defaults() as Record<string, unknown>));
 }

@@ -17,6 +17,7 @@ import {
   number,
   offCuts,
   onHand,
+  only,
   originsSchema,
   power,
   price,
@@ -184,18 +185,23 @@ const round = defineRecord({
   ...piece,
   ...stock,
 });
+const tin = <T extends { edited: object }>(spec: T): T => only('kind', 'other', spec);
 const hardware = defineRecord({
   kind: choice<HardwareId>('Kind', namesOf(HARDWARE), 'other'),
   measure: kept(z.enum(['piece', 'm']), 'piece', 'kind'),
   // Of a tin, a pan or a bucket that becomes a light: what a build takes over when it is chosen.
-  diameterM: later(maybe(length('Of a tin: Ø', { min: 0.05, max: 2, start: 0.3 }), 'no tin')),
-  depthM: later(maybe(length('… its depth', { min: 0.01, max: 0.6, start: 0.07 }), 'no tin')),
-  massKg: later(maybe(mass('… its mass', { min: 0.01, max: 20, start: 0.4 }), 'no tin')),
+  diameterM: later(
+    tin(maybe(length('Ø, of a tin', { min: 0.05, max: 2, start: 0.3 }), 'not known')),
+  ),
+  depthM: later(tin(maybe(length('Its depth', { min: 0.01, max: 0.6, start: 0.07 }), 'not known'))),
+  massKg: later(tin(maybe(mass('Its mass', { min: 0.01, max: 20, start: 0.4 }), 'not known'))),
   inside: later(
-    choice<FinishId | 'unknown'>(
-      '… its inside',
-      { unknown: 'no tin, or not said', ...namesOf(FINISHES) },
-      'unknown',
+    tin(
+      choice<FinishId | 'unknown'>(
+        'Its inside',
+        { unknown: 'not known', ...namesOf(FINISHES) },
+        'unknown',
+      ),
     ),
   ),
   ...stock,

@@ -73,6 +73,12 @@ export const unfit = (takes: TakesId | undefined, part: Part): string | null =>
 /** Whether any of a thing on the shelf is there already. */
 export const isOwned = ({ onHand }: { onHand: number }): boolean => onHand > 0;
 
+/** Parts a place takes, of its role and its kind. */
+export const fitting = (
+  parts: readonly Part[],
+  { role, takes }: { role: Part['role']; takes?: TakesId },
+): Part[] => parts.filter((part) => part.role === role && unfit(takes, part) === null);
+
 /** Parts for a place: those that fit, what is owned first; then the others. */
 export function sortedFor(parts: readonly Part[], takes: TakesId | undefined): Part[] {
   const rank = (part: Part) => (unfit(takes, part) ? 2 : isOwned(part) ? 0 : 1);

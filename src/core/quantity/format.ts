@@ -74,12 +74,16 @@ export function toUnit(value: number, dimension: Dimension, symbol: string): num
   return (value - (unit.offset ?? 0)) / unit.factor;
 }
 
+/** A quarter of an inch: below it sixteenths tell too little. */
+const FINEST_RULED_M = 0.0254 / 4;
+
 /** SI value → figure and unit, three significant figures, in a sensible unit. */
 export function show(value: number, dimension: Dimension, system: UnitSystem): Shown {
   if (dimension === 'stops') return { figure: stopsFigure(value), unit: 'stops' };
   if (dimension === 'count') return { figure: String(Math.round(value)), unit: '' };
-  // A rule in inches has no decimals.
-  if (dimension === 'length' && system === 'imperial' && Number.isFinite(value))
+  // A rule in inches has no decimals; what is finer than it can show has.
+  const ruled = Math.abs(value) >= FINEST_RULED_M || value === 0;
+  if (dimension === 'length' && system === 'imperial' && ruled && Number.isFinite(value))
     return { figure: feetAndInches(value).replace(/ in$/, ''), unit: 'in' };
   const unit = sensibleUnit(value, dimension, system);
   const number = toUnit(value, dimension, unit);

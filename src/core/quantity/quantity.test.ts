@@ -107,6 +107,7 @@ describe('showing quantities', () => {
     expect(showText(show(0.068, 'length', 'metric'))).toBe('68.0 mm');
     expect(showText(show(0.4064, 'length', 'imperial'))).toBe('16 in');
     expect(showText(show(2, 'length', 'imperial'))).toBe('6 ft 6 3/4 in');
+    expect(showText(show(0.0005, 'length', 'imperial'))).toBe('0.0197 in');
     expect(showText(show(1076.39, 'illuminance', 'imperial'))).toBe('100 fc');
     expect(showText(show(0.5, 'ratio', 'metric'))).toBe('50.0%');
     expect(showText(show(3, 'power', 'metric'))).toBe('3.00 W');

@@ -109,6 +109,12 @@ export const later = <S extends z.ZodMiniType, T extends { schema: S; start: z.i
   spec: T,
 ) => ({ ...spec, schema: z._default(spec.schema, spec.start as never) as unknown as S });
 
+/** A field that only some records of a role have something to say in. */
+export const only = <T extends { edited: object }>(field: string, is: string, spec: T): T => ({
+  ...spec,
+  edited: { ...spec.edited, when: { field, is } },
+});
+
 /** Which of several things it is; options without words of their own stand for themselves. */
 export function choice<const V extends string>(
   label: string,

@@ -10,6 +10,8 @@ interface FieldBase {
   field: string;
   label: string;
   role: FieldRole;
+  /** asked for only where another field says this */
+  when?: { field: string; is: string };
 }
 
 export interface QuantityRecordField extends FieldBase {

@@ -172,6 +172,10 @@ export function effectiveTape(
 export const oneOf = (unit: Unit): EffectiveUnit =>
   unit.category === 'strip' ? effectiveTape(unit, 1, SOME_SUPPLY) : effectiveUnit(unit);
 
+/** What a unit is counted in: tape by its length. */
+export const measureOf = ({ category }: Unit): 'm' | 'piece' =>
+  category === 'strip' ? 'm' : 'piece';
+
 /** Pieces in a pack; metres for tape. */
 export const packSizeOf = (unit: Unit): number =>
   unit.packCount * (unit.category === 'strip' ? unit.reelLengthM : 1);

@@ -14,6 +14,8 @@ export interface Contender {
   separate: boolean;
   fullMinor: number;
   spentNowMinor: number;
+  /** things in it that nobody has told a price of: both sums are lower bounds then */
+  unpriced: number;
   dimmable: boolean;
   /** lux on the axis at another distance from the front */
   illuminanceAt: (distanceM: number) => number;
@@ -128,10 +130,11 @@ function sentenceOf(
   const stops = Math.abs(found.stops).toFixed(1);
   const level =
     stops === '0.0' ? 'level with' : `${stops} stops ${found.stops < 0 ? 'under' : 'over'}`;
+  const least = contender.unpriced > 0 ? 'at least ' : '';
   const money =
     found.priceShare === null
-      ? `for ${formatMoney(contender.fullMinor, currency)}`
-      : `for ${percent(found.priceShare)} of the price`;
+      ? `for ${least}${formatMoney(contender.fullMinor, currency)}`
+      : `for ${least}${percent(found.priceShare)} of the price`;
   const iso = `ISO ${isoText(found.isoToEqual)}`;
   return `${place} ${name} is ${level} the ${lowerFirst(fixture.name)}, ${softnessSaid(found.softnessRatio, contender.separate)}, ${money}. At ${iso} you make f/${shot.fNumber}.`;
 }

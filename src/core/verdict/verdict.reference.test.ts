@@ -19,6 +19,7 @@ const point = (lxAtShot: number, over: Partial<Contender> = {}): Contender => {
     separate: false,
     fullMinor: 2421,
     spentNowMinor: 1800,
+    unpriced: 0,
     dimmable: false,
     illuminanceAt,
     approach: way.map((distanceM) => ({ distanceM, illuminanceLx: illuminanceAt(distanceM) })),
@@ -78,6 +79,10 @@ describe('comparison', () => {
     const { sentence } = compare(point(lx, { separate: true }), dome, shot, document);
     expect(sentence).toContain('several thin shadows');
     expect(sentence).not.toContain('soft,');
+  });
+  test('a sum that lacks a price is a lower bound, and says so', () => {
+    const { sentence } = compare(point(lx, { unpriced: 2 }), dome, shot, document);
+    expect(sentence).toContain('for at least 9.0 % of the price');
   });
   test('no light yet is said as such', () => {
     const found = compare(point(0), dome, shot, document);

@@ -59,7 +59,7 @@ export function FormGallery({ shotId, current, action, onPick }: FormGalleryProp
         <p role="status" className="self-center text-[13px] text-ink-soft">
           {busy
             ? 'Working every form out for this shot…'
-            : `${shown.length} of ${entries.length} forms, begun with parts from your shelf`}
+            : `${shown.length} of ${entries.length} forms, begun with parts from your shelf; light and money by a first estimate`}
         </p>
       </div>
       {!busy && shown.length === 0 && (
@@ -132,7 +132,11 @@ function Card({ entry, use, current, action, onPick }: CardProps) {
             met={entry.meets.evenness}
           />
         )}
-        <Figure name="in full" value={money(entry.fullMinor)} met={entry.meets.budget} />
+        <Figure
+          name="in full"
+          value={`${entry.unpriced > 0 ? 'from ' : ''}${money(entry.fullMinor)}`}
+          met={entry.meets.budget}
+        />
         <Figure name="takes" value={`${entry.hours.toFixed(1)} h`} />
         <Figure name="weighs" value={`${entry.massKg.toFixed(1)} kg`} />
         <Figure name="asks" value={SKILL[entry.skill]} />

@@ -2,10 +2,10 @@
 import { DEGREE } from '@/core/angle';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { shotOf } from '@/core/document/blank';
-import type { Build, Production } from '@/core/document/production';
+import type { Build } from '@/core/document/production';
 import type { WorkedOut } from '@/core/evaluate/readouts';
 import { shotTargetLx } from '@/core/evaluate/light';
-import { buildPicture, fixturePicture } from '@/core/evaluate/glow/scene';
+import { fixturePicture, shotPose } from '@/core/evaluate/glow/scene';
 import type { Pose } from '@/core/picture/scene';
 import { SKIN_IDS, SKINS, type SkinId } from '@/core/picture/skin';
 import { TONE_WORDS } from '@/core/picture/tone';
@@ -13,12 +13,12 @@ import { show, showText } from '@/core/quantity';
 import { useDevice } from '@/ui/device';
 import { ChoiceField } from '@/ui/fields/ChoiceField';
 import { exportName } from '../shell/actions';
-import { useWorkplace } from '../shell/useWorkplace';
 import { useProduction } from '../store/context';
 import { FixtureChoice } from '../verdict/FixtureChoice';
 import { LightPad } from './LightPad';
 import { FRAMES } from '@/core/picture/sight';
 import { paint, paintBand, savePng, type View } from './paint';
+import { useBuildLight } from './useBuildLight';
 import { FULL_RAYS, useLitHead, type Picture } from './useLitHead';
 import { StopsScale } from './StopsScale';
 
@@ -34,32 +34,13 @@ const LEVELS = [
   { value: 'matched', label: 'each brought to the target' },
 ] as const;
 
-/** The build as a source of light, once more when its room has been simulated well enough. */
-function useBuildLight(document: Production, build: Build, { room }: WorkedOut) {
-  const { transport } = useWorkplace();
-  const known = (room && transport.known.get(room.key)) ?? null;
-  const settled = !room || transport.done >= 1;
-  const roomKey = room?.key;
-  const stage = known === null ? 'none' : settled ? 'settled' : 'first';
-  const light = useMemo(
-    () => buildPicture(document, build.id, known),
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-    [document, build.id, roomKey, stage],
-  );
-  return { light, settled };
-}
-
 /** A head in this light, at the shot's distance and exposure, beside the fixture's. */
 export default function FaceSheet({ build, readouts }: { build: Build; readouts: WorkedOut }) {
   const document = useProduction((state) => state.document);
   const shot = shotOf(document, build);
   const fixture =
     document.fixtures.find(({ id }) => id === build.fixtureId) ?? document.fixtures[0] ?? null;
-  const asShot: Pose = {
-    distanceM: shot.distanceM,
-    azimuthRad: 35 * DEGREE,
-    elevationRad: 20 * DEGREE,
-  };
+  const asShot = shotPose(shot);
   const [pose, setPose] = useState(asShot);
   const [skin, setSkin] = useState<SkinId>('light');
   const [level, setLevel] = useState<'true' | 'matched'>('matched');
@@ -71,14 +52,10 @@ export default function FaceSheet({ build, readouts }: { build: Build; readouts:
     targetLx: shotTargetLx({ ...shot, offsetStops: 0 }),
     matched: level === 'matched',
   };
-  const own = useLitHead('build', buildLight, pose, settings, settled);
-  const other = useLitHead(
-    'fixture',
-    view === 'build' ? null : fixtureLight,
-    pose,
-    settings,
-    settled,
-  );
+  const own = useLitHead('build', buildLight, pose, settings, { refined: settled, eyes: true });
+  const other = useLitHead('fixture', view === 'build' ? null : fixtureLight, pose, settings, {
+    refined: settled,
+  });
   return (
     <div className="grid grid-cols-[minmax(0,1fr)_176px] gap-3 max-md:grid-cols-1">
       <Head

@@ -29,6 +29,8 @@ interface Drawing {
   pose: Pose;
   settings: PictureSettings;
   refined: boolean;
+  /** the eyes large as well, once the face is clean */
+  withEyes: boolean;
   signal: AbortSignal;
   onPicture: (picture: Picture) => void;
   onEyes: (picture: Picture) => void;
@@ -86,6 +88,7 @@ async function refine(job: Drawing): Promise<void> {
     rays += more;
     job.onPicture({ ...picture, rays });
   }
+  if (!job.withEyes) return;
   const eyes = await drawn(hands, job, EYES.size, EYES.rays, true, 'eyes');
   if (!job.signal.aborted) job.onEyes({ ...eyes, rays: EYES.rays });
 }
@@ -93,14 +96,15 @@ async function refine(job: Drawing): Promise<void> {
 /**
  * A picture of the head in a light: a quick one at once, then refined until it is clean. A change while one
  * is under way begins anew after the piece at hand.
- * @param refined false while something better is about to come: only the quick picture is drawn
+ * @param wanted `refined` is false while something better is about to come: only the quick picture is drawn; `eyes` has them
+ *   drawn large when the face is clean
  */
 export function useLitHead(
   slot: string,
   light: PictureLight | null,
   pose: Pose,
   settings: PictureSettings,
-  refined = true,
+  { refined, eyes: withEyes = false }: { refined: boolean; eyes?: boolean },
 ): { picture: Picture | null; eyes: Picture | null; broken: boolean } {
   const [picture, setPicture] = useState<Picture | null>(null);
   const [eyes, setEyes] = useState<Picture | null>(null);
@@ -118,6 +122,7 @@ export function useLitHead(
         pose: { distanceM, azimuthRad, elevationRad },
         settings: { skin, targetLx, matched },
         refined,
+        withEyes,
         signal: abort.signal,
         onPicture: setPicture,
         onEyes: setEyes,
@@ -128,7 +133,18 @@ export function useLitHead(
     );
     void turn;
     return () => abort.abort();
-  }, [slot, light, distanceM, azimuthRad, elevationRad, skin, targetLx, matched, refined]);
+  }, [
+    slot,
+    light,
+    distanceM,
+    azimuthRad,
+    elevationRad,
+    skin,
+    targetLx,
+    matched,
+    refined,
+    withEyes,
+  ]);
   return { picture: light ? picture : null, eyes: light ? eyes : null, broken };
 }
 

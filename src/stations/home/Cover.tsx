@@ -1,6 +1,5 @@
 'use client';
 import { useEffect, useRef, useState } from 'react';
-import { readDocument } from '@/core/document/read';
 import type { Cover as Drawn } from '@/core/evaluate/cover';
 import { ask } from '@/workers/pool';
 
@@ -19,10 +18,12 @@ function coverOf(id: string, changed: string, signal: AbortSignal): Promise<Draw
     if (signal.aborted) throw new Error('No longer looked at.');
     if (drawnBefore.has(key)) return drawnBefore.get(key)!;
     const answer = await fetch(`/api/productions/${id}/file`, { signal });
-    const read = answer.ok ? readDocument(await answer.json()) : null;
-    const cover = read?.ok
-      ? await ask(async (api) => api.cover(read.value, SIZE, RAYS), { signal, priority: 'later' })
-      : null;
+    if (!answer.ok) throw new Error('It cannot be fetched now.');
+    const json: unknown = await answer.json();
+    const cover = await ask(async (api) => api.cover(json, SIZE, RAYS), {
+      signal,
+      priority: 'later',
+    });
     drawnBefore.set(key, cover);
     return cover;
   });
@@ -55,7 +56,8 @@ export function Cover({ id, name, changed }: CoverProps) {
     const abort = new AbortController();
     coverOf(id, changed, abort.signal).then(
       (cover) => !abort.signal.aborted && setDrawn(cover),
-      () => !abort.signal.aborted && setDrawn(null),
+      // It stays blank: nothing is known of its lights.
+      () => {},
     );
     return () => abort.abort();
   }, [id, changed, seen]);
@@ -88,7 +90,7 @@ export function Cover({ id, name, changed }: CoverProps) {
       )}
       {shown && (
         <p className="absolute inset-x-0 bottom-0 bg-[#1b1712]/75 px-2 py-1 text-[12.5px] text-[#f3e6c8]">
-          {drawn.buildName}
+          {drawn.buildName}, by a quick estimate
         </p>
       )}
     </div>

@@ -1,13 +1,13 @@
 'use client';
 import { ScanText } from 'lucide-react';
 import { useState } from 'react';
-import { isOwned } from '@/core/materials/takes';
+import { isOwned, TAKES } from '@/core/materials/takes';
 import { countOf, ownedOf } from '@/core/shelf/own';
 import { amountText } from '@/core/shop/purchase';
 import type { Shelf } from '@/core/shelf/shelf';
 import { useDevice } from '@/ui/device';
 import { ThingPicture } from './ThingPicture';
-import { packOf, useOwn, type Thing } from './useOwn';
+import { countedIn, packOf, useOwn, type Thing } from './useOwn';
 
 /** Things as they lie about in a household and a workshop. */
 const GROUPS: [string, (thing: Thing) => boolean][] = [
@@ -28,8 +28,7 @@ const GROUPS: [string, (thing: Thing) => boolean][] = [
   ['Small things', () => true],
 ];
 const isRole = (thing: Thing, ...roles: string[]) => 'role' in thing && roles.includes(thing.role);
-const isTin = (thing: Thing) =>
-  'role' in thing && thing.role === 'hardware' && thing.kind === 'other';
+const isTin = (thing: Thing) => 'role' in thing && TAKES.vessel.fits(thing);
 
 function grouped({ units, parts }: Shelf): { name: string; things: Thing[] }[] {
   const left = new Set<Thing>([...units, ...parts]);
@@ -51,7 +50,7 @@ export default function OwnSheet({ onRead }: { onRead: () => void }) {
       <div className="flex flex-wrap items-center gap-3 text-sm">
         <p role="status" data-owned={count} className="mr-auto">
           <strong>{count === 0 ? 'Nothing ticked yet.' : `${count} things are yours.`}</strong> Tick
-          what lies in your cupboard: it is used first and costs nothing.
+          what lies in your cupboard: it is used before anything is bought.
         </p>
         <button type="button" className="press flex items-center gap-1" onClick={onRead}>
           <ScanText size={15} aria-hidden /> Type or paste it
@@ -132,7 +131,7 @@ function OwnCard({ thing, onHand }: OwnCardProps) {
   const { units } = useDevice();
   const mine = isOwned(thing);
   const pack = packOf(thing);
-  const step = measureOf(thing) === 'piece' ? 1 : pack;
+  const step = countedIn(thing) === 'piece' ? 1 : pack;
   return (
     <li
       data-own={mine ? 'yes' : 'no'}
@@ -161,7 +160,7 @@ function OwnCard({ thing, onHand }: OwnCardProps) {
             +
           </button>
           <span className="figure whitespace-nowrap">
-            {amountText(thing.onHand, measureOf(thing), units)}
+            {amountText(thing.onHand, countedIn(thing), units)}
           </span>
           <button
             type="button"
@@ -176,7 +175,3 @@ function OwnCard({ thing, onHand }: OwnCardProps) {
     </li>
   );
 }
-
-/** What it is counted in: tape in metres, parts as their packs say. */
-const measureOf = (thing: Thing) =>
-  'category' in thing ? (thing.category === 'strip' ? 'm' : 'piece') : thing.measure;

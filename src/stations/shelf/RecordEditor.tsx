@@ -35,7 +35,8 @@ interface RecordEditorProps<R extends Unit | Part> {
 export default function RecordEditor<R extends Unit | Part>(props: RecordEditorProps<R>) {
   const { record, fields, findings = [], children, onChange, onClose } = props;
   const values = record as unknown as Record<string, unknown>;
-  const figures = fields.filter(
+  const asked = fields.filter(({ when }) => !when || values[when.field] === when.is);
+  const figures = asked.filter(
     ({ kind, role, field }) => kind === 'quantity' && role === 'figure' && values[field] !== null,
   );
   const originOf = ({ field }: RecordField) => record.origins[field] ?? 'typical';
@@ -57,7 +58,7 @@ export default function RecordEditor<R extends Unit | Part>(props: RecordEditorP
             onCommit={(name) => onChange('name', (target) => void (target.name = name))}
           />
         </div>
-        {fields.map((field) => (
+        {asked.map((field) => (
           <RecordFieldInput
             key={field.field}
             field={counted(field, record)}

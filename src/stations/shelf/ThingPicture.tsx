@@ -1,4 +1,5 @@
 import type { Part } from '@/core/materials/part';
+import { TAKES } from '@/core/materials/takes';
 import type { Unit } from '@/core/units/unit';
 
 type Thing = Unit | Part;
@@ -102,7 +103,7 @@ function partShape(part: Part) {
         </>
       );
     case 'hardware':
-      if (part.diameterM !== null || part.kind === 'other')
+      if (TAKES.vessel.fits(part))
         return (
           <>
             <ellipse cx={24} cy={17} rx={18} ry={7} fill={GLASS} />

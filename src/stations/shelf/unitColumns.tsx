@@ -1,7 +1,7 @@
 import type { Sourced } from '@/core/origin';
 import { moneyFormatter, threeFigures, type UnitSystem } from '@/core/quantity';
 import { amountText } from '@/core/shop/purchase';
-import { packSizeOf } from '@/core/units/effective';
+import { measureOf, packSizeOf } from '@/core/units/effective';
 import type { Unit } from '@/core/units/unit';
 import { OpenName, type DataColumn } from '@/ui/DataTable';
 import { SeverityMark } from '@/ui/Severity';
@@ -88,6 +88,3 @@ export function unitColumns(
     },
   ];
 }
-
-/** Tape is counted in metres, all else in pieces. */
-const measureOf = ({ category }: Unit) => (category === 'strip' ? 'm' : 'piece');

@@ -5,7 +5,7 @@ import { addRecord, changeRecord, together } from '@/core/document/edit';
 import type { Part } from '@/core/materials/part';
 import { bringing, countOf, ownedOf, type OwnShelf } from '@/core/shelf/own';
 import { shelfSchema } from '@/core/shelf/shelf';
-import { packSizeOf } from '@/core/units/effective';
+import { measureOf, packSizeOf } from '@/core/units/effective';
 import type { Unit } from '@/core/units/unit';
 import { requestJson } from '../home/request';
 import { useSession } from '../shell/Workbench';
@@ -13,7 +13,8 @@ import { useProduction } from '../store/context';
 import { useEdits } from '../store/useEdits';
 
 export type Thing = Unit | Part;
-export const kindOfThing = (thing: Thing) => ('category' in thing ? 'unit' : 'part');
+const kindOfThing = (thing: Thing) => ('category' in thing ? 'unit' : 'part');
+export const countedIn = (thing: Thing) => ('category' in thing ? measureOf(thing) : thing.measure);
 /** A pack of it, in what it is counted by. */
 export const packOf = (thing: Thing): number =>
   'category' in thing ? packSizeOf(thing) : thing.packSize;
@@ -76,10 +77,11 @@ export function useOwn() {
   const bringFrom = async (id: string) => {
     const name = others.find((each) => each.id === id)?.name ?? 'it';
     const read = await answerOf(
-      `/api/productions/${id}/file`,
-      z.object({ currency: z.string(), shelf: shelfSchema }),
+      // As the server reads it: an older document is brought up to today's.
+      `/api/productions/${id}`,
+      z.object({ document: ownSchema }),
     );
-    if (read) bring({ currency: read.currency, shelf: ownedOf(read.shelf) }, name);
+    if (read) bring(read.document, name);
     else setProblem(`The shelf of ${name} could not be read.`);
   };
   return { shelf, home, others, problem, setOnHand, bring, bringFrom, keepAtHome };

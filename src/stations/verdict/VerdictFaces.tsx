@@ -1,15 +1,14 @@
 'use client';
 import { useEffect, useMemo, useRef } from 'react';
-import { DEGREE } from '@/core/angle';
 import { shotOf } from '@/core/document/blank';
 import type { Build } from '@/core/document/production';
-import { buildPicture, fixturePicture } from '@/core/evaluate/glow/scene';
+import { fixturePicture, shotPose } from '@/core/evaluate/glow/scene';
 import { shotTargetLx } from '@/core/evaluate/light';
 import type { WorkedOut } from '@/core/evaluate/readouts';
 import type { Fixture } from '@/core/verdict/fixture';
 import { paint } from '../glow/paint';
+import { useBuildLight } from '../glow/useBuildLight';
 import { FULL_RAYS, useLitHead, type Picture } from '../glow/useLitHead';
-import { useWorkplace } from '../shell/useWorkplace';
 import { useProduction } from '../store/context';
 
 /** Canvas pixels of one face. */
@@ -24,27 +23,17 @@ interface VerdictFacesProps {
 /** The same head in both lights, at the shot's distance and as its camera exposes it. */
 export default function VerdictFaces({ build, readouts, fixture }: VerdictFacesProps) {
   const document = useProduction((state) => state.document);
-  const { transport } = useWorkplace();
   const shot = shotOf(document, build);
-  const room = readouts.room;
-  const known = (room && transport.known.get(room.key)) ?? null;
-  const settled = !room || transport.done >= 1;
-  const stage = known === null ? 'none' : settled ? 'settled' : 'first';
-  const own = useMemo(
-    () => buildPicture(document, build.id, known),
-    // A finer run draws anew only when it is the last.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-    [document, build.id, room?.key, stage],
-  );
+  const { light, settled } = useBuildLight(document, build, readouts);
   const other = useMemo(() => fixturePicture(fixture, shot), [fixture, shot]);
-  const pose = { distanceM: shot.distanceM, azimuthRad: 35 * DEGREE, elevationRad: 20 * DEGREE };
+  const pose = shotPose(shot);
   const settings = {
     skin: 'light' as const,
     targetLx: shotTargetLx({ ...shot, offsetStops: 0 }),
     matched: false,
   };
-  const first = useLitHead('verdict build', own, pose, settings, settled);
-  const second = useLitHead('verdict fixture', other, pose, settings, settled);
+  const first = useLitHead('verdict build', light, pose, settings, { refined: settled });
+  const second = useLitHead('verdict fixture', other, pose, settings, { refined: settled });
   return (
     <section aria-label="Faces" className="grid grid-cols-2 gap-4">
       <Face picture={first.picture} name={build.name} />

@@ -31,6 +31,9 @@ export function VerdictTable({ build, readouts, fixture, comparison }: VerdictTa
     value === null || value === undefined ? '–' : showText(show(value, dimension, units));
   const degrees = (angle: number) => `${Math.round(angle)}°`;
   const angle = rung('softness')?.value ?? 0;
+  const { purchase } = readouts;
+  // What nobody has told a price of counts as nothing in the sums.
+  const own = (minor: number) => (purchase.unpriced > 0 ? `from ${money(minor)}` : money(minor));
   const perLx = (minor: number | null) => (minor === null ? '–' : `${money(minor)}/lx`);
   const rows: [string, string, string][] = [
     [
@@ -43,8 +46,8 @@ export function VerdictTable({ build, readouts, fixture, comparison }: VerdictTa
     ['CRI', criOf(readouts), fixture.criRa === null ? 'not stated' : String(fixture.criRa)],
     ['Power', write(rung('power')?.value, 'power'), write(fixture.wattsW, 'power')],
     ['Mass', write(readouts.massKg, 'mass'), write(fixture.massKg, 'mass')],
-    ['Money in full', money(readouts.purchase.fullPerLightMinor), money(fixture.priceMinor)],
-    ['Money still to spend', money(readouts.purchase.spentNowMinor), money(fixture.priceMinor)],
+    ['Money in full', own(purchase.fullPerLightMinor), money(fixture.priceMinor)],
+    ['Money still to spend', own(purchase.spentNowMinor), money(fixture.priceMinor)],
     ['Money for each lux', perLx(comparison.minorPerLx), perLx(comparison.fixtureMinorPerLx)],
   ];
   return (

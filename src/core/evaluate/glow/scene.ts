@@ -1,10 +1,11 @@
+import { DEGREE } from '../../angle';
 import type { Production } from '../../document/production';
 import type { Transported } from '../../light/transport/result';
 import { sourceField, type LightField } from '../../light/lightField';
 import { frontSize, leavesM, subjectM } from '../../build/front';
 import { aroundOf } from './context';
 import { balanced } from '../../colour/display';
-import { frontLamps, lampsOf, type PictureLight } from '../../picture/scene';
+import { frontLamps, lampsOf, type PictureLight, type Pose } from '../../picture/scene';
 import { buildWatts } from '../../power/watts';
 import { fixtureIlluminanceLx, type Fixture } from '../../verdict/fixture';
 import type { Photometry } from '../../formats/photometric';
@@ -38,6 +39,13 @@ export function litBuild(
 /** Half of one source's own width where it is a patch of a mouth. */
 const patchHalf = ({ mouth, array, apparent }: ResolvedBuild): number =>
   mouth ? Math.min(apparent.widthM, apparent.heightM) / 32 : array.emitterWidthM / 2;
+
+/** Where a light stands for a picture of its shot: at its distance, from the side and a little above [common practice]. */
+export const shotPose = ({ distanceM }: Shot): Pose => ({
+  distanceM,
+  azimuthRad: 35 * DEGREE,
+  elevationRad: 20 * DEGREE,
+});
 
 /** A build as the picture of the lit head takes it. */
 export function buildPicture(
