@@ -22,6 +22,7 @@ import { readDocument } from '@/core/document/read';
 import { coverOf } from '@/core/evaluate/cover';
 import { starterAccessory } from '@/core/evaluate/starterAccessory';
 import type { Columns } from '@/core/reading/headings';
+import { otherLanguage } from '@/core/reading/language';
 import { readLines, readTable, type ReadRow } from '@/core/reading/readTable';
 import { togetherOf, type Together } from '@/core/evaluate/together';
 import { lightsPerSheet, planCuts, type CutPlan } from '@/core/shop/cutPlan';
@@ -70,11 +71,14 @@ export const questions = {
   /** A build's colour at its subject, alone and with the room's own light. */
   colour: (document: Production, buildId: string) => colourSheet(document, buildId),
   unitColour: (document: Production, id: string) => unitColour(document, id),
-  /** Labels out of a table, or line by line. */
+  /** Labels out of a table, or line by line; and the language, where it is none whose words are read. */
   readLabels: (
     text: string,
     table: { rows: readonly (readonly string[])[]; columns: Columns } | null,
-  ): ReadRow[] => (table ? readTable(table.rows, table.columns) : readLines(text)),
+  ): { rows: ReadRow[]; language: string | null } => ({
+    rows: table ? readTable(table.rows, table.columns) : readLines(text),
+    language: otherLanguage(text.slice(0, 20_000)),
+  }),
   /** Files of a unit: they may be large, and the tables behind spectra are. */
   unitSpread: (bytes: Uint8Array, fileName: string) => readUnitSpread(bytes, fileName),
   spectrum: (bytes: Uint8Array, fileName: string) => {

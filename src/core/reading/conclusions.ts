@@ -70,9 +70,7 @@ function swapClaim(line: Line): void {
 
 const saidIn = <T>(text: string, table: readonly (readonly [T, RegExp])[]) => {
   for (const [value, pattern] of table) {
-    pattern.lastIndex = 0;
-    const found = pattern.exec(text)?.[0];
-    pattern.lastIndex = 0;
+    const found = text.match(pattern)?.[0];
     if (found) return { value, text: found.trim() };
   }
   return null;

@@ -1,8 +1,5 @@
+import { findUnit } from '../quantity/dimension';
 import type { ReadField } from './line';
-
-/** What a heading may say beyond its field: cells in feet, millimetres, or a money of its own. */
-const HEADED_UNITS = { ft: 0.3048, mm: 0.001, cm: 0.01, in: 0.0254, m: 1 } as const;
-type HeadedUnit = keyof typeof HEADED_UNITS;
 
 /**
  * What a column holds. `lengthM:ft` has lengths in feet, `wattsPerM:ft` watts a foot, `price:GBP` pounds;
@@ -22,8 +19,8 @@ export function columnOf(
 
 /** How many metres a bare number under such a heading is; a figure per foot is by as much larger. */
 export function headedScale(field: ReadField, unit: string | null): number | null {
-  if (!unit || !(unit in HEADED_UNITS)) return null;
-  const metres = HEADED_UNITS[unit as HeadedUnit];
+  const metres = unit === null ? undefined : findUnit('length', unit)?.factor;
+  if (metres === undefined || !field.endsWith('M')) return null;
   return field.endsWith('PerM') ? 1 / metres : metres;
 }
 
@@ -179,8 +176,8 @@ function columnFor(heading: string): Column {
     return money ? `price:${money}` : 'price';
   }
   if (field.endsWith('PerM')) return /ft|foot/.test(all) ? `${field}:ft` : field;
-  const short = /^(?:inch|inches|")$/.test(unit) ? 'in' : /^feet$/.test(unit) ? 'ft' : unit;
-  return field.endsWith('M') && short in HEADED_UNITS ? `${field}:${short}` : field;
+  const length = field.endsWith('M') && unit ? findUnit('length', unit)?.symbol : undefined;
+  return length ? `${field}:${length}` : field;
 }
 
 /** “Preis €”, “Price GBP”, “Price inc. VAT”. */

@@ -29,7 +29,7 @@ export const READ_FIELDS = {
   reelLengthM: 'Reel',
   tapeWidthM: 'Tape width',
   cutIncrementM: 'Cut marks apart',
-  coated: 'Coated',
+  coated: 'Keeps water out',
   colour: 'Colour of tape',
 } as const;
 export type ReadField = keyof typeof READ_FIELDS;

@@ -1,4 +1,4 @@
-import { FOOT, METRE, re, START, type Line, type Sureness } from './line';
+import { FOOT, FOOT_M, METRE, re, START, type Line, type Sureness } from './line';
 import { printedNumber } from './number';
 
 const CURRENCIES: [RegExp, string][] = [
@@ -189,7 +189,7 @@ export function readMoney(line: Line): () => void {
     const reel = line.valueOf('reelLengthM');
     if (metre && typeof reel === 'number') {
       const perM = /(?:ft|foot)/i.test(line.words.slice(metre.match.index).slice(0, NEAR))
-        ? 1 / 0.3048
+        ? 1 / FOOT_M
         : 1;
       line.put('price', Number((metre.value * perM * reel).toFixed(2)), metre.match, 'guess');
     }

@@ -1,6 +1,8 @@
+import type { FinishId } from '../materials/finish';
 import type { Role } from '../materials/part';
 import { Line, re, START, word, END } from './line';
-import { printedNumber, TIGHT_NUMBER } from './number';
+import { TIGHT_NUMBER } from './number';
+import { metres } from './sizes';
 
 /** Densities, stiffness and what heat does: typical of the stuff [typ; from memory]. */
 const STUFF: {
@@ -91,19 +93,10 @@ const STUFF: {
 ];
 const stuffOf = (text: string) => STUFF.find(({ words }) => word(words).test(text)) ?? null;
 
-const METRES: Record<string, number> = {
-  mm: 0.001,
-  cm: 0.01,
-  m: 1,
-  ft: 0.3048,
-  in: 0.0254,
-  '"': 0.0254,
-};
 const UNIT = String.raw`(mm|cm|m|ft|in|["”])`;
 const lengthsIn = (text: string): number[] =>
-  [...text.matchAll(re(`${START}(${TIGHT_NUMBER})\\s*${UNIT}${END}`))].map(
-    ([, figure, unit]) =>
-      printedNumber(figure!, unit === 'mm') * METRES[unit!.replace('”', '"').toLowerCase()]!,
+  [...text.matchAll(re(`${START}(${TIGHT_NUMBER})\\s*${UNIT}${END}`))].map(([, figure, unit]) =>
+    metres(figure!, unit!),
   );
 /** “1220 x 610 mm”, “60 × 30 cm”, “600x300”: two or three figures with one unit, millimetres without any. */
 function sidesIn(text: string): number[] {
@@ -112,12 +105,11 @@ function sidesIn(text: string): number[] {
   ).exec(text);
   if (!found) return [];
   const [, a, ofA, b, ofB, c, last] = found;
-  const scale = (unit?: string) => METRES[(unit ?? last ?? 'mm').replace('”', '"').toLowerCase()]!;
   return [
     [a, ofA],
     [b, ofB],
     [c, undefined],
-  ].flatMap(([figure, unit]) => (figure ? [printedNumber(figure) * scale(unit)] : []));
+  ].flatMap(([figure, unit]) => (figure ? [metres(figure, unit ?? last ?? 'mm')] : []));
 }
 const round = (value: number): number => Number(value.toPrecision(6));
 const inside = (min: number, max: number) => (value: number | undefined) =>
@@ -184,16 +176,22 @@ const rollOf = (text: string): Fields => {
   return { packSize: inside(0.5, 200)(long) };
 };
 
+/** What the words say of the inside: a baking tin is of tinned steel [common practice]; of a bucket nobody knows. */
+const INSIDES: [FinishId, RegExp][] = [
+  ['foil-tape', /alu/i],
+  ['white-emulsion', /enamel|email|[ée]mail|esmaltad|white|wei[sß]|blanc/i],
+  [
+    'tinned-steel',
+    /tin(?:s|ned)?(?!\p{L})|verzinnt|wei[sß]blech|springform|backform|kuchenform|moule|molde|hojalata|fer-blanc/iu,
+  ],
+];
+
 /** A tin, a pan, a bucket. */
 const vessel: Reader = (text, lengths) => ({
   kind: 'other',
   diameterM: inside(0.05, 2)(lengths.find((each) => each >= 0.05)),
   depthM: inside(0.01, 0.6)(lengths.filter((each) => each >= 0.02)[1]),
-  inside: /alu/i.test(text)
-    ? 'foil'
-    : /enamel|email|émail|white|weiß|blanc/i.test(text)
-      ? 'white-emulsion'
-      : 'tinned-steel',
+  inside: INSIDES.find(([, says]) => says.test(text))?.[0],
 });
 
 const volts = (text: string) =>

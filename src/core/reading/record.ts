@@ -4,7 +4,7 @@ import { show, showText } from '../quantity';
 import type { RecordField } from '../record/field';
 import { accept, refuse, type Result } from '../result';
 import { cutText } from '../schema';
-import { type Category, UNIT_RECORDS, type Unit, unitSchema } from '../units/unit';
+import { CATEGORIES, type Category, UNIT_RECORDS, type Unit, unitSchema } from '../units/unit';
 import { partSizes } from './partSizes';
 import type { FoundField, ReadField } from './readLine';
 import type { ReadRow } from './readTable';
@@ -35,10 +35,10 @@ export function corrected(row: ReadRow, corrections: Corrections): ReadRow {
 
 /** Read fields that a record holds under another name, or in another manner. */
 const PLACES: Partial<Record<ReadField, readonly Category[]>> = {
-  category: ['bulb', 'strip', 'tube', 'work-light', 'panel'],
-  price: ['bulb', 'strip', 'tube', 'work-light', 'panel'],
-  currency: ['bulb', 'strip', 'tube', 'work-light', 'panel'],
-  supplyV: ['bulb', 'strip', 'tube', 'work-light', 'panel'],
+  category: CATEGORIES,
+  price: CATEGORIES,
+  currency: CATEGORIES,
+  supplyV: CATEGORIES,
   beamAngleDeg: ['bulb', 'work-light', 'panel'],
   lamp: ['tube', 'work-light'],
   coated: ['strip', 'tube', 'work-light', 'panel'],
@@ -92,6 +92,18 @@ function spreadOf(category: Category, beamDeg: number): object {
   return beamDeg < 110 ? { class: 'reflector', beamAngleDeg: beamDeg } : { class: 'lambert' };
 }
 
+/** How wet a thing may get, by its code; said without one, splashes and no more. */
+function weatherOf({ value, text }: FoundField): 'dry' | 'IP44' | 'IP65' {
+  if (value !== true) return 'dry';
+  return Number(/\d{2}/.exec(text)?.[0] ?? 44) >= 65 ? 'IP65' : 'IP44';
+}
+
+/** What gives the light of a tube or a work light, in the words of its record. */
+export const LAMPS: Partial<Record<Category, readonly string[]>> = {
+  tube: UNIT_RECORDS.tube.shape.technology.options,
+  'work-light': UNIT_RECORDS['work-light'].shape.lamp.options,
+};
+
 /** Fields that a record says in words of its own. */
 function inOwnWords(category: Category, row: ReadRow): Record<string, unknown> {
   const { fields } = row;
@@ -100,14 +112,13 @@ function inOwnWords(category: Category, row: ReadRow): Record<string, unknown> {
   if (typeof beam === 'number' && hasPlace(category, 'beamAngleDeg'))
     own.spread = spreadOf(category, beam);
   const lamp = valueOf(fields, 'lamp');
-  if (category === 'work-light' && (lamp === 'halogen' || lamp === 'led')) own.lamp = lamp;
+  if (category === 'work-light' && lamp) own.lamp = lamp;
   if (category === 'tube' && lamp) {
     own.technology = lamp;
     own.needsBallast = lamp === 'fluorescent';
   }
-  const ip = /\d{2}/.exec(fields.find(({ field }) => field === 'coated')?.text ?? '')?.[0];
-  if (ip && category !== 'bulb' && category !== 'strip')
-    own.weather = Number(ip) >= 65 ? 'IP65' : Number(ip) >= 44 ? 'IP44' : 'dry';
+  const coated = fields.find(({ field }) => field === 'coated');
+  if (coated && category !== 'bulb' && category !== 'strip') own.weather = weatherOf(coated);
   return own;
 }
 

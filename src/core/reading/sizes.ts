@@ -1,18 +1,11 @@
+import { findUnit } from '../quantity/dimension';
 import { between, END, number, re, START, type Line, type ReadField } from './line';
 import { NUMBER, printedNumber, TIGHT_NUMBER } from './number';
 
 const UNIT = String.raw`(mm|cm|m(?:et(?:er|re|ro)s?)?|in(?:ch(?:es)?)?|["”]|ft|feet|foot)`;
-const METRES: [RegExp, number][] = [
-  [/^mm/i, 0.001],
-  [/^cm/i, 0.01],
-  [/^m/i, 1],
-  [/^(?:in|["”])/i, 0.0254],
-  [/^f/i, 0.3048],
-];
-
-/** A length in metres, out of figure and unit. */
-const metres = (figure: string, unit: string): number =>
-  printedNumber(figure, /^mm/i.test(unit)) * (METRES.find(([is]) => is.test(unit))?.[1] ?? NaN);
+/** A length in metres, out of figure and unit; labels say “metros” where nobody types it. */
+export const metres = (figure: string, unit: string): number =>
+  printedNumber(figure, /^mm/i.test(unit)) * (findUnit('length', unit)?.factor ?? 1);
 
 const inRange =
   (min: number, max: number) =>

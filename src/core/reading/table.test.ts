@@ -184,7 +184,12 @@ describe('a thing that gives no light brings its sizes', () => {
     ],
     ['Sperrholzplatte 4 mm 600x300', 'sheet', { widthM: 0.6, heightM: 0.3, thicknessM: 0.004 }],
     ['White foam board A1 5 mm', 'sheet', { widthM: 0.841, heightM: 0.594, thicknessM: 0.005 }],
-    ['Cake tin 36 cm, 7 cm deep', 'hardware', { kind: 'other', diameterM: 0.36, depthM: 0.07 }],
+    [
+      'Cake tin 36 cm, 7 cm deep',
+      'hardware',
+      { kind: 'other', diameterM: 0.36, depthM: 0.07, inside: 'tinned-steel' },
+    ],
+    ['Eimer 30 cm', 'hardware', { diameterM: 0.3, inside: 'unknown' }],
     ['Backpapier 38 cm x 8 m', 'diffusion', { widthM: 0.38, packSize: 8 }],
     ['Netzteil 24 V 100 W', 'supply', { voltageV: 24, ratedW: 100 }],
   ] as const)('%s', (text, role, sizes) => {
@@ -363,6 +368,9 @@ describe('what was read becomes a record', () => {
       technology: 'fluorescent',
       needsBallast: true,
     });
+    const rain = corrected(work!, { coated: false });
+    const third = recordOf(rain, 'work-light', unit('work-light'), EURO);
+    expect(third.ok && third.value).toMatchObject({ weather: 'dry' });
   });
   test('empty lines are none; 200 lines are read', () => {
     expect(readLines('\n \r\n---\n')).toEqual([]);

@@ -3,7 +3,6 @@ import Papa from 'papaparse';
 import { useMemo, useState } from 'react';
 import { decodeText } from '@/core/reading/decode';
 import { columnOf, matchColumns, type Column, type Columns } from '@/core/reading/headings';
-import { otherLanguage } from '@/core/reading/language';
 import { READ_FIELDS, type ReadField } from '@/core/reading/readLine';
 import { shelfTable } from '@/core/reading/shelfTable';
 import { minorDigits } from '@/core/quantity';
@@ -26,12 +25,12 @@ export default function ReadDialog({ onClose }: { onClose: () => void }) {
     [table, chosen],
   );
   const laid = table && typeof table !== 'string' && columns ? { rows: table.rows, columns } : null;
-  const { answer: rows, busy } = useEngine(
+  const { answer: read, busy } = useEngine(
     (engine) => engine.readLabels(text, laid),
     [text, columns],
     text.trim() !== '' && typeof table !== 'string',
   );
-  const language = useMemo(() => otherLanguage(text.slice(0, 20_000)), [text]);
+  const { rows, language } = read ?? { rows: [], language: null };
   const take = (words: string) => {
     setText(words);
     setChosen(null);
@@ -84,9 +83,9 @@ export default function ReadDialog({ onClose }: { onClose: () => void }) {
         <ColumnChoice headings={table.headings} columns={columns} onChange={setChosen} />
       )}
       <p role="status" className="sr-only">
-        {busy ? 'Reading' : `${rows?.length ?? 0} read`}
+        {busy ? 'Reading' : `${rows.length} read`}
       </p>
-      {!busy && rows && rows.length > 0 && <ReadRows rows={rows} onClose={onClose} />}
+      {!busy && rows.length > 0 && <ReadRows rows={rows} onClose={onClose} />}
     </Dialog>
   );
 }

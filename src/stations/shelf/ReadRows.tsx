@@ -123,6 +123,7 @@ function ReadLine({ row, taking }: { row: ReadRow; taking: Taking }) {
                 <ReadValue
                   key={field}
                   of={row.name}
+                  category={category}
                   field={field}
                   found={null}
                   onCorrect={(value) => taking.correct(row, field, value)}
@@ -190,6 +191,7 @@ function Fields({ word, category, row, taking }: FieldsProps) {
           <ReadValue
             key={found.field}
             of={row.name}
+            category={category}
             field={found.field}
             found={found}
             onCorrect={correct(found.field)}

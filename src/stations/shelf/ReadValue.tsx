@@ -3,7 +3,8 @@ import { useState } from 'react';
 import { BASES } from '@/core/electrics/caps';
 import { editText, parseNumber, parseQuantity, unitShown, type UnitSystem } from '@/core/quantity';
 import { READ_FIELDS, type FoundField, type ReadField } from '@/core/reading/readLine';
-import { UNIT_RECORDS } from '@/core/units/unit';
+import { LAMPS } from '@/core/reading/record';
+import { UNIT_RECORDS, type Category } from '@/core/units/unit';
 import { useDevice } from '@/ui/device';
 
 type Value = FoundField['value'];
@@ -11,12 +12,13 @@ type Value = FoundField['value'];
 /** Fields with a few answers; all others are figures. */
 const ANSWERS: Partial<Record<ReadField, readonly string[]>> = {
   kind: UNIT_RECORDS.bulb.shape.kind.options,
-  lamp: ['led', 'halogen', 'fluorescent', 'led-tube'],
   base: BASES,
   dimmable: ['yes', 'no', 'unknown'],
   colour: UNIT_RECORDS.strip.shape.colour.options,
   coated: ['yes', 'no'],
 };
+const answersOf = (field: ReadField, category: Category | null) =>
+  field === 'lamp' && category ? LAMPS[category] : ANSWERS[field];
 const isLength = (field: ReadField) => field.endsWith('M') && !field.endsWith('PerM');
 
 /** A read value as it is shown and typed. */
@@ -29,7 +31,7 @@ export function valueText(field: ReadField, value: Value, system: UnitSystem): s
 /** What was typed as a value of the field, or words for what is wrong with it. */
 function typedValue(field: ReadField, text: string, shown: string): { value: Value } | string {
   if (field === 'coated') return { value: text === 'yes' };
-  if (ANSWERS[field]) return { value: text };
+  if (ANSWERS[field] || field === 'lamp') return { value: text };
   if (field === 'currency') {
     const code = text.trim().toUpperCase();
     return /^[A-Z]{3}$/.test(code) ? { value: code } : 'A currency is three letters, such as EUR.';
@@ -45,6 +47,8 @@ function typedValue(field: ReadField, text: string, shown: string): { value: Val
 
 interface ReadValueProps {
   of: string;
+  /** what the row is to become */
+  category: Category | null;
   field: ReadField;
   /** null where the label said nothing */
   found: FoundField | null;
@@ -54,7 +58,7 @@ interface ReadValueProps {
 const MARK = { sure: '', likely: 'likely', guess: 'a guess' } as const;
 
 /** One field of a label: press it to correct it, take a guess as it is, or leave it out. */
-export function ReadValue({ of, field, found, onCorrect }: ReadValueProps) {
+export function ReadValue({ of, category, field, found, onCorrect }: ReadValueProps) {
   const { units } = useDevice();
   const [open, setOpen] = useState(false);
   const name = READ_FIELDS[field];
@@ -64,6 +68,7 @@ export function ReadValue({ of, field, found, onCorrect }: ReadValueProps) {
       <Correcting
         label={`${name} of ${of}`}
         field={field}
+        answers={answersOf(field, category)}
         shown={shown}
         onDone={(value) => {
           setOpen(false);
@@ -116,15 +121,15 @@ export function ReadValue({ of, field, found, onCorrect }: ReadValueProps) {
 interface CorrectingProps {
   label: string;
   field: ReadField;
+  answers: readonly string[] | undefined;
   shown: string;
   /** undefined when nothing is to change */
   onDone: (value?: Value) => void;
 }
 
-function Correcting({ label, field, shown, onDone }: CorrectingProps) {
+function Correcting({ label, field, answers, shown, onDone }: CorrectingProps) {
   const [text, setText] = useState(shown);
   const [problem, setProblem] = useState<string | null>(null);
-  const answers = ANSWERS[field];
   const settle = (typed: string) => {
     if (typed.trim() === '' || typed === shown) return onDone();
     const read = typedValue(field, typed, shown);
