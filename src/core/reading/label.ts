@@ -27,8 +27,10 @@ interface Piece {
   names: boolean;
   headed: { column: Columns[number]; text: string } | null;
   core: Partial<Record<ReadField, unknown>>;
-  /** a kind said in words begins a product */
-  kind: string | null;
+  /** what it is, `gear` for what gives no light; null where nothing says so */
+  category: string | null;
+  /** it names its kind, which begins a product */
+  titled: boolean;
 }
 
 /** Fields that a product has once. */
@@ -58,22 +60,17 @@ function pieceOf(line: string): Piece {
   const column = keyed && !/[;|]|:\s/.test(value) ? matchColumns([keyed[1]!])[0]! : null;
   const told = columnOf(column);
   const headed = told !== null && told.field !== 'name';
-  const worded = read.fields.find(
-    ({ field, text: from }) => field === 'category' && from !== 'its base',
-  );
+  const found = read.fields.find((each) => each.field === 'category');
+  const from = found?.text;
+  const category = read.gear ? 'gear' : found ? String(found.value) : null;
   return {
     text: told?.field === 'name' ? value : text,
     follows: bulleted || headed,
     names: told?.field === 'name',
     headed: headed ? { column, text: value } : null,
     core: headed ? { [told.field]: value } : core,
-    kind: headed
-      ? null
-      : read.gear
-        ? 'gear'
-        : typeof worded?.value === 'string'
-          ? worded.value
-          : null,
+    category: headed ? null : category,
+    titled: !headed && category !== null && from !== 'its base',
   };
 }
 
@@ -82,7 +79,7 @@ const fresh = (title: string): Label => ({ title, whole: '', lines: [], headed: 
 /** A label being put together, and what it has said so far. */
 interface Open extends Label {
   core: Partial<Record<ReadField, unknown>>;
-  kind: string | null;
+  category: string | null;
 }
 
 /** Does a line begin another product than the one above it? */
@@ -90,12 +87,16 @@ function begins(piece: Piece, open: Open): boolean {
   const shared = (Object.keys(piece.core) as ReadField[]).filter((field) => field in open.core);
   if (piece.headed)
     return open.headed.some(({ column }) => shared.includes(columnOf(column)!.field as ReadField));
+  // What is of another kind is another thing, by its words or by its cap; a bullet may name what comes along.
+  const other =
+    piece.category !== null && open.category !== null && piece.category !== open.category;
+  if (other && !(piece.follows && Object.keys(piece.core).length < 2)) return true;
   if (piece.names) return complete(open);
   if (shared.length >= 2 || shared.some((field) => piece.core[field] !== open.core[field]))
     return true;
   if (piece.follows) return false;
-  if (piece.kind !== null && (open.kind !== null || Object.keys(open.core).length === 0))
-    return true;
+  // A line that names its kind is a title: what a label says below its title names it no more.
+  if (piece.titled) return true;
   return Object.keys(piece.core).length >= 3 && Object.keys(open.core).length >= 3;
 }
 
@@ -105,7 +106,7 @@ function stands(piece: Piece, open: Open, afterBlank: boolean): boolean {
   if (afterBlank && complete(open)) return true;
   if (piece.names || Object.keys(piece.core).length > 0) return false;
   const label = open.lines.length + open.headed.length >= 2;
-  return open.lines.length > 0 && (piece.kind !== null || !label);
+  return open.lines.length > 0 && (piece.category !== null || !label);
 }
 
 /** Enough for a product: what follows after a gap is another. */
@@ -128,13 +129,13 @@ export function labelsIn(text: string, mostRows: number, mostCharacters: number)
     const piece = pieceOf(line);
     if (!open || begins(piece, open) || stands(piece, open, afterBlank)) {
       if (labels.length === mostRows) break;
-      open = { ...fresh(piece.headed ? '' : piece.text), core: {}, kind: null };
+      open = { ...fresh(piece.headed ? '' : piece.text), core: {}, category: null };
       labels.push(open);
     }
     afterBlank = false;
     open.whole = open.whole ? `${open.whole}\n${line}` : line;
     open.core = { ...piece.core, ...open.core };
-    open.kind ??= piece.kind;
+    open.category ??= piece.category;
     if (piece.headed) open.headed.push(piece.headed);
     else open.lines.push(piece.text);
   }

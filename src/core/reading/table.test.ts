@@ -146,6 +146,32 @@ describe('a label of several lines is one thing', () => {
     expect(labels.map(({ name }) => name)).toEqual(['Globe', 'Candle']);
     expect(readLines('• A60 9W 806 lm E27\n• GU10 5W 345 lm\n• E14 4W 350 lm')).toHaveLength(3);
   });
+  test('lines of several kinds are as many products, in any order', () => {
+    const lines = [
+      ['A60 8.5W 806 lm 2700K E27', 'bulb'],
+      ['LED strip 12V 5m 300 LEDs', 'strip'],
+      ['Work light 400 W 8400 lm', 'work-light'],
+      ['LED panel 18 W', 'panel'],
+      ['T8 tube 36W 1200 mm', 'tube'],
+      ['GU10 5W 36°', 'bulb'],
+      ['PVC pipe 20 mm', null],
+    ] as const;
+    for (const [first, kind] of lines)
+      for (const [second, other] of lines) {
+        if (first === second) continue;
+        const rows = readLines(`${first}\n${second}`);
+        expect([first, second, ...rows.map(categoryOf)]).toEqual([first, second, kind, other]);
+      }
+  });
+  test('a bullet that names what comes along is no product, one that names a lamp is', () => {
+    const strip = 'LED strip 24V 10W/m';
+    expect(readLines(`${strip}\n• aluminium profile\n• 2 m cable\n• 4000 K`)).toHaveLength(1);
+    expect(readLines(`• ${strip}\n• A60 9W 806 lm E27`)).toHaveLength(2);
+  });
+  test('what gives no light takes no lamp’s lines along', () => {
+    const rows = readLines('PVC pipe 20 mm 2 m\nE27 9W 806 lm 2700K\nNetzteil\n24 V\n100 W');
+    expect(rows.map(({ gear }) => gear?.role ?? 'lamp')).toEqual(['stick', 'lamp', 'supply']);
+  });
   test('a name leaves to the table what the table shows', () => {
     const [row] = readLines('A60 8.5W (60W eq.) 806 lm 2700K E27 non-dim 3-pack 8,99 €');
     expect(row!.name).toBe('A60 8.5W 2700K E27');
