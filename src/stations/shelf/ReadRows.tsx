@@ -4,11 +4,15 @@ import type { FoundField, ReadField } from '@/core/reading/readLine';
 import type { ReadRow } from '@/core/reading/readTable';
 import { hasPlace, missingOf, otherCurrency } from '@/core/reading/record';
 import { CATEGORIES, type Category } from '@/core/units/unit';
-import { ROLES } from '@/core/materials/part';
+import { PART_RECORDS, ROLES, type Role } from '@/core/materials/part';
+import { fieldText } from '@/core/quantity';
+import { partSizes } from '@/core/reading/partSizes';
+import { optionLabel } from '@/core/record/field';
+import { useDevice } from '@/ui/device';
 import { Heads } from '@/ui/Heads';
 import { ROLE_NAMES } from './roleNames';
 import { ReadValue } from './ReadValue';
-import { useTaking, type Becomes, type Taking } from './useTaking';
+import { roleOf, useTaking, type Becomes, type Taking } from './useTaking';
 import { ONE_OF } from './unitRows';
 
 /** Rows shown at first, and by how many more each press goes on. */
@@ -83,7 +87,8 @@ function ReadLine({ row, taking }: { row: ReadRow; taking: Taking }) {
   const kind = taking.kindOf(row);
   const word = taking.wordOf(row);
   const problem = taking.problemOf(row);
-  const category = kind && !kind.startsWith('part:') ? (kind as Category) : null;
+  const role = kind && roleOf(kind);
+  const category = kind && !role ? (kind as Category) : null;
   return (
     <tr data-problem={problem ? 'yes' : undefined}>
       <td>
@@ -98,7 +103,7 @@ function ReadLine({ row, taking }: { row: ReadRow; taking: Taking }) {
       <td className="max-w-56" title={row.text}>
         {row.name}
         {taking.known(row) && <span className="block text-ink-soft">is on the shelf already</span>}
-        {row.left.length > 0 && (
+        {row.left.length > 0 && !role && (
           <span className="block text-ink-soft">unread: {row.left.join(' ')}</span>
         )}
         {problem && (
@@ -112,6 +117,7 @@ function ReadLine({ row, taking }: { row: ReadRow; taking: Taking }) {
       </td>
       <td>
         <Fields word={word} category={category} row={row} taking={taking} />
+        {role && <PartSizes text={row.text} role={role} />}
         <Priced word={word} currency={taking.currency} />
       </td>
       <td className="max-w-40 text-ink-soft">
@@ -205,6 +211,30 @@ function Fields({ word, category, row, taking }: FieldsProps) {
         </span>
       )}
     </>
+  );
+}
+
+/** Sizes and stuff that a thing without light brings along, before it is put on the shelf. */
+function PartSizes({ text, role }: { text: string; role: Role }) {
+  const { units } = useDevice();
+  const sizes = partSizes(text, role);
+  const said = PART_RECORDS[role].fields.flatMap((field) => {
+    const value = sizes[field.field];
+    if (value === undefined) return [];
+    const shown =
+      field.kind === 'quantity'
+        ? fieldText(Number(value), field.dimension, units)
+        : optionLabel(field, value);
+    return [{ name: field.label, shown }];
+  });
+  return (
+    <span className="flex flex-wrap gap-x-3">
+      {said.map(({ name, shown }) => (
+        <span key={name} className="whitespace-nowrap">
+          <span className="text-ink-soft">{name}</span> <span className="figure">{shown}</span>
+        </span>
+      ))}
+    </span>
   );
 }
 

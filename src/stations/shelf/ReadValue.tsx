@@ -78,7 +78,11 @@ export function ReadValue({ of, category, field, found, onCorrect }: ReadValuePr
     );
   if (!found)
     return (
-      <button type="button" className="underline decoration-dotted" onClick={() => setOpen(true)}>
+      <button
+        type="button"
+        className="text-left underline decoration-dotted"
+        onClick={() => setOpen(true)}
+      >
         {name}
       </button>
     );

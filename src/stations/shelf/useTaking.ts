@@ -15,7 +15,8 @@ import { newPart, newUnit } from './newRecords';
 
 /** What a row is to become: a unit of a category, or a part of a role. */
 export type Becomes = Category | `part:${Role}`;
-const roleOf = (becomes: Becomes): Role | null =>
+/** Of what gives no light. */
+export const roleOf = (becomes: Becomes): Role | null =>
   becomes.startsWith('part:') ? (becomes.slice(5) as Role) : null;
 /** What is said of a row, kept by what the row says: it stays while lines round it are edited. */
 interface Said {

@@ -18,6 +18,7 @@ export default function GlossaryDialog({ onClose }: { onClose: () => void }) {
           className="field mt-1 text-ink"
           value={wanted}
           autoComplete="off"
+          autoFocus
           onChange={(event) => setWanted(event.target.value)}
         />
       </label>

@@ -92,9 +92,12 @@ export function ShotSketch({ shot }: { shot: Shot }) {
           strokeLinecap="round"
         />
         <Camera shot={shot} plan={plan} />
-        <text x={light + 12} y={y(0) - 6} fill="var(--ink-soft)">
-          {Math.round(shot.softnessDeg)}° wide
-        </text>
+        {/* Without a softness to reach any size will do. */}
+        {shot.softnessDeg >= 1 && (
+          <text x={light + 12} y={y(0) - 6} fill="var(--ink-soft)">
+            {Math.round(shot.softnessDeg)}° wide
+          </text>
+        )}
         <Span x1={light} x2={x(0)} y={HIGH - 12} words={length(shot.distanceM)} />
         <ScaleBar scale={scale} units={units} />
       </svg>

@@ -34,7 +34,8 @@ export function VerdictTable({ build, readouts, fixture, comparison }: VerdictTa
   const { purchase } = readouts;
   // What nobody has told a price of counts as nothing in the sums.
   const own = (minor: number) => (purchase.unpriced > 0 ? `from ${money(minor)}` : money(minor));
-  const perLx = (minor: number | null) => (minor === null ? '–' : `${money(minor)}/lx`);
+  const perLx = (minor: number | null, write = money) =>
+    minor === null ? '–' : `${write(minor)}/lx`;
   const rows: [string, string, string][] = [
     [
       'Light at the subject',
@@ -48,7 +49,7 @@ export function VerdictTable({ build, readouts, fixture, comparison }: VerdictTa
     ['Mass', write(readouts.massKg, 'mass'), write(fixture.massKg, 'mass')],
     ['Money in full', own(purchase.fullPerLightMinor), money(fixture.priceMinor)],
     ['Money still to spend', own(purchase.spentNowMinor), money(fixture.priceMinor)],
-    ['Money for each lux', perLx(comparison.minorPerLx), perLx(comparison.fixtureMinorPerLx)],
+    ['Money for each lux', perLx(comparison.minorPerLx, own), perLx(comparison.fixtureMinorPerLx)],
   ];
   return (
     <section aria-label="Side by side">
