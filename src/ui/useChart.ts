@@ -19,6 +19,9 @@ export function useChart(make: (ink: Ink) => ChartConfiguration, inputs: readonl
   const { theme } = useDevice();
   useEffect(() => {
     const style = getComputedStyle(document.documentElement);
+    // Letters as everywhere else, not the library's.
+    Chart.defaults.font.family = style.getPropertyValue('--font-text');
+    Chart.defaults.font.size = 13;
     const chart = new Chart(
       canvas.current!,
       make((token) => style.getPropertyValue(token).trim()),

@@ -1,3 +1,4 @@
+import { lampGlows } from './lampGlow';
 import { shotOf } from '../document/blank';
 import type { Build, Production } from '../document/production';
 import type { ResolvedBuild } from '../build/resolvedBuild';
@@ -195,6 +196,7 @@ function workOut(
     targetShare: light.totalLx / light.targetLx,
     sentLm: light.luminousFluxLm,
     cctK: light.cctK,
+    glows: lampGlows(resolved),
     criRa: worstCri(resolved),
     drawing,
     parameters: parameters as Build['parameters'],

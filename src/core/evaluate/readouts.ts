@@ -1,3 +1,4 @@
+import type { LampGlow } from './lampGlow';
 import type { Build } from '../document/production';
 import type { Finding } from '../findings/finding';
 import type { Drawing } from '../drawing/drawing';
@@ -58,6 +59,8 @@ export interface WorkedOut {
   /** lumens its lamps send */
   sentLm: number;
   cctK: number | null;
+  /** how its lamps look in the drawings */
+  glows: LampGlow[];
   /** of the worst-rendering bulb in it */
   criRa: number | null;
   drawing: Drawing;

@@ -4,7 +4,7 @@ import { circle, line, measure, rectangle, segment, view, words, type XY } from 
 import { cutOrder, type ThroughCut } from './cutOrder';
 import type { Box } from './freeSpace';
 import { barLeftOversOf, leftOversOf } from './offCuts';
-import type { SheetPiece } from '../build/pieces';
+import type { Disc, SheetPiece } from '../build/pieces';
 import type { SheetPlan, StickPlan, ClothPlan } from './cutPlan';
 
 /** A piece's shapes laid where the nesting put it; turned a quarter where it lies turned. */
@@ -89,6 +89,25 @@ const grainMarks = (widthM: number, heightM: number): Shape[] =>
     ];
   });
 
+/** Places tried for a mark round a ring. */
+const ROUND = 72;
+
+/** Where a mark stands on a ring: in the middle of its band, farthest from everything drilled. */
+function bandSpot({ shapes, widthM, heightM }: SheetPiece, hole: Disc): XY {
+  const middle = (hole.r + Math.min(widthM, heightM) / 2) / 2;
+  const drilled = shapes.flatMap((shape) =>
+    shape.kind === 'circle' && shape.r < middle - hole.r ? [shape] : [],
+  );
+  const spots = Array.from({ length: ROUND }, (_, k): XY => {
+    // From below round to the right: of places alike the lowest is taken.
+    const angle = -Math.PI / 2 + (2 * Math.PI * k) / ROUND;
+    return [hole.x + middle * Math.cos(angle), hole.y + middle * Math.sin(angle)];
+  });
+  const clear = ([x, y]: XY) =>
+    Math.min(Infinity, ...drilled.map((each) => Math.hypot(x - each.x, y - each.y) - each.r));
+  return spots.reduce((best, spot) => (clear(spot) > clear(best) + 1e-9 ? spot : best));
+}
+
 /** The outline of a left-over, a little within its edges: those are cuts, or the sheet's own. */
 const inset = ({ x, y, w, h }: Box, by: number): Shape =>
   rectangle(x + by, y + by, x + w - by, y + h - by, 'hidden');
@@ -143,11 +162,10 @@ export function sheetView(plan: SheetPlan, at: number, told: Told = inMm): View 
             ],
       ),
     ...cutMarks(orderOfCuts(plan, at).slice(0, MOST_MARKED), longest),
-    // A ring's mark stands in the corner of its square, where no hole is drilled.
-    ...placements.map(({ piece, x, y, w, h }) => {
+    ...placements.map(({ piece, x, y, w, h, turned }) => {
       const own = plan.pieces[piece]!;
       return own.hole
-        ? words(x + w * 0.14, y + h * 0.035, plan.marks[piece]!)
+        ? laid(words(...bandSpot(own, own.hole), plan.marks[piece]!), x, y, own.heightM, turned)
         : words(x + w / 2, y + h / 2, titled(plan.marks[piece]!, own.name, w, longest));
     }),
   ]);
@@ -192,7 +210,7 @@ export function sticksView(plan: StickPlan, told: Told = inMm): View {
           x += lengthM + kerfOf(plan.part);
           const whole = `${plan.marks[at]!}: ${told(lengthM)}`;
           return [
-            segment([from + lengthM, y], [from + lengthM, y + high], 'cut'),
+            rectangle(from, y, from + lengthM, y + high, 'cut'),
             words(
               from + lengthM / 2,
               y + high * 0.28,

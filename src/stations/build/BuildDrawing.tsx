@@ -1,7 +1,9 @@
 'use client';
 import { useMemo, useState } from 'react';
 import { cctCss } from '@/core/colour/display';
-import type { Drawing, View } from '@/core/drawing/drawing';
+import { glowAt } from '@/core/evaluate/lampGlow';
+import type { WorkedOut } from '@/core/evaluate/readouts';
+import type { Shape, View } from '@/core/drawing/drawing';
 import { editText, shopLength } from '@/core/quantity';
 import { useDevice } from '@/ui/device';
 import type { Grip } from '@/ui/drawing/HandleMark';
@@ -11,23 +13,22 @@ import { useSession } from '../shell/Workbench';
 import type { BuildForm } from './useBuildForm';
 
 interface BuildDrawingProps {
-  drawing: Drawing;
+  readouts: Pick<WorkedOut, 'drawing' | 'glows' | 'cctK'>;
   form: BuildForm;
-  /** of the light it gives; null while it gives none */
-  cctK: number | null;
 }
 
-/** Beside the large view a wiring picture has no room for its words. */
-const small = (view: View): View =>
-  view.id === 'wiring'
-    ? { ...view, shapes: view.shapes.filter(({ kind }) => kind !== 'text') }
-    : view;
+/** Beside the large view a picture has no room for words; its sizes stay. */
+const small = (view: View): View => ({
+  ...view,
+  shapes: view.shapes.filter(({ kind }) => kind !== 'text'),
+});
 
 /** Wires and distances are drawn with the light off. */
 const isDark = ({ id }: View): boolean => id === 'wiring' || id === 'throw';
 
 /** One view large, the others beside it; any of them can be made the large one. */
-export function BuildDrawing({ drawing, form, cctK }: BuildDrawingProps) {
+export function BuildDrawing({ readouts, form }: BuildDrawingProps) {
+  const { drawing, glows, cctK } = readouts;
   const { units } = useDevice();
   const { pointed } = useSession();
   const pointedRef = usePointedIn(pointed, (state) => state.ref);
@@ -50,19 +51,17 @@ export function BuildDrawing({ drawing, form, cctK }: BuildDrawingProps) {
   const main = drawing.views.find(({ id }) => id === mainId) ?? drawing.views[0];
   const others = drawing.views.filter((view) => view !== main);
   const shared = { pointedRef, lengthText, grips, on };
-  const glowOf = (view: View) => (cctK === null || isDark(view) ? null : cctCss(cctK));
+  const lampGlow = (shape: Shape) => {
+    const glow = glowAt(glows, cctK, shape.ref);
+    return glow && { colour: cctCss(glow.cctK), strength: strengthOf(glow.level) };
+  };
+  const lit = (view: View) => (isDark(view) ? {} : { glowOf: lampGlow, faces: true });
   return (
-    <div className="grid h-full min-h-0 grid-cols-[1.55fr_1fr] gap-3 max-md:block">
+    <div className="grid h-full min-h-0 grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)] gap-3 max-md:block">
       {main && (
         <figure className="flex min-h-0 flex-col max-md:h-[380px]">
           <div className="min-h-0 flex-1">
-            <ViewDrawing
-              view={main}
-              textSize={25}
-              {...shared}
-              scaleBar={units}
-              glow={glowOf(main)}
-            />
+            <ViewDrawing view={main} {...shared} scaleBar={units} {...lit(main)} />
           </div>
           <figcaption className="text-center text-[13px] text-ink-soft">
             {main.title}.{main.handles.length > 0 && ' Pull a brass knob.'}
@@ -70,7 +69,7 @@ export function BuildDrawing({ drawing, form, cctK }: BuildDrawingProps) {
         </figure>
       )}
       <div
-        className="flex min-h-0 flex-col gap-1 overflow-y-auto"
+        className="grid min-h-0 auto-rows-[minmax(130px,1fr)] grid-cols-2 gap-x-2 gap-y-1 overflow-y-auto max-md:block"
         tabIndex={0}
         role="group"
         aria-label="Other views"
@@ -78,16 +77,10 @@ export function BuildDrawing({ drawing, form, cctK }: BuildDrawingProps) {
         {others.map((view) => (
           <figure
             key={view.id}
-            className="flex min-h-[205px] flex-1 flex-col max-md:h-[260px]"
-            style={{ flexGrow: growth(view) }}
+            className={`flex min-h-0 flex-col max-md:h-[260px] ${isFlat(view) || others.length < 3 ? 'col-span-2' : ''}`}
           >
             <div className="min-h-0 flex-1">
-              <ViewDrawing
-                view={small(view)}
-                textSize={sideText(view)}
-                {...shared}
-                glow={glowOf(view)}
-              />
+              <ViewDrawing view={small(view)} {...shared} {...lit(view)} />
             </div>
             <figcaption className="text-center text-[13px]">
               <button
@@ -106,14 +99,12 @@ export function BuildDrawing({ drawing, form, cctK }: BuildDrawingProps) {
   );
 }
 
-/** Words of about 13 px: a flat view is as wide as its column, a tall one as high as its place. */
-function sideText({ bounds: [left, bottom, right, top] }: View): number {
-  return top - bottom > 0.6 * (right - left) ? 60 : 40;
-}
+/** Lightness goes by the cube root of light [std: CIE 1976 L*]; a lamp that is on never looks off. */
+const strengthOf = (level: number): number => 0.2 + 0.8 * Math.cbrt(level);
 
-/** Tall views want more of the column than flat ones. */
-function growth({ bounds: [left, bottom, right, top] }: View): number {
-  return Math.min(2.4, Math.max(1, (2.2 * (top - bottom)) / (right - left)));
+/** Flat views take the column's whole width, others stand two side by side. */
+function isFlat({ bounds: [left, bottom, right, top] }: View): boolean {
+  return top - bottom < 0.62 * (right - left);
 }
 
 /** What each handle holds, by parameter. */

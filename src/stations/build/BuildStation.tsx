@@ -42,9 +42,7 @@ function BuildSheet({ build, readouts }: AtHand) {
           sheet === 'drawing' ? 'min-h-0 flex-1 p-2' : 'relative min-h-0 flex-1 overflow-y-auto p-4'
         }
       >
-        {sheet === 'drawing' && (
-          <BuildDrawing drawing={readouts.drawing} form={form} cctK={readouts.cctK} />
-        )}
+        {sheet === 'drawing' && <BuildDrawing readouts={readouts} form={form} />}
         {sheet === 'marks' && <MarksTable readouts={readouts} />}
         {sheet === 'steps' && <StepsList readouts={readouts} />}
         {sheet === 'photographs' && <PhotographsSheet build={build} />}

@@ -84,6 +84,9 @@ export function FormGallery({ shotId, current, action, onPick }: FormGalleryProp
   );
 }
 
+/** A starter's lamps, of no colour yet. */
+const fullyUp = () => ({ colour: 'var(--glow)', strength: 1 });
+
 interface CardProps {
   entry: GalleryEntry;
   use: Use;
@@ -104,10 +107,11 @@ function Card({ entry, use, current, action, onPick }: CardProps) {
       <div className="h-28" aria-hidden>
         <ViewDrawing
           view={entry.view}
-          textSize={0}
+          mostLetter={0}
+          faces
           lengthText={() => ''}
           {...QUIET_VIEW}
-          glow={entry.marginStops === null ? null : 'var(--glow)'}
+          glowOf={entry.marginStops === null ? undefined : fullyUp}
         />
       </div>
       <h3 className="mt-2 text-lg">{entry.name}</h3>

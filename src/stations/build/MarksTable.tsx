@@ -91,12 +91,7 @@ function PieceArticle({ piece, number, units, shop }: PieceArticleProps) {
       </ul>
       {piece.kind === 'sheet' && (
         <div className="h-52">
-          <ViewDrawing
-            view={pieceView(piece, shop)}
-            textSize={34}
-            lengthText={shop}
-            {...QUIET_VIEW}
-          />
+          <ViewDrawing view={pieceView(piece, shop)} lengthText={shop} {...QUIET_VIEW} />
         </div>
       )}
       {piece.kind === 'sheet' && <Circles shapes={piece.shapes} shop={shop} />}

@@ -255,12 +255,7 @@ function SheetPicture({ plan, at, ...picture }: PictureProps & { plan: SheetPlan
             {piece.thicknessM > 0 && `, ${length(piece.thicknessM)} thick`}
           </h3>
           <div className="h-52">
-            <ViewDrawing
-              view={pieceView(piece, length)}
-              textSize={34}
-              lengthText={length}
-              {...QUIET_VIEW}
-            />
+            <ViewDrawing view={pieceView(piece, length)} lengthText={length} {...QUIET_VIEW} />
           </div>
         </div>
       )}
@@ -295,10 +290,18 @@ function Picture({ view, text, table, spots, alone = false }: PictureProps) {
   );
   const picture = (
     <>
-      <div style={{ height: Math.min(alone ? 440 : 330, Math.max(70, flat * (wide ? 800 : 400))) }}>
+      <div
+        className={alone && !wide ? 'max-h-[clamp(320px,calc(100dvh-330px),760px)] w-full' : ''}
+        style={
+          alone && !wide
+            ? { aspectRatio: 1 / flat }
+            : { height: Math.min(330, Math.max(70, flat * (wide ? 800 : 400))) }
+        }
+      >
         <ViewDrawing
           view={view}
-          textSize={wide ? 15 : 29}
+          mostLetter={wide ? 15 : 29}
+          faces
           lengthText={() => ''}
           spots={spots}
           {...QUIET_VIEW}

@@ -134,6 +134,8 @@ function along(curve: WorkedOut['fallOff'], distanceM: number): number | null {
   return a.illuminanceLx * (b.illuminanceLx / a.illuminanceLx) ** t;
 }
 
+/** As wide as the head and both eyes below it have room for, one above the other. */
+const HEAD_WIDE = 'max-w-[clamp(300px,calc((100dvh-262px)/1.24),780px)]';
 /** Half a pixel inside, so that no empty row shows. */
 const BAND = FRAMES.eyes.band - 0.01;
 
@@ -151,7 +153,7 @@ function Eyes({ picture, stale }: { picture: Picture | null; stale: boolean }) {
       role="img"
       aria-label="The mannequin’s eyes, large, with this light in them"
       data-eyes={picture ? 'drawn' : 'none'}
-      className={`mx-auto mt-1 block w-full max-w-[430px] bg-[#14110d] ${stale ? 'opacity-40' : ''}`}
+      className={`mx-auto mt-1 block w-full ${HEAD_WIDE} bg-[#14110d] ${stale ? 'opacity-40' : ''}`}
     />
   );
 }
@@ -179,7 +181,7 @@ function Head({ own, eyes, other, view, broken, name, fixtureName }: HeadProps) 
   const clean = own !== null && own.rays >= FULL_RAYS;
   return (
     <figure className="flex min-w-0 flex-col gap-1">
-      <div className="relative mx-auto w-full max-w-[430px]">
+      <div className={`relative mx-auto w-full ${HEAD_WIDE}`}>
         <canvas
           ref={canvas}
           width={CANVAS}
@@ -196,7 +198,9 @@ function Head({ own, eyes, other, view, broken, name, fixtureName }: HeadProps) 
         )}
       </div>
       {view === 'difference' && <StopsScale words="build against fixture" />}
-      <figcaption className="mx-auto flex w-full max-w-[430px] flex-wrap items-center justify-between gap-2 text-[12px] text-ink-soft">
+      <figcaption
+        className={`mx-auto flex w-full ${HEAD_WIDE} flex-wrap items-center justify-between gap-2 text-[12px] text-ink-soft`}
+      >
         <span role="status" className="flex-1">
           {broken
             ? 'The picture could not be drawn here; the figures stand.'

@@ -4,9 +4,9 @@ import { shotOf } from '@/core/document/blank';
 import type { Build } from '@/core/document/production';
 import type { WorkedOut } from '@/core/evaluate/readouts';
 import { useProduction } from '../store/context';
+import { PolarSheet } from './PolarSheet';
 
 const FallOffChart = dynamic(() => import('../verdict/FallOffChart'), { ssr: false });
-const PolarChart = dynamic(() => import('./PolarChart'), { ssr: false });
 
 /** How the light thins with distance, and where it goes. */
 export default function ReachSheet({ build, readouts }: { build: Build; readouts: WorkedOut }) {
@@ -15,14 +15,14 @@ export default function ReachSheet({ build, readouts }: { build: Build; readouts
   const fixture =
     document.fixtures.find(({ id }) => id === build.fixtureId) ?? document.fixtures[0];
   return (
-    <div className="grid grid-cols-2 gap-4 max-md:grid-cols-1">
+    <div className="grid grid-cols-1 gap-4 2xl:grid-cols-2">
       <section>
         <h2 className="text-[15px]">Light against distance</h2>
         {fixture && <FallOffChart readouts={readouts} fixture={fixture} shotM={shot.distanceM} />}
       </section>
       <section>
         <h2 className="text-[15px]">Intensity by direction</h2>
-        {readouts.glow && <PolarChart far={readouts.glow.far} />}
+        {readouts.glow && <PolarSheet far={readouts.glow.far} />}
       </section>
     </div>
   );

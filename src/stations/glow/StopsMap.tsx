@@ -52,7 +52,7 @@ export function StopsMap(props: StopsMapProps) {
         role="img"
         aria-label={`${title}; the table below holds the same figures`}
         data-map
-        className="mx-auto max-h-[400px] max-w-full"
+        className="mx-auto max-h-[max(320px,calc(100dvh-440px))] max-w-full"
       />
       <StopsScale words={scaleWords} />
       <figcaption className="flex flex-wrap items-center justify-center gap-3 text-[12.5px] text-ink-soft">

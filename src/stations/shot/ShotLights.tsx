@@ -16,7 +16,7 @@ export function ShotLights({ shot }: { shot: Shot }) {
   const [choosing, setChoosing] = useState(false);
   const own = builds.filter(({ shotId }) => shotId === shot.id);
   return (
-    <section aria-label="Lights for this shot" className="mt-3">
+    <section aria-label="Lights for this shot" className="border-t border-line pt-2">
       <p className="flex flex-wrap items-center gap-2 text-sm">
         <button
           type="button"

@@ -37,7 +37,7 @@ export function ShotSheet({ shot }: { shot: Shot }) {
     say(`Deleted ${shot.name}. Undo brings it back.`);
   };
   return (
-    <div className="flex flex-col gap-3">
+    <div className="flex min-h-full flex-col gap-2">
       <div className="grid grid-cols-[minmax(0,1fr)_150px_minmax(0,1.3fr)_auto] items-end gap-4 max-md:grid-cols-1">
         <NameUseNote shot={shot} onChange={change} />
         <button
@@ -52,7 +52,7 @@ export function ShotSheet({ shot }: { shot: Shot }) {
         {Object.entries(GROUPS).map(([group, wanted]) => (
           <fieldset
             key={group}
-            className="grid content-start gap-1.5 border-t-2 border-line-strong pt-1.5"
+            className="grid content-start gap-1 border-t-2 border-line-strong pt-1.5"
           >
             <legend className="float-left mb-1 w-full font-display text-[17px] font-semibold">
               {group}
@@ -65,13 +65,11 @@ export function ShotSheet({ shot }: { shot: Shot }) {
           </fieldset>
         ))}
       </div>
-      <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1.25fr)] gap-6 border-t-2 border-line-strong pt-2 max-md:grid-cols-1">
-        <div>
-          <ShotAnswer shot={shot} />
-          <ShotLights shot={shot} />
-        </div>
+      <div className="grid flex-1 grid-cols-[minmax(0,1.1fr)_minmax(0,1fr)] gap-5 2xl:grid-cols-[minmax(0,1fr)_minmax(0,1.6fr)] border-t-2 border-line-strong pt-2 max-md:grid-cols-1">
+        <ShotAnswer shot={shot} />
         <ShotSketch shot={shot} />
       </div>
+      <ShotLights shot={shot} />
       {asking && (
         <DeleteShot
           name={shot.name}

@@ -1,14 +1,14 @@
 'use client';
+import { useRef } from 'react';
 import { DEGREE } from '@/core/angle';
 import { JUDGED, type Use } from '@/core/location/use';
 import type { Shot } from '@/core/location/shot';
 import { show, showText, type UnitSystem } from '@/core/quantity';
 import { useDevice } from '@/ui/device';
+import { usePlace } from '@/ui/drawing/usePixel';
 
-/** Drawing's own units; metres are scaled into it. */
-const WIDE = 360;
-const HIGH = 240;
-const MARGIN = 30;
+/** Round the plan, pixels. */
+const MARGIN = 34;
 /** Where a camera usually stands: beside the light, this far off the line to it [common practice]. */
 const CAMERA_RAD = 28 * DEGREE;
 const LEAST_CAMERA_M = 1;
@@ -30,36 +30,40 @@ const frontM = ({ softnessDeg, distanceM }: Shot): number =>
 const cameraM = ({ distanceM }: Shot): number => Math.max(LEAST_CAMERA_M, distanceM);
 
 /** The largest scale at which light, camera and what is lit all lie on the paper. */
-function planOf(shot: Shot): Plan {
+function planOf(shot: Shot, wide: number, high: number): Plan {
   const behind = Math.max(0.35, shot.coverageWidthM * 0.12);
   const along = Math.max(shot.distanceM, cameraM(shot) * Math.cos(CAMERA_RAD)) + 0.15;
   const left = Math.max(frontM(shot) / 2, shot.coverageWidthM / 2, 0.3);
   const right = Math.max(left, cameraM(shot) * Math.sin(CAMERA_RAD) + 0.3);
   const scale = Math.min(
-    (WIDE - 2 * MARGIN) / (along + behind),
-    (HIGH - 2 * MARGIN) / (left + right),
+    (wide - 2 * MARGIN) / (along + behind),
+    (high - 2 * MARGIN) / (left + right),
   );
-  const subjectX = WIDE - MARGIN - behind * scale;
-  const middle = MARGIN + left * scale + (HIGH - 2 * MARGIN - (left + right) * scale) / 2;
+  const spare = Math.max(0, wide - 2 * MARGIN - (along + behind) * scale);
+  const subjectX = wide - MARGIN - behind * scale - spare / 2;
+  const middle = MARGIN + left * scale + (high - 2 * MARGIN - (left + right) * scale) / 2;
   return { scale, x: (m) => subjectX - m * scale, y: (m) => middle + m * scale };
 }
 
 /** Light, camera and what is lit from above, to scale. */
 export function ShotSketch({ shot }: { shot: Shot }) {
   const { units } = useDevice();
-  const plan = planOf(shot);
+  const svg = useRef<SVGSVGElement>(null);
+  const { width: wide, height: high } = usePlace(svg);
+  const plan = planOf(shot, wide, high);
   const { x, y, scale } = plan;
   const length = (metres: number) => showText(show(metres, 'length', units));
   const half = Math.max(0.03, frontM(shot) / 2);
   const light = x(shot.distanceM);
   return (
-    <figure>
+    <figure className="flex min-h-0 flex-col">
       <svg
-        viewBox={`0 0 ${WIDE} ${HIGH}`}
-        className="h-[clamp(230px,31vh,470px)] w-full"
+        ref={svg}
+        viewBox={`0 0 ${wide} ${high}`}
+        className="h-0 min-h-[170px] w-full flex-1"
         role="img"
         aria-label={`From above: light ${length(shot.distanceM)} from ${JUDGED[shot.use].subject}, filling ${Math.round(shot.softnessDeg)} degrees; ${length(shot.coverageWidthM)} are lit; the camera beside it`}
-        fontSize="12.5"
+        fontSize="13"
         fill="var(--ink)"
       >
         <defs>
@@ -98,12 +102,11 @@ export function ShotSketch({ shot }: { shot: Shot }) {
             {Math.round(shot.softnessDeg)}° wide
           </text>
         )}
-        <Span x1={light} x2={x(0)} y={HIGH - 12} words={length(shot.distanceM)} />
-        <ScaleBar scale={scale} units={units} />
+        <Span x1={light} x2={x(0)} y={high - 12} words={length(shot.distanceM)} />
+        <ScaleBar scale={scale} units={units} most={wide / 4} />
       </svg>
       <figcaption className="text-[13px] text-ink-soft">
-        From above, to scale: the light this softness asks for, what is lit, and a camera where it
-        usually stands.
+        From above, to scale
       </figcaption>
     </figure>
   );
@@ -174,9 +177,16 @@ function Span({ x1, x2, y, words }: { x1: number; x2: number; y: number; words: 
   );
 }
 
+interface ScaleBarProps {
+  scale: number;
+  units: UnitSystem;
+  /** pixels */
+  most: number;
+}
+
 /** A bar of a round length, about a fifth of the paper. */
-function ScaleBar({ scale, units }: { scale: number; units: UnitSystem }) {
-  const bar = BARS[units].findLast((metres) => metres * scale <= WIDE / 4) ?? BARS[units][0]!;
+function ScaleBar({ scale, units, most }: ScaleBarProps) {
+  const bar = BARS[units].findLast((metres) => metres * scale <= most) ?? BARS[units][0]!;
   return (
     <g aria-hidden>
       <path d={`M12 14 v6 h${bar * scale} v-6`} stroke="var(--ink)" fill="none" />

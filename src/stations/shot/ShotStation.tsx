@@ -29,7 +29,7 @@ export function ShotStation() {
           </button>
         </p>
       </div>
-      <div className="min-h-0 overflow-y-auto p-4">
+      <div className="min-h-0 overflow-y-auto px-4 py-1.5">
         {shot ? <ShotSheet key={shot.id} shot={shot} /> : <NoShot onAsk={() => setAsking(true)} />}
       </div>
       {asking && <NewShotDialog onClose={() => setAsking(false)} />}

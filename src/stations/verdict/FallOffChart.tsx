@@ -82,6 +82,7 @@ export default function FallOffChart({ readouts, fixture, shotM }: FallOffChartP
   return (
     <ChartFigure
       canvas={canvas}
+      className="h-[clamp(240px,34vh,460px)]"
       label="Light against distance; the table below holds the same figures"
       caption={<>Subject at {showText(show(shotM, 'length', units))}. Worked out, not metered.</>}
       table={<FallOffTable readouts={readouts} fixture={fixture} />}

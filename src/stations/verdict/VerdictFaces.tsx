@@ -57,7 +57,7 @@ function Face({ picture, name }: { picture: Picture | null; name: string }) {
         role="img"
         aria-label={`A mannequin’s head in the light of ${name}, as the shot exposes it`}
         data-face={state}
-        className="mx-auto aspect-square w-full max-w-[340px] bg-[#14110d]"
+        className="mx-auto aspect-square w-full max-w-[clamp(200px,calc(100dvh-640px),420px)] bg-[#14110d]"
       />
       <figcaption className="mt-1 truncate text-center text-[13px] text-ink-soft">
         {name}, as the shot exposes it

@@ -1,5 +1,6 @@
 'use client';
 import { toDegrees } from '@/core/angle';
+import { cctCss } from '@/core/colour/display';
 import type { Build } from '@/core/document/production';
 import type { WorkedOut } from '@/core/evaluate/readouts';
 import { isoText } from '@/core/light/exposure';
@@ -29,27 +30,45 @@ export function VerdictTable({ build, readouts, fixture, comparison }: VerdictTa
   const rung = (id: Readout['id']) => readouts.rungs.find((each) => each.id === id);
   const write = (value: number | null | undefined, dimension: Dimension) =>
     value === null || value === undefined ? '–' : showText(show(value, dimension, units));
-  const degrees = (angle: number) => `${Math.round(angle)}°`;
-  const angle = rung('softness')?.value ?? 0;
   const { purchase } = readouts;
   // What nobody has told a price of counts as nothing in the sums.
   const own = (minor: number) => (purchase.unpriced > 0 ? `from ${money(minor)}` : money(minor));
+  const sum = (minor: Known) => (minor === null || minor === undefined ? '–' : money(minor));
   const perLx = (minor: number | null, write = money) =>
     minor === null ? '–' : `${write(minor)}/lx`;
-  const rows: [string, string, string][] = [
-    [
-      'Light at the subject',
-      write(rung('light')?.value, 'illuminance'),
-      write(comparison.fixtureLx, 'illuminance'),
-    ],
-    ['Softness', degrees(toDegrees(angle)), degrees(comparison.fixtureAngleDeg)],
-    ['Colour', write(readouts.cctK, 'colourTemperature'), write(fixture.cctK, 'colourTemperature')],
-    ['CRI', criOf(readouts), fixture.criRa === null ? 'not stated' : String(fixture.criRa)],
-    ['Power', write(rung('power')?.value, 'power'), write(fixture.wattsW, 'power')],
-    ['Mass', write(readouts.massKg, 'mass'), write(fixture.massKg, 'mass')],
-    ['Money in full', own(purchase.fullPerLightMinor), money(fixture.priceMinor)],
-    ['Money still to spend', own(purchase.spentNowMinor), money(fixture.priceMinor)],
-    ['Money for each lux', perLx(comparison.minorPerLx, own), perLx(comparison.fixtureMinorPerLx)],
+  const softness = toDegrees(rung('softness')?.value ?? 0);
+  const rows: Row[] = [
+    row('Light at the subject', [rung('light')?.value, comparison.fixtureLx], (lux) =>
+      write(lux, 'illuminance'),
+    ),
+    row(
+      'Softness',
+      [softness, comparison.fixtureAngleDeg],
+      (angle) => `${Math.round(angle ?? 0)}°`,
+    ),
+    {
+      label: 'Colour',
+      words: [write(readouts.cctK, 'colourTemperature'), write(fixture.cctK, 'colourTemperature')],
+      swatches: [readouts.cctK, fixture.cctK],
+    },
+    {
+      ...row('CRI', [readouts.criRa, fixture.criRa], whole, 100),
+      words: [whole(readouts.criRa), fixture.criRa === null ? 'not stated' : whole(fixture.criRa)],
+    },
+    row('Power', [rung('power')?.value, fixture.wattsW], (watts) => write(watts, 'power')),
+    row('Mass', [readouts.massKg, fixture.massKg], (kg) => write(kg, 'mass')),
+    {
+      ...row('Money in full', [purchase.fullPerLightMinor, fixture.priceMinor], sum),
+      words: [own(purchase.fullPerLightMinor), money(fixture.priceMinor)],
+    },
+    {
+      ...row('Money still to spend', [purchase.spentNowMinor, fixture.priceMinor], sum),
+      words: [own(purchase.spentNowMinor), money(fixture.priceMinor)],
+    },
+    {
+      ...row('Money for each lux', [comparison.minorPerLx, comparison.fixtureMinorPerLx], sum),
+      words: [perLx(comparison.minorPerLx, own), perLx(comparison.fixtureMinorPerLx)],
+    },
   ];
   return (
     <section aria-label="Side by side">
@@ -68,13 +87,18 @@ export function VerdictTable({ build, readouts, fixture, comparison }: VerdictTa
           </tr>
         </thead>
         <tbody>
-          {rows.map(([label, mine, theirs]) => (
+          {rows.map(({ label, words, shares, swatches }) => (
             <tr key={label}>
               <th scope="row" className="whitespace-nowrap">
                 {label}
               </th>
-              <td className="num">{mine}</td>
-              <td className="num">{theirs}</td>
+              {words.map((said, at) => (
+                <td key={at} className="num">
+                  {said}
+                  {shares && <Bar share={shares[at]!} ink={INKS[at]!} />}
+                  {swatches && <Swatch cctK={swatches[at]!} />}
+                </td>
+              ))}
             </tr>
           ))}
         </tbody>
@@ -84,10 +108,56 @@ export function VerdictTable({ build, readouts, fixture, comparison }: VerdictTa
   );
 }
 
-/** The least colour rendering among the bulbs, from the colour findings' own source: the shelf. */
-function criOf(readouts: WorkedOut): string {
-  return readouts.criRa === null ? '–' : String(Math.round(readouts.criRa));
+interface Row {
+  label: string;
+  /** of the build and of the fixture */
+  words: readonly [string, string];
+  /** how long their bars are, 0…1; null where nothing is known */
+  shares?: readonly (number | null)[];
+  /** kelvins to show as colours */
+  swatches?: readonly (number | null)[];
 }
+
+type Known = number | null | undefined;
+
+/** Two numbers side by side, their bars as shares of the greater or of a full scale. */
+function row(
+  label: string,
+  values: readonly [Known, Known],
+  write: (value: Known) => string,
+  full = Math.max(values[0] ?? 0, values[1] ?? 0),
+): Row {
+  return {
+    label,
+    words: [write(values[0]), write(values[1])],
+    shares: values.map((value) =>
+      value === null || value === undefined || full <= 0 ? null : value / full,
+    ),
+  };
+}
+
+/** A whole number, where there is one. */
+const whole = (value: Known): string =>
+  value === null || value === undefined ? '–' : String(Math.round(value));
+
+/** As their lines in the chart beside. */
+const INKS = ['var(--brass)', 'var(--ink)'];
+
+const Bar = ({ share, ink }: { share: number | null; ink: string }) => (
+  <span aria-hidden className="mt-0.5 mb-0.5 flex h-[5px] justify-end bg-line/60">
+    {share !== null && (
+      <span data-share={share.toFixed(3)} style={{ width: `${100 * share}%`, background: ink }} />
+    )}
+  </span>
+);
+
+const Swatch = ({ cctK }: { cctK: number | null }) => (
+  <span
+    aria-hidden
+    className="mt-0.5 mb-0.5 block h-[6px] border border-line-strong"
+    style={{ background: cctK === null ? 'transparent' : cctCss(cctK) }}
+  />
+);
 
 function Equal({
   comparison,

@@ -16,8 +16,8 @@ export default function WiresSheet({ readouts }: AtHand) {
     <div className="grid grid-cols-[minmax(0,1.35fr)_minmax(0,1fr)] gap-6 max-lg:grid-cols-1">
       <figure className="min-w-0">
         {behind && (
-          <div className="h-[min(620px,calc(100dvh-300px))] min-h-[320px]">
-            <ViewDrawing view={behind} textSize={25} lengthText={lengthText} {...QUIET_VIEW} />
+          <div className="h-[min(900px,calc(100dvh-225px))] min-h-[320px]">
+            <ViewDrawing view={behind} lengthText={lengthText} {...QUIET_VIEW} />
           </div>
         )}
         <figcaption className="text-center text-[13px] text-ink-soft">

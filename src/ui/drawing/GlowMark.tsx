@@ -1,5 +1,5 @@
 import type { Shape } from '@/core/drawing/drawing';
-import type { Paper } from './ShapeMark';
+import { pathOf, type Paper } from './paper';
 
 /** A halo is so many times as wide as the glass it comes from, and never less than this, drawing units. */
 const HALO = 3.1;
@@ -11,17 +11,33 @@ const STROKES = [
   [9, 0.3],
 ] as const;
 
-export const glowId = (name: string): string => `glow-${name.replace(/\W/g, '-')}`;
+/** What a lamp shows of its light. */
+export interface Glow {
+  /** of the screen */
+  colour: string;
+  /** 0…1, of a lamp fully up */
+  strength: number;
+}
+
+const glowId = (name: string, colour: string): string =>
+  `glow-${name}-${colour}`.replace(/\W/g, '-');
 
 /** What a lit lamp's light looks like on the paper: strongest at the glass, gone a lamp's width away. */
-export function GlowPaint({ name, colour }: { name: string; colour: string }) {
+export function GlowPaint({ name, glows }: { name: string; glows: readonly (Glow | null)[] }) {
+  const colours = [...new Set(glows.flatMap((glow) => (glow ? [glow.colour] : [])))];
   return (
     <defs>
-      <radialGradient id={glowId(name)}>
-        <stop offset="0" stopColor={colour} stopOpacity="0.95" />
-        <stop offset="0.32" stopColor={colour} stopOpacity="0.7" />
-        <stop offset="1" stopColor={colour} stopOpacity="0" />
-      </radialGradient>
+      {colours.map((colour) => (
+        <radialGradient key={colour} id={glowId(name, colour)}>
+          <stop offset="0" stopColor={`color-mix(in srgb, ${colour} 65%, white)`} />
+          <stop
+            offset="0.34"
+            stopColor={`color-mix(in srgb, ${colour} 88%, white)`}
+            stopOpacity="0.85"
+          />
+          <stop offset="1" stopColor={colour} stopOpacity="0" />
+        </radialGradient>
+      ))}
     </defs>
   );
 }
@@ -30,25 +46,27 @@ interface GlowMarkProps {
   shape: Shape;
   paper: Paper;
   name: string;
-  colour: string;
+  glow: Glow | null;
 }
 
 /** The light of one lamp or run of tape, under its ink; nothing for what gives none. */
-export function GlowMark({ shape, paper: { toX, toY, scale }, name, colour }: GlowMarkProps) {
+export function GlowMark({ shape, paper, name, glow }: GlowMarkProps) {
+  if (!glow) return null;
+  const { colour, strength } = glow;
   if (shape.layer === 'glass' && shape.kind === 'circle')
     return (
       <circle
-        cx={toX(shape.x)}
-        cy={toY(shape.y)}
-        r={Math.max(LEAST_HALO, shape.r * scale * HALO)}
-        fill={`url(#${glowId(name)})`}
+        cx={paper.toX(shape.x)}
+        cy={paper.toY(shape.y)}
+        r={Math.max(LEAST_HALO, shape.r * paper.scale * HALO)}
+        fill={`url(#${glowId(name, colour)})`}
+        opacity={strength}
       />
     );
-  const path =
-    shape.layer === 'tape' || shape.layer === 'glass' ? pathOf(shape, toX, toY, scale) : null;
-  if (!path) return null;
+  if (shape.layer !== 'tape' && shape.layer !== 'glass') return null;
+  const path = pathOf(shape, paper);
   return (
-    <g fill="none" stroke={colour} strokeLinecap="round" strokeLinejoin="round">
+    <g fill="none" stroke={colour} strokeLinecap="round" strokeLinejoin="round" opacity={strength}>
       {STROKES.map(([width, opacity]) => (
         <path
           key={width}
@@ -60,19 +78,4 @@ export function GlowMark({ shape, paper: { toX, toY, scale }, name, colour }: Gl
       ))}
     </g>
   );
-}
-
-type Put = (metres: number) => number;
-
-function pathOf(shape: Shape, toX: Put, toY: Put, scale: number): string | null {
-  if (shape.kind === 'polyline') {
-    const points = shape.points.map(([x, y]) => `${toX(x)} ${toY(y)}`).join(' L ');
-    return `M ${points}${shape.closed ? ' Z' : ''}`;
-  }
-  if (shape.kind !== 'arc' && shape.kind !== 'circle') return null;
-  const { x, y, r } = shape;
-  const [from, to] = shape.kind === 'arc' ? [shape.from, shape.to] : [0, 2 * Math.PI - 1e-3];
-  const at = (angle: number) => `${toX(x + r * Math.cos(angle))} ${toY(y + r * Math.sin(angle))}`;
-  const large = to - from > Math.PI ? 1 : 0;
-  return `M ${at(from)} A ${r * scale} ${r * scale} 0 ${large} 0 ${at(to)}`;
 }

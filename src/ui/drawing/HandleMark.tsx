@@ -3,7 +3,7 @@ import type { Handle } from '@/core/drawing/drawing';
 import { pulledValue } from '@/core/drawing/pull';
 import type { Limits } from '@/core/forms/form';
 import { clamp } from '@/core/tolerance';
-import type { Paper } from './ShapeMark';
+import type { Paper } from './paper';
 
 export interface Grip {
   value: number;
@@ -94,6 +94,7 @@ export function HandleMark(props: HandleMarkProps) {
   const { handle, grip, paper, onGrip } = props;
   const { parameter } = handle;
   const [x, y] = [paper.toX(handle.at[0]), paper.toY(handle.at[1])];
+  const px = paper.pixel;
 
   const pull = usePull(props);
   return (
@@ -115,9 +116,20 @@ export function HandleMark(props: HandleMarkProps) {
       className="cursor-grab touch-none active:cursor-grabbing"
     >
       <title>{`${handle.label}: ${grip.valueText}`}</title>
-      <circle cx={x} cy={y} r={26} fill="transparent" />
-      <circle cx={x} cy={y} r={13} fill="var(--brass-bright)" stroke="var(--ink)" strokeWidth={2} />
-      <path d={`M${x - 5} ${y} h10 M${x} ${y - 5} v10`} stroke="var(--ink)" strokeWidth={1.6} />
+      <circle cx={x} cy={y} r={14 * px} fill="transparent" />
+      <circle
+        cx={x}
+        cy={y}
+        r={7 * px}
+        fill="var(--brass-bright)"
+        stroke="var(--ink)"
+        strokeWidth={1.2 * px}
+      />
+      <path
+        d={`M${x - 3 * px} ${y} h${6 * px} M${x} ${y - 3 * px} v${6 * px}`}
+        stroke="var(--ink)"
+        strokeWidth={px}
+      />
     </g>
   );
 }

@@ -1,6 +1,6 @@
 import type { View } from '@/core/drawing/drawing';
 import { shopLength, type UnitSystem } from '@/core/quantity';
-import type { Paper } from './ShapeMark';
+import type { Paper } from './paper';
 
 /** Round lengths a bar may stand for, m. */
 const BARS: Record<UnitSystem, readonly number[]> = {
@@ -13,7 +13,7 @@ const MOST = 0.18;
 /** A bar in the lower left corner: how long so much is at this scale. */
 export function ScaleBar({
   view,
-  paper: { toX, toY, scale, textSize },
+  paper: { toX, toY, scale, pixel, textSize },
   units,
 }: {
   view: View;
@@ -23,14 +23,16 @@ export function ScaleBar({
   const [left, bottom, right, top] = view.bounds;
   const most = MOST * Math.max(right - left, top - bottom);
   const barM = BARS[units].findLast((each) => each <= most) ?? BARS[units][0]!;
-  const [x, y, long] = [toX(left) + 4, toY(bottom) - 12, barM * scale];
+  const [x, y, long] = [toX(left) + 3 * pixel, toY(bottom) - 8 * pixel, barM * scale];
   return (
-    <g stroke="var(--ink-soft)" strokeWidth={1.2} fill="none">
-      <path d={`M${x} ${y - 5} v10 M${x} ${y} h${long} M${x + long} ${y - 5} v10`} />
+    <g stroke="var(--ink-soft)" strokeWidth={pixel} fill="none">
+      <path
+        d={`M${x} ${y - 3 * pixel} v${6 * pixel} M${x} ${y} h${long} M${x + long} ${y - 3 * pixel} v${6 * pixel}`}
+      />
       <text
-        x={x + long + 8}
+        x={x + long + 5 * pixel}
         y={y + textSize * 0.34}
-        fontSize={textSize * 0.8}
+        fontSize={textSize}
         fill="var(--ink-soft)"
         stroke="none"
         className="figure"

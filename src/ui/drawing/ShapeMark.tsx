@@ -1,19 +1,9 @@
 import type { Shape } from '@/core/drawing/drawing';
-import { straightened } from '@/core/drawing/path';
 import { INSULATIONS, STRIPE } from '@/core/electrics/insulation';
+import type { Glow } from './GlowMark';
 import { hatchId } from './Hatches';
 import { INKS } from './inks';
-
-export interface Paper {
-  /** metres → drawing units */
-  toX: (x: number) => number;
-  toY: (y: number) => number;
-  scale: number;
-  textSize: number;
-}
-
-const onArc = (x: number, y: number, r: number, angle: number) =>
-  [x + r * Math.cos(angle), y + r * Math.sin(angle)] as const;
+import { pathOf, type Paper } from './paper';
 
 interface ShapeMarkProps {
   shape: Shape;
@@ -21,8 +11,8 @@ interface ShapeMarkProps {
   lit: boolean;
   /** of the view whose hatches it is filled with */
   hatchName: string;
-  /** colour of the light in its glass; null while it is off */
-  glow?: string | null;
+  /** of the light in its glass; null while it is off */
+  glow?: Glow | null;
 }
 
 /** One inked shape; `lit` when a finding points at it. */
@@ -31,7 +21,9 @@ export function ShapeMark({ shape, paper, lit, hatchName, glow }: ShapeMarkProps
   const ink = INKS[shape.layer];
   const common = {
     ...(ink as React.SVGProps<SVGPathElement>),
-    ...(glow && shape.layer === 'glass' ? { fill: glow, fillOpacity: 0.92 } : {}),
+    ...(glow && shape.layer === 'glass'
+      ? { fill: `color-mix(in srgb, ${glow.colour} 70%, white)`, fillOpacity: glow.strength }
+      : {}),
     ...(lit ? { stroke: 'var(--stop)', strokeWidth: 4 } : {}),
     vectorEffect: 'non-scaling-stroke',
   } as const;
@@ -42,31 +34,17 @@ export function ShapeMark({ shape, paper, lit, hatchName, glow }: ShapeMarkProps
       return (
         <circle {...(common as object)} cx={toX(shape.x)} cy={toY(shape.y)} r={shape.r * scale} />
       );
-    case 'polyline': {
-      const points = straightened(shape)
-        .map(([x, y]) => `${toX(x)} ${toY(y)}`)
-        .join(' L ');
+    case 'polyline':
       return (
         <path
           {...common}
           {...(shape.hatch ? { fill: `url(#${hatchId(hatchName, shape.hatch)})` } : {})}
-          d={`M ${points}${shape.closed ? ' Z' : ''}`}
+          d={pathOf(shape, paper)}
           strokeLinejoin="round"
         />
       );
-    }
-    case 'arc': {
-      const [x1, y1] = onArc(shape.x, shape.y, shape.r, shape.from);
-      const [x2, y2] = onArc(shape.x, shape.y, shape.r, shape.to);
-      const r = shape.r * scale;
-      const large = shape.to - shape.from > Math.PI ? 1 : 0;
-      return (
-        <path
-          {...common}
-          d={`M ${toX(x1)} ${toY(y1)} A ${r} ${r} 0 ${large} 0 ${toX(x2)} ${toY(y2)}`}
-        />
-      );
-    }
+    case 'arc':
+      return <path {...common} d={pathOf(shape, paper)} />;
     case 'text':
       return (
         <text
@@ -92,9 +70,12 @@ interface WireMarkProps {
 }
 
 /** A wire in its own colour within an outline, so that black and white show on any paper. */
-function WireMark({ shape, paper: { toX, toY }, lit }: WireMarkProps) {
-  const path = `M ${shape.points.map(([x, y]) => `${toX(x)} ${toY(y)}`).join(' L ')}`;
-  const stroke = { d: path, fill: 'none', vectorEffect: 'non-scaling-stroke' } as const;
+function WireMark({ shape, paper, lit }: WireMarkProps) {
+  const stroke = {
+    d: pathOf(shape, paper),
+    fill: 'none',
+    vectorEffect: 'non-scaling-stroke',
+  } as const;
   return (
     <g strokeLinejoin="round" data-insulation={shape.insulation}>
       <path {...stroke} stroke={lit ? 'var(--stop)' : 'var(--ink)'} strokeWidth={lit ? 5.5 : 3.2} />

@@ -1,4 +1,4 @@
-import type { Paper } from './ShapeMark';
+import type { Paper } from './paper';
 
 /** A part of a drawing that can be pressed; metres. */
 export interface Spot {
