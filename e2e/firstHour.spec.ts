@@ -73,13 +73,17 @@ test('a soft key from a tin and a reel one owns: eight clicks, forty keys', asyn
 });
 
 test('a green screen by banks of tubes is judged by evenness, not by a nose', async ({ page }) => {
+  const heard = await counting(page);
   await beginShot(page, 'a green screen');
   await page.getByRole('button', { name: 'Build a light for this' }).click();
   const bank = page.locator('[data-form=tube-bank]');
   await expect(bank).toContainText('even to');
   await expect(bank).not.toContainText('fills');
-  await bank.getByRole('button').click();
+  await bank.getByRole('button', { name: /^Start/ }).click();
   await isRight(page);
+  const { clicks, keys } = await heard();
+  expect(clicks).toBeLessThanOrEqual(4);
+  expect(keys).toBeLessThanOrEqual(20);
   await expect(page.locator('[data-rung=softness]')).toContainText('not judged by it');
   await page.getByRole('button', { name: /^Glow/ }).click();
   await expect(page.getByRole('tab', { name: 'Over the backdrop' })).toHaveAttribute(
@@ -89,6 +93,7 @@ test('a green screen by banks of tubes is judged by evenness, not by a nose', as
 });
 
 test('a work light with its doors, then by way of the ceiling', async ({ page }) => {
+  const heard = await counting(page);
   await beginShot(page);
   await page.getByRole('button', { name: 'Build a light for this' }).click();
   await page.getByRole('button', { name: 'Start a work light' }).click();
@@ -102,6 +107,7 @@ test('a work light with its doors, then by way of the ceiling', async ({ page })
   await page.getByRole('button', { name: 'Bounce', exact: true }).click();
   await page.getByLabel('Aimed').selectOption({ label: 'at a sheet, wall or ceiling' });
   await expect(figure(page, 'softness')).not.toHaveText(before!);
+  expect((await heard()).clicks).toBeLessThanOrEqual(5);
 });
 
 test('build or buy: the verdict is one press from a first light', async ({ page }) => {
@@ -112,7 +118,26 @@ test('build or buy: the verdict is one press from a first light', async ({ page 
   await isRight(page);
   await page.getByRole('button', { name: /^Verdict/ }).click();
   await expect(page.locator('[data-sentence]')).toContainText('At 1.20 m your foam box is');
-  expect((await heard()).clicks).toBeLessThanOrEqual(5);
+  const { clicks, keys } = await heard();
+  expect(clicks).toBeLessThanOrEqual(5);
+  expect(keys).toBeLessThanOrEqual(20);
+});
+
+test('what a start would send one to buy is marked as owned where it is read', async ({ page }) => {
+  await beginShot(page);
+  await page.getByRole('button', { name: 'Build a light for this' }).click();
+  const card = page.locator('[data-form=foam-box]');
+  const toBuy = card.locator('summary');
+  await toBuy.click();
+  const [, before] = /(\d+)/.exec((await toBuy.textContent())!)!;
+  await card
+    .getByRole('button', { name: /^I own what it takes of/ })
+    .first()
+    .click();
+  await expect(toBuy).toContainText(`to buy: ${Number(before) - 1}`);
+  await kept(page);
+  const { units, parts } = (await stored(page, idOf(page))).document.shelf;
+  expect([...units, ...parts].filter(({ onHand }) => onHand > 0)).toHaveLength(1);
 });
 
 test('what one owns is kept for every production and comes onto the next shelf', async ({

@@ -1,6 +1,7 @@
 import type { Accessory } from './carried';
 import type { View } from '../drawing/drawing';
 import type { FormContext } from '../forms/form';
+import { unfitParts } from '../forms/unfit';
 import { withHoles, withPieces } from '../forms/kit/order';
 import type { ResolvedBuild } from '../build/resolvedBuild';
 import type { Framework } from '../build/framework';
@@ -23,7 +24,9 @@ export function attachAll(
       resolved = { ...resolved, findings: [...resolved.findings, unknownAccessory(accessory)] };
       continue;
     }
-    const attachment = kind.attach(read.data, resolved, context);
+    const attached = kind.attach(read.data, resolved, context);
+    const unfit = unfitParts(kind.fields, read.data as Record<string, unknown>, context);
+    const attachment = { ...attached, findings: [...attached.findings, ...unfit] };
     views.push(ownView(attachment.view, accessory.id));
     resolved = merged(resolved, attachment, accessory.id);
   }

@@ -5,6 +5,7 @@ import type { Shot } from '../location/shot';
 import { FORMS, readParameters } from '../forms';
 import type { FormContext, FormDefinition } from '../forms/form';
 import { filledParameters } from '../forms/fill';
+import { unfitParts } from '../forms/unfit';
 import type { View } from '../drawing/drawing';
 import type { ResolvedBuild } from '../build/resolvedBuild';
 import { attachAll } from '../accessories/attach';
@@ -81,7 +82,9 @@ export function resolveWith(
   // What it carries takes light away, and puts the subject farther off.
   const margin = (bare: ResolvedBuild) => lightMargin(carrying(bare).resolved, context.shot);
   const parameters = filledParameters(form, read.value, context, margin, stock);
-  const { resolved, views } = carrying(form.resolve(parameters, context));
+  const bare = form.resolve(parameters, context);
+  const unfit = unfitParts(form.fields, parameters as Record<string, unknown>, context);
+  const { resolved, views } = carrying({ ...bare, findings: [...bare.findings, ...unfit] });
   return {
     form,
     parameters,

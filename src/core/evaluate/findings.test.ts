@@ -121,6 +121,15 @@ describe.each(CASES)('%s is raised as %s', (id, severity, change) => {
   });
 });
 
+test.each(['wash', 'green', 'dressing'] as const)(
+  'no edges are looked for on a shot of %s',
+  (use) => {
+    const { findings, rungs } = evaluated((draft) => void (draft.shots[0]!.use = use));
+    expect(findings.map(({ id }) => id)).not.toContain('light.separate-shadows');
+    expect(rungs.find(({ id }) => id === 'softness')!.words).not.toContain('separate');
+  },
+);
+
 describe('the collector', () => {
   const finding = (id: string, severity: Finding['severity']): Finding => ({
     id,

@@ -21,6 +21,8 @@ export interface GalleryEntry extends Gallery {
   evennessStops: number;
   marginStops: number | null;
   fullMinor: number;
+  /** what of the shelf is not there yet, the dearest first */
+  toBuy: { kind: 'unit' | 'part'; id: string; name: string; needed: number; priceMinor: number }[];
   /** things in it that nobody has told a price of */
   unpriced: number;
   hours: number;
@@ -60,6 +62,11 @@ export function galleryEntry(
     evennessStops: light.evenness.plusMinusStops,
     marginStops,
     fullMinor: purchase.fullMinor,
+    toBuy: purchase.lines
+      .flatMap(({ of, name, needed, packsNow, spentNowMinor }) =>
+        of && packsNow > 0 ? [{ ...of, name, needed, priceMinor: spentNowMinor }] : [],
+      )
+      .toSorted((a, b) => b.priceMinor - a.priceMinor),
     unpriced: purchase.unpriced,
     hours: steps.reduce((sum, { minutes }) => sum + minutes, 0) / 60,
     massKg,

@@ -1,3 +1,4 @@
+import { JUDGED } from '../location/use';
 import { mixedCctK, type MixPart } from '../colour/mix';
 import type { Shot } from '../location/shot';
 import type { LampGroup, ResolvedBuild } from '../build/resolvedBuild';
@@ -215,8 +216,17 @@ function groupLux(
   return sentLm > 0 ? (directLx * ownLm) / sentLm : 0;
 }
 
-const shadowsOf = ({ mouth, array }: ResolvedBuild, shot: Shot): SeparateShadows =>
-  separateShadows(mouth ? Infinity : array.spacingM, array.emitterWidthM, shot.distanceM, NOSE_M);
+/** On a backdrop nothing stands before what is lit, and a glow in the shot has no face: no edges are seen there. */
+function shadowsOf({ mouth, array }: ResolvedBuild, shot: Shot): SeparateShadows {
+  const found = separateShadows(
+    mouth ? Infinity : array.spacingM,
+    array.emitterWidthM,
+    shot.distanceM,
+    NOSE_M,
+  );
+  const seen = () => JUDGED[shot.use].person || JUDGED[shot.use].by.includes('softness');
+  return { ...found, separate: found.separate && seen() };
+}
 
 /**
  * What the subject sees of the source: of its front, as wide as its light is spread over it past all that stands in

@@ -20,6 +20,14 @@ describe.each(forms)('$id begun for the clerk', (form) => {
       if (field.kind === 'part' && !field.optional)
         expect(entry.parameters[field.parameter]).toBeTruthy();
   });
+  test('what it sends one to the shop for is on the shelf and not on hand', () => {
+    for (const { kind, id, needed } of entry.toBuy) {
+      const records = kind === 'part' ? document.shelf.parts : document.shelf.units;
+      expect(records.find((each) => each.id === id)!.onHand).toBeLessThan(needed);
+    }
+    const prices = entry.toBuy.map(({ priceMinor }) => priceMinor);
+    expect(prices).toEqual(prices.toSorted((a, b) => b - a));
+  });
   test('it is drawn, timed, weighed and priced by the engines', () => {
     expect(entry.view.shapes.length).toBeGreaterThan(0);
     expect(entry.view.handles).toEqual([]);
@@ -156,6 +164,19 @@ describe('what a build starts with', () => {
     };
     expect(cct('clerk')).toBe(4000);
     expect(cct('crossing')).toBe(5000);
+  });
+  test('the cheaper of two that are alike, where the dearer goes over the budget', () => {
+    const dear = structuredClone(owning([]));
+    const shot = dear.shots.find(({ id }) => id === 'clerk')!;
+    const chosen = () =>
+      (starterParameters(FORMS.get('strip-pan')!, dear, 'clerk') as { stripId: string }).stripId;
+    const tape = dear.shelf.units.find(({ id }) => id === chosen())!;
+    // First in the list and dearer in nothing but money.
+    dear.shelf.units.unshift({ ...tape, id: 'gold' as typeof tape.id, priceMinor: 90_000 });
+    shot.budgetMinor = 20_000;
+    expect(chosen()).toBe(tape.id);
+    shot.budgetMinor = null;
+    expect(chosen()).toBe('gold');
   });
   test('a supply of the tape’s voltage', () => {
     const { stripId, supplyPartId } = starterParameters(

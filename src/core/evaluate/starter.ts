@@ -10,7 +10,9 @@ import { loadFindings } from '../power/loadFindings';
 import { planPower } from '../power/plan';
 import { supplyFindings } from '../power/supplyFindings';
 import type { Category } from '../units/unit';
-import { findBuild, resolveScene, sceneOf } from './context';
+import type { CutPlan } from '../shop/cutPlan';
+import { planPurchase } from '../shop/purchase';
+import { findBuild, resolveScene, sceneOf, type Scene } from './context';
 import { evaluate } from './evaluate';
 import { lightMargin } from './light';
 import { choosing } from '../forms/brings';
@@ -18,6 +20,8 @@ import { fitting, isOwned } from '../materials/takes';
 
 /** What a stop too little light weighs against mired of colour, for lamps and for layers. */
 const PER_STOP = { lamps: 60, layers: 40 };
+/** Spending twice the budget weighs as much as one stop too little light. */
+const PER_DOUBLE = 60;
 /** Less than this misses by so much that it tells nothing more. */
 const MOST_STOPS = 6;
 /** Rendering below this is weighed, a point of it like so many mired. */
@@ -52,9 +56,26 @@ function penalty(document: Production, buildId: string, perStop: number): number
   );
   const poor = wrongVoltage(groups, scene.circuit);
   const margin = perStop > 0 ? lightMargin(resolved, scene.shot) : 1;
+  const over = overBudget(resolved, scene);
   const missing = Math.min(MOST_STOPS, Math.max(0, -Math.log2(margin)));
-  return judged + shift + dull + (poor ? 1e6 : 0) + perStop * missing;
+  return judged + shift + dull + (poor ? 1e6 : 0) + perStop * missing + PER_DOUBLE * over;
 }
+
+/**
+ * How often what is still to be bought doubles the shot's budget, 0 within it. Sheets, bars and cloth are
+ * counted as a pack each: laying them out takes too long for a choice among many.
+ */
+function overBudget({ needs, pieces }: ResolvedBuild, { shot, shelf }: Scene): number {
+  if (!shot.budgetMinor) return 0;
+  const stock = new Set(pieces.flatMap(({ partId }) => partId ?? []));
+  const packs = [...stock].reduce((sum, id) => {
+    const part = shelf.part(id);
+    return sum + (part && !isOwned(part) ? (part.priceMinor ?? 0) : 0);
+  }, 0);
+  const bought = planPurchase(needs, 1, NOTHING_CUT, shelf).spentNowMinor + packs;
+  return Math.max(0, Math.log2(bought / shot.budgetMinor));
+}
+const NOTHING_CUT: CutPlan = { plans: [], unchosen: [] };
 
 /** Lamps made for another mains. */
 const wrongVoltage = (groups: ResolvedBuild['groups'], { voltageV }: Circuit): boolean =>

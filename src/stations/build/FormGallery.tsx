@@ -7,6 +7,7 @@ import { moneyFormatter, stopsInWords } from '@/core/quantity';
 import { QUIET_VIEW, ViewDrawing } from '@/ui/drawing/ViewDrawing';
 import { useEngine } from '../shell/useEngine';
 import { useProduction } from '../store/context';
+import { useEdits } from '../store/useEdits';
 
 const NEEDS = {
   use: 'made for this use',
@@ -145,6 +146,7 @@ function Card({ entry, use, current, action, onPick }: CardProps) {
         <Figure name="weighs" value={`${entry.massKg.toFixed(1)} kg`} />
         <Figure name="asks" value={SKILL[entry.skill]} />
       </dl>
+      {entry.toBuy.length > 0 && <ToBuy entry={entry} money={money} />}
       <button
         type="button"
         className="press press-main mt-auto"
@@ -154,6 +156,43 @@ function Card({ entry, use, current, action, onPick }: CardProps) {
         {current ? 'This is it' : `${action} ${withArticle(entry.name)}`}
       </button>
     </li>
+  );
+}
+
+interface ToBuyProps {
+  entry: GalleryEntry;
+  money: ReturnType<typeof moneyFormatter>;
+}
+
+/** What a start would send one to the shop for; what is in the cupboard already is said here. */
+function ToBuy({ entry: { name, toBuy }, money }: ToBuyProps) {
+  const edits = useEdits();
+  return (
+    <details className="mb-2 text-[13px]">
+      <summary aria-label={`To buy for ${withArticle(name)}: ${toBuy.length}`}>
+        to buy: {toBuy.length}, from{' '}
+        {money(toBuy.reduce((sum, { priceMinor }) => sum + priceMinor, 0))}
+      </summary>
+      <ul className="mt-1 space-y-1">
+        {toBuy.map((line) => (
+          <li key={line.id} className="flex flex-wrap justify-between gap-x-2">
+            <span>{line.name}</span>
+            <button
+              type="button"
+              className="underline decoration-dotted"
+              aria-label={`I own what it takes of ${line.name}`}
+              onClick={() =>
+                edits.record(line.kind, line.id, `${line.name} on hand`, (draft) => {
+                  draft.onHand = line.needed;
+                })
+              }
+            >
+              I own it
+            </button>
+          </li>
+        ))}
+      </ul>
+    </details>
   );
 }
 

@@ -105,9 +105,7 @@ export function ShotSketch({ shot }: { shot: Shot }) {
         <Span x1={light} x2={x(0)} y={high - 12} words={length(shot.distanceM)} />
         <ScaleBar scale={scale} units={units} most={wide / 4} />
       </svg>
-      <figcaption className="text-[13px] text-ink-soft">
-        From above, to scale
-      </figcaption>
+      <figcaption className="text-[13px] text-ink-soft">From above, to scale</figcaption>
     </figure>
   );
 }

@@ -29,7 +29,7 @@ const FIRE: Danger[] = [
     ...HOT_400,
     set({ aim: 'bounce', bounceFinish: 'foam-core', bounceDistanceM: 0.4 }),
   ],
-  ['a halogen 30 cm from a face', /^heat\./, 'corridor-work', ...HOT_400, use('key'), nearer(0.3)],
+  ['a halogen 30 cm from a face', /^heat\./, 'corridor-work', ...HOT_400, use('face'), nearer(0.3)],
   [
     'doors of foam core on a halogen',
     /^heat\./,
