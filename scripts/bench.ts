@@ -2,7 +2,7 @@ import { spawn } from 'node:child_process';
 import { cpus, tmpdir } from 'node:os';
 import { mkdtempSync } from 'node:fs';
 import { join } from 'node:path';
-import { chromium, type Browser, type BrowserContextOptions, type Page } from '@playwright/test';
+import { chromium } from '@playwright/test';
 import { Bench } from 'tinybench';
 import type { Production } from '@/core/document/production';
 import { evaluate } from '@/core/evaluate/evaluate';
@@ -11,8 +11,9 @@ import { nightFerry } from '@/demo/nightFerry';
 import { benchDerive, benchGround } from './benchDerive';
 import { benchForms } from './benchForms';
 import { benchGlow, benchLight, type Note } from './benchLight';
+import { benchPages } from './benchPages';
 import { benchShelf } from './benchShelf';
-import { pageWeight } from './pageWeight';
+import { quantile } from './quantile';
 
 /** Prints the numbers to meet: what was measured, what was wanted. Medians of several runs. */
 const report: { what: string; measured: string; wanted: string; met: boolean | '–' }[] = [];
@@ -23,11 +24,6 @@ const note: Note = (what, measured, unit, wanted, more) =>
     wanted: `${more ? '≥' : '≤'} ${wanted} ${unit}`,
     met: more ? measured >= wanted : measured <= wanted,
   });
-
-const quantile = (values: readonly number[], share: number): number => {
-  const sorted = values.toSorted((a, b) => a - b);
-  return sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))] ?? NaN;
-};
 
 function thirtyTwoBulbs(): Production {
   const document = structuredClone(nightFerry());
@@ -90,35 +86,6 @@ async function benchAnswers() {
   }
 }
 
-/** Script time of one drag move: input handling, evaluation, rendering and layout, to the paint. */
-async function dragMoves(page: Page): Promise<number[]> {
-  await page.goto('/p/night-ferry/build?build=clerk-ring');
-  await page.locator('body[data-keys=heard]').waitFor();
-  const knob = page.getByRole('slider', { name: 'Outer diameter' });
-  const box = (await knob.boundingBox())!;
-  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
-  const session = await page.context().newCDPSession(page);
-  await session.send('Performance.enable', { timeDomain: 'threadTicks' });
-  const scripting = async () => {
-    const { metrics } = await session.send('Performance.getMetrics');
-    return metrics.find(({ name }) => name === 'ScriptDuration')!.value * 1000;
-  };
-  const frame = () =>
-    page.evaluate(() => new Promise((done) => requestAnimationFrame(() => setTimeout(done))));
-  const moves: number[] = [];
-  await page.mouse.move(x, y);
-  await page.mouse.down();
-  for (let move = 0; move < 120; move++) {
-    const far = 6 + 60 * Math.abs(Math.sin(move / 9));
-    const before = await scripting();
-    await page.mouse.move(x - far, y - far);
-    await frame();
-    if (move >= 20) moves.push((await scripting()) - before);
-  }
-  await page.mouse.up();
-  return moves;
-}
-
 const launch = () =>
   chromium.launch({
     executablePath: '/usr/bin/chromium',
@@ -129,24 +96,11 @@ async function benchBrowser(lightOnly: boolean) {
   const browser = await launch();
   const options = { baseURL: ORIGIN, viewport: { width: 1280, height: 800 } };
   if (!lightOnly) {
-    await benchPages(browser, options);
+    await benchPages(browser, options, ROUTES, note);
     await benchGround(await (await browser.newContext(options)).newPage(), ORIGIN, note);
   }
   await benchGlow(await (await browser.newContext(options)).newPage(), note);
   await browser.close();
-}
-
-async function benchPages(browser: Browser, options: BrowserContextOptions) {
-  for (const route of ROUTES) {
-    const context = await browser.newContext(options);
-    const { wireBytes } = await pageWeight(await context.newPage(), route);
-    note(`first-load JavaScript, gzipped, ${route}`, wireBytes / 1000, 'kB', 230);
-    await context.close();
-  }
-  const context = await browser.newContext(options);
-  const moves = await dragMoves(await context.newPage());
-  note('drag: scripting a move, median', quantile(moves, 0.5), 'ms', 16);
-  note('drag: scripting a move, 95th percentile', quantile(moves, 0.95), 'ms', 16);
 }
 
 async function main() {
@@ -162,6 +116,20 @@ async function main() {
     await withServer(async () => {
       const browser = await launch();
       await benchGround(await (await browser.newContext()).newPage(), ORIGIN, note);
+      await browser.close();
+    });
+    console.table(report);
+    return;
+  }
+  if (only === 'pages') {
+    await withServer(async () => {
+      const browser = await launch();
+      await benchPages(
+        browser,
+        { baseURL: ORIGIN, viewport: { width: 1280, height: 800 } },
+        ROUTES,
+        note,
+      );
       await browser.close();
     });
     console.table(report);

@@ -37,7 +37,7 @@ export function Variants({ build }: { build: Build }) {
   return (
     <section
       aria-label="What if"
-      className="no-print flex flex-wrap items-center gap-1.5 border-t border-line px-3 py-1.5 text-[12.5px]"
+      className="no-print flex min-h-[69px] flex-wrap items-center gap-1.5 border-t border-line px-3 py-1.5 text-[12.5px]"
     >
       <h2 className="text-[14px]">What if</h2>
       <p role="status" className="sr-only">

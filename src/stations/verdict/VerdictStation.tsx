@@ -18,8 +18,11 @@ import { VerdictTable } from './VerdictTable';
 const VerdictFaces = lazyPanel(() => import('./VerdictFaces'));
 const FixtureDialog = lazyPanel(() => import('./FixtureDialog'));
 
-/** The chart library is heavy and only wanted here. */
-const FallOffChart = dynamic(() => import('./FallOffChart'), { ssr: false });
+/** The chart library is heavy and only wanted here; its place is kept, so that nothing moves when it comes. */
+const FallOffChart = dynamic(() => import('./FallOffChart'), {
+  ssr: false,
+  loading: () => <div className="h-[calc(clamp(240px,34vh,460px)+41px)]" />,
+});
 
 export const VerdictStation = () => <WithBuild Sheet={VerdictSheet} />;
 
