@@ -323,7 +323,9 @@ test('a blank production with a blank shot is a valid document', () => {
 });
 
 test('the published JSON Schema is the one the code validates with', () => {
-  const published = JSON.parse(readFileSync('docs/schema/production-v7.schema.json', 'utf8'));
+  const published = JSON.parse(
+    readFileSync(`docs/schema/production-v${DOCUMENT_VERSION}.schema.json`, 'utf8'),
+  );
   expect(published).toEqual(JSON.parse(JSON.stringify(z.toJSONSchema(productionSchema))));
 });
 

@@ -1,6 +1,6 @@
 import * as z from 'zod/mini';
 import { buildIdSchema, shotIdSchema } from '../ids';
-import { list, note, range, text } from '../schema';
+import { list, note, text } from '../schema';
 
 /**
  * Records of stations that are not there yet, as far as the document must keep a place for them:
@@ -16,24 +16,6 @@ export const setupSchema = z.object({
   buildIds: list(buildIdSchema, 0, 60),
   note: note(4000),
 });
-
-/** A step that was done, by the id it keeps when its numbers change. */
-const tickSchema = z.object({
-  stepId: text(1, 120),
-  /** yyyy-mm-ddThh:mm:ssZ */
-  doneAt: text(1, 40),
-  minutes: z.nullable(range(0, 10_000)),
-});
-
-/** One copy of a build being made. */
-export const makingSchema = z.object({
-  id: text(1, 64),
-  buildId: z.nullable(buildIdSchema),
-  name: text(1, 80),
-  ticks: list(tickSchema, 0, 1000),
-  note: note(4000),
-});
-export type Making = z.infer<typeof makingSchema>;
 
 /** One time of metering. */
 export const sessionSchema = z.object({

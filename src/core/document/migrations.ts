@@ -5,6 +5,7 @@ import { assert } from '../result';
 import { DOCUMENT_VERSION } from './production';
 import { toVersion6 } from './version6/document';
 import { toVersion7 } from './version7/document';
+import { toVersion8 } from './version8/document';
 
 /** Lifts a document from one version to the next; index 0 lifts version 1 to 2. */
 type Migration = (document: Record<string, unknown>) => Record<string, unknown>;
@@ -17,6 +18,7 @@ export const MIGRATIONS: readonly Migration[] = [
   toVersion5,
   toVersion6,
   toVersion7,
+  toVersion8,
 ];
 
 type Json = Record<string, unknown>;

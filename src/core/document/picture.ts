@@ -26,6 +26,9 @@ export const pictureSchema = z.object({
   caption: note(500),
   /** the build it shows; null for the production as a whole */
   buildId: z.nullable(buildIdSchema),
+  /** of which copy, and at which step of making it, it was taken */
+  copy: z.optional(z.nullable(wholeRange(1, 100))),
+  stepId: z.optional(z.nullable(text(1, 120))),
   /** the unit whose label it is */
   unitId: z.optional(z.nullable(unitIdSchema)),
 });

@@ -1,3 +1,4 @@
+import { askedReadings } from '../making/asked';
 import { lampGlows } from './lampGlow';
 import { shotOf } from '../document/blank';
 import type { Build, Production } from '../document/production';
@@ -13,7 +14,7 @@ import { supportFacts } from '../statics/load';
 import { compare, type Contender } from '../verdict/compare';
 import { alternatives } from './alternatives';
 import { colourRung } from './colourRungs';
-import { findBuild } from './context';
+import { findBuild, sceneOf } from './context';
 import { costRung, heatRung, powerRung } from './costRungs';
 import { Derivations, type LightAsked } from './derive';
 import { rungMarked } from './marks';
@@ -199,6 +200,16 @@ function workOut(
     glows: lampGlows(resolved),
     criRa: worstCri(resolved),
     drawing,
+    asked: askedReadings(
+      {
+        resolved,
+        context: sceneOf(document, build).context,
+        plan: power.plan,
+        tape: power.tape,
+        lightLx: light.totalLx > 0 ? light.totalLx : null,
+      },
+      new Set(resolved.steps.map(({ id }) => id)),
+    ),
     parameters: parameters as Build['parameters'],
   }));
 }

@@ -1,3 +1,4 @@
+import type { Asked } from '../making/asked';
 import type { LampGlow } from './lampGlow';
 import type { Build } from '../document/production';
 import type { Finding } from '../findings/finding';
@@ -64,6 +65,8 @@ export interface WorkedOut {
   /** of the worst-rendering bulb in it */
   criRa: number | null;
   drawing: Drawing;
+  /** what its steps ask a person to read off, with what is predicted */
+  asked: Asked[];
   /** the build's parameters with what the fill mode worked out */
   parameters: Build['parameters'];
 }

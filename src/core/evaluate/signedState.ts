@@ -27,6 +27,9 @@ const OTHER_BASIS = 0x2f0b4c47;
 
 const hash = (text: string): string => eightDigits(fnv(text)) + eightDigits(fnv(text, OTHER_BASIS));
 
+/** One mark for any JSON, whatever the order of its keys. */
+export const canonicalHash = (node: unknown): string => hash(canonicalJson(node));
+
 /** One thing that somebody who signs has looked at. */
 interface SeenPoint {
   /** stable while its words change */
@@ -192,7 +195,7 @@ export function signedState(document: Production, build: Build, derive: Derivati
   const points = signedPoints(document, build, derive)
     .map(({ key, exact }) => [key, exact ?? null] as const)
     .sort(([a], [b]) => (a < b ? -1 : 1));
-  return hash(canonicalJson(points));
+  return canonicalHash(points);
 }
 
 type Seen = Build['signOffs'][number]['seen'];

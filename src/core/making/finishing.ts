@@ -44,6 +44,10 @@ function finishingOf(resolved: ResolvedBuild, { circuit, part }: FormContext): F
   };
 }
 
+/** Most an earth may measure from the plug's pin to the metal, the cord's own wire included, Ω. */
+export const earthLimitOhm = (resolved: ResolvedBuild, context: FormContext): number =>
+  EARTH_OHM + (finishingOf(resolved, context).cordOhm ?? 0);
+
 /** Lamps put into holders or clips by hand, apart from bought bodies and tape. */
 const lampsOf = ({ groups, tape }: ResolvedBuild): 'tubes' | 'bulbs' | null => {
   if (tape) return null;

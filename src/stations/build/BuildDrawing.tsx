@@ -57,7 +57,7 @@ export function BuildDrawing({ readouts, form }: BuildDrawingProps) {
   };
   const lit = (view: View) => (isDark(view) ? {} : { glowOf: lampGlow, faces: true });
   return (
-    <div className="grid h-full min-h-0 grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)] gap-3 max-md:block">
+    <div className="grid h-full min-h-0 grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)] gap-3 max-lg:h-[560px] max-md:block max-md:h-auto">
       {main && (
         <figure className="flex min-h-0 flex-col max-md:h-[380px]">
           <div className="min-h-0 flex-1">

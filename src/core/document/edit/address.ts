@@ -19,6 +19,7 @@ const INNER = {
   accessory: { of: 'build', list: 'accessories' },
   signOff: { of: 'build', list: 'signOffs' },
   roomLight: { of: 'shot', list: 'roomLights' },
+  entry: { of: 'making', list: 'log' },
 } as const;
 
 export type ListKind = keyof typeof LISTS;

@@ -21,4 +21,5 @@ export interface RecordOf extends Record<RecordKind, object> {
   accessory: Item<Build['accessories']>;
   signOff: Item<Build['signOffs']>;
   roomLight: Item<Shot['roomLights']>;
+  entry: Item<Item<Production['makings']>['log']>;
 }

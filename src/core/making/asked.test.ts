@@ -1,0 +1,58 @@
+import { sample } from '../testing/sample';
+import { evaluateKnown as evaluate } from '../evaluate/testing';
+import { judged, type Asked } from './asked';
+
+const document = sample();
+const askedOf = (id: string): Asked[] => {
+  const found = evaluate(document, id);
+  if (!found.ok) throw new Error(id);
+  return found.value.asked;
+};
+const find = (asked: readonly Asked[], id: string) => asked.find((each) => each.id === id)!;
+
+test('a current is asked beside the plan: sixteen lamps of 3 W at 230 V and power factor 0.6', () => {
+  const current = find(askedOf('clerk-ring'), 'current');
+  // 16 · 3 W / (230 V · 0.6), by hand.
+  expect(current.expected).toBeCloseTo(48 / (230 * 0.6), 3);
+  expect(judged(current, current.expected, '')).toMatchObject({ state: 'ok' });
+  expect(judged(current, current.expected! * 0.5, '')).toMatchObject({ state: 'look' });
+  const much = judged(current, current.expected! * 2, '');
+  expect(much.state).toBe('stop');
+  expect(much.words).toMatch(/^Planned 0\.348 A\. Switch off/);
+});
+
+test('a tape is read at both ends, against what its copper and its leads leave', () => {
+  const found = evaluate(document, 'clerk-pan');
+  if (!found.ok) throw new Error('a pan');
+  const { tape } = found.value.wire;
+  const far = find(found.value.asked, 'volts-far');
+  expect(far.expected).toBe(tape!.lowestV);
+  expect(judged(far, tape!.lowestV * 0.8, '').state).toBe('look');
+  expect(judged(far, tape!.run.voltageV * 1.3, '').state).toBe('stop');
+  expect(find(found.value.asked, 'volts-near').expected).toBeGreaterThan(far.expected!);
+  expect(askedOf('clerk-ring').map(({ id }) => id)).not.toContain('volts-far');
+});
+
+test('what stays warm under a hand passes, what burns stops (ISO 13732-1, IEC 60598: from memory)', () => {
+  const warm = find(askedOf('clerk-ring'), 'warm-60');
+  const at = (celsius: number) => judged(warm, celsius + 273.15, '').state;
+  expect([at(35), at(50), at(70)]).toEqual(['ok', 'look', 'stop']);
+});
+
+test('nothing read, nothing said and a no are never fine', () => {
+  for (const { id } of document.builds)
+    for (const asked of askedOf(id)) {
+      expect(judged(asked, null, '').state).toBe('stop');
+      expect(judged(asked, NaN, '  ').state).toBe('stop');
+      if (asked.kind === 'yes') expect(judged(asked, 0, '').state).toBe('stop');
+    }
+});
+
+test('only what the steps of a build want is asked', () => {
+  for (const { id } of document.builds) {
+    const found = evaluate(document, id);
+    if (!found.ok) continue;
+    const steps = new Set(found.value.steps.map((step) => step.id));
+    for (const { stepId } of found.value.asked) expect(steps.has(stepId)).toBe(true);
+  }
+});
