@@ -1,7 +1,16 @@
 import { test as base, expect, type Locator, type Page } from '@playwright/test';
 import { nightFerry } from '../src/demo/nightFerry';
 
-export const STATIONS = ['shot', 'shelf', 'build', 'glow', 'wire', 'cut', 'verdict'] as const;
+export const STATIONS = [
+  'shot',
+  'shelf',
+  'build',
+  'glow',
+  'wire',
+  'cut',
+  'make',
+  'verdict',
+] as const;
 
 interface Given {
   /** id of a fresh copy of Night Ferry that no other test touches */

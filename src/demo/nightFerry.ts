@@ -5,6 +5,7 @@ import { BOARDS } from './boards';
 import { BULBS } from './bulbs';
 import { MORE_BUILDS } from './builds';
 import { FIXTURES } from './fixtures';
+import { makingsOf } from './makings';
 import { GOODS } from './goods';
 import { PARTS } from './parts';
 import { SHOTS } from './shots';
@@ -155,12 +156,22 @@ const NIGHT_FERRY = {
   ],
 };
 
-/** The sample production, checked like any other document. */
-export function nightFerry(): Production {
+/** Checked like any other document. */
+function designs(): Production {
   const read = readDocument(structuredClone(NIGHT_FERRY));
   if (!read.ok)
     throw new Error(`Demo: ${read.problems.map((p) => `${p.path}: ${p.message}`).join('; ')}`);
   return read.value;
+}
+
+/** What was made of it takes the engines; it is the same every time. */
+let made: Production['makings'] | null = null;
+
+/** The sample production: its designs, and what was made of them so far. */
+export function nightFerry(): Production {
+  const document = designs();
+  made ??= makingsOf(document);
+  return { ...document, makings: structuredClone(made) };
 }
 
 const withoutStock = (part: Production['shelf']['parts'][number]) => ({
@@ -171,7 +182,7 @@ const withoutStock = (part: Production['shelf']['parts'][number]) => ({
 
 /** Shelf and fixtures that a new production starts with, all marked typical, nothing on hand. */
 export function typicalStock(): Pick<Production, 'shelf' | 'fixtures'> {
-  const { shelf, fixtures } = nightFerry();
+  const { shelf, fixtures } = designs();
   return {
     shelf: {
       units: shelf.units.map((unit) => ({ ...unit, onHand: 0 })),

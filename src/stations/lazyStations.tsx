@@ -43,6 +43,7 @@ export const BuildStation = station(() =>
 export const GlowStation = station(() => import('./glow/GlowStation').then((m) => m.GlowStation));
 export const WireStation = station(() => import('./wire/WireStation').then((m) => m.WireStation));
 export const CutStation = station(() => import('./cut/CutStation').then((m) => m.CutStation));
+export const MakeStation = station(() => import('./make/MakeStation').then((m) => m.MakeStation));
 export const VerdictStation = station(() =>
   import('./verdict/VerdictStation').then((m) => m.VerdictStation),
 );

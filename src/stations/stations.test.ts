@@ -126,6 +126,7 @@ test('stations: unique keys and names, in working order', () => {
     'Glow',
     'Wire',
     'Cut & buy',
+    'Make',
     'Verdict',
   ]);
   expect(new Set(STATIONS.map(({ key }) => key)).size).toBe(STATIONS.length);

@@ -8,6 +8,9 @@ import {
   type Severity,
 } from '../findings/finding';
 import { wireFindings } from '../power/wire';
+import { Derivations } from './derive';
+import { signedState } from './signedState';
+import { stepPrints } from './stepPrints';
 import type { Readout, RungId } from './readout';
 import type { WorkedOut } from './readouts';
 
@@ -38,13 +41,22 @@ interface Marked {
   readouts: WorkedOut | null;
   findings: readonly Finding[];
   shotId: string | null;
+  /** results kept for the production */
+  derive?: Derivations;
 }
 
 /**
  * The marks of all stations, by one rule: a station that has something to decide is `started`, any other wears the worst
  * of the findings and rungs it shows. Nothing is fine that is not known.
  */
-export function stationMarks({ document, build, readouts, findings, shotId }: Marked) {
+export function stationMarks({
+  document,
+  build,
+  readouts,
+  findings,
+  shotId,
+  derive = new Derivations(),
+}: Marked) {
   const { shots, shelf, builds } = document;
   const of = (station: Parameters<typeof ofStation>[1]) => worst(ofStation(findings, station));
   const withBuild = (mark: (known: WorkedOut) => Mark): Mark =>
@@ -74,6 +86,9 @@ export function stationMarks({ document, build, readouts, findings, shotId }: Ma
       if (cuts.unchosen.length > 0 || purchase.lines.length === 0) return 'started';
       return worstOf([of('cut'), rungsWorst(known, SHOWS.cut)]);
     }),
+    make: withBuild((known) =>
+      build ? makeMark(document, build, known, findings, derive) : 'empty',
+    ),
     // A verdict is no better than what it judges.
     verdict: withBuild((known) => {
       const all = worstOf([worst(findings), ...known.rungs.map(({ state }) => state)]);
@@ -83,6 +98,28 @@ export function stationMarks({ document, build, readouts, findings, shotId }: Ma
     }),
   } satisfies Record<string, Mark>;
   return marks as Record<keyof typeof marks, Mark>;
+}
+
+/** Made is what is ticked in every copy, for what stands there now. */
+function makeMark(
+  document: Production,
+  build: Build,
+  readouts: WorkedOut,
+  findings: readonly Finding[],
+  derive: Derivations,
+): Mark {
+  const { steps } = readouts;
+  const own = document.makings.filter(
+    ({ buildId, copy }) => buildId === build.id && copy <= build.copies,
+  );
+  if (own.length === 0) return 'empty';
+  if (worst(findings) === 'stop') return 'stop';
+  const ticked = own.every(({ ticks }) => steps.every(({ id }) => id in ticks));
+  if (own.length < build.copies || !ticked) return 'started';
+  const known = stepPrints(readouts, signedState(document, build, derive));
+  return own.every(({ ticks }) => steps.every(({ id }) => ticks[id]!.print === known.get(id)))
+    ? 'ok'
+    : 'look';
 }
 
 /** What is shut stays shut, though nothing is chosen yet. */

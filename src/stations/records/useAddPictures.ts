@@ -10,7 +10,7 @@ import { useEdits } from '../store/useEdits';
 export const ACCEPTED_PICTURES = PICTURE_TYPES.join(',');
 
 /** What the photographs that are added show. */
-type Shows = Partial<Pick<Picture, 'buildId' | 'unitId'>>;
+type Shows = Partial<Pick<Picture, 'buildId' | 'unitId' | 'copy' | 'stepId'>>;
 
 /** Hashing, the small copy and sending happen off the page; the document gets a name and a caption. */
 export function useAddPictures(shows: Shows, name: string) {

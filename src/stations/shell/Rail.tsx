@@ -9,9 +9,16 @@ import { useWorkplace } from './useWorkplace';
 
 /** A maker's folding rule stood on end: one segment a station, a brass joint at the current one. */
 export function Rail({ onFindings }: { onFindings: () => void }) {
-  const { station, goTo, build, shotId, readouts, findings } = useWorkplace();
+  const { station, goTo, build, shotId, readouts, findings, derivations } = useWorkplace();
   const document = useProduction((state) => state.document);
-  const marks = stationMarks({ document, build, readouts, findings, shotId });
+  const marks = stationMarks({
+    document,
+    build,
+    readouts,
+    findings,
+    shotId,
+    derive: derivations,
+  });
   const stops = findings.filter(({ severity }) => severity === 'stop').length;
   const open = findings.filter(({ severity }) => severity !== 'ok').length;
   return (

@@ -1,0 +1,109 @@
+import { expect, kept, put, reload, stored, test, visit, type Page } from './bench';
+
+const place = (page: Page) => page.locator('[data-step-place]');
+const tick = (page: Page) => page.locator('[data-tick]');
+
+/** Opens the station and begins the first copy. */
+async function begin(page: Page, ferry: string, build: string) {
+  await visit(page, `/p/${ferry}/make?build=${build}`);
+  await page.getByRole('button', { name: 'Begin making it' }).click();
+  await expect(page.locator('[data-making=open]')).toBeVisible();
+}
+
+test('one step at a time, by keys: space ticks, arrows move, undo takes it back', async ({
+  page,
+  ferry,
+}) => {
+  await begin(page, ferry, 'clerk-ring');
+  await expect(place(page)).toContainText('1 of 17');
+  await page.locator('[data-making]').focus();
+  await page.keyboard.press(' ');
+  await expect(page.locator('[data-done="1"]')).toBeVisible();
+  await expect(place(page)).toContainText('2 of 17');
+  await page.keyboard.press('ArrowRight');
+  await expect(place(page)).toContainText('3 of 17');
+  await page.keyboard.press('ArrowLeft');
+  await page.keyboard.press('ArrowLeft');
+  await expect(tick(page)).toBeDisabled();
+  await page.getByRole('button', { name: 'Take the tick back' }).click();
+  await expect(page.locator('[data-done="0"]')).toBeVisible();
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect(page.locator('[data-done="1"]')).toBeVisible();
+  await kept(page);
+  await reload(page);
+  await expect(page.locator('[data-done="1"]')).toBeVisible();
+});
+
+test('a gate says exactly what is missing, and takes no key for it', async ({ page, ferry }) => {
+  await begin(page, ferry, 'clerk-ring');
+  await page.getByRole('tab', { name: 'All steps' }).click();
+  const wiring = page.locator('[data-step=wire-mains]');
+  await expect(wiring).toHaveAttribute('data-state', 'shut');
+  await expect(wiring.getByRole('checkbox')).toBeDisabled();
+  await expect(wiring).toContainText('Before wiring everything is drilled, finished and mounted');
+  const up = page.locator('[data-step=power-up]');
+  await expect(up).toContainText('Current at the plug, fully up: not read yet');
+});
+
+test('a reading is judged where it is typed', async ({ page, ferry }) => {
+  await visit(page, `/p/${ferry}/make?build=lens-ring`);
+  const next = page.getByRole('button', { name: 'The next step' });
+  for (let at = 9; at < 12; at++) {
+    await expect(place(page)).toContainText(`${at} of 15`);
+    await next.click();
+  }
+  await expect(page.getByRole('heading', { name: 'First power-up' })).toBeVisible();
+  await put(page, 'Current at the plug, fully up', '9 A');
+  await expect(page.locator('[data-reading=stop]')).toContainText('Switch off');
+  await expect(tick(page)).toBeDisabled();
+  await put(page, 'Current at the plug, fully up', '');
+  await expect(page.locator('[data-reading=stop]')).toHaveCount(0);
+});
+
+test('a fault is found by halving and written in the log', async ({ page, ferry }) => {
+  await begin(page, ferry, 'clerk-ring');
+  await page.getByRole('tab', { name: 'Find the fault' }).click();
+  const suspects = page.locator('[data-suspects]');
+  await expect(suspects).toBeVisible();
+  const many = Number(await suspects.getAttribute('data-suspects'));
+  const tests = Math.ceil(Math.log2(many));
+  await page.getByRole('button', { name: 'Look for it' }).click();
+  for (let at = 1; at <= tests + 1; at++) {
+    if ((await page.locator('[data-found]').count()) > 0) break;
+    await expect(page.locator(`[data-test="${at}"]`)).toContainText('Unplug');
+    await page.getByRole('button', { name: 'Yes', exact: true }).click();
+    await expect(page.locator(`[data-test="${at}"]`)).toHaveCount(0);
+  }
+  await expect(page.locator('[data-found]')).toContainText('It is here');
+  await page.getByRole('button', { name: 'Write it in the log' }).click();
+  await page.getByRole('tab', { name: 'Log' }).click();
+  await expect(page.locator('[data-log="1"]')).toContainText('Fault');
+  await kept(page);
+  const { makings } = (await stored(page, ferry)).document;
+  expect(makings.find(({ buildId }) => buildId === 'clerk-ring')!.log).toHaveLength(1);
+});
+
+test('what was changed since it was begun stands in the log, and becomes the plan in one press', async ({
+  page,
+  ferry,
+}) => {
+  await visit(page, `/p/${ferry}/make?build=stamp-panel`);
+  await page.getByRole('tab', { name: 'Log' }).click();
+  await expect(page.locator('[data-changed]')).toContainText('Row pitch: 24 mm → 30 mm');
+  await page.getByRole('button', { name: 'That is the plan now' }).click();
+  await expect(page.locator('[data-changed]')).toHaveCount(0);
+  await expect(page.getByRole('row', { name: /Plan/ }).first()).toContainText('24 mm → 30 mm');
+});
+
+test('a design change opens the steps that hang on it, in words', async ({ page, ferry }) => {
+  await visit(page, `/p/${ferry}/make?build=lens-ring`);
+  await expect(page.locator('[data-done="8"]')).toBeVisible();
+  await page.getByRole('button', { name: 'Cord', exact: true }).click();
+  await put(page, 'Tail to the plug', '3 m');
+  await expect(page.locator('[data-making=again]')).toContainText('no longer so');
+  await page.getByRole('tab', { name: 'All steps' }).click();
+  await expect(page.locator('[data-step=wire-mains]')).toHaveAttribute('data-state', 'again');
+  await expect(page.locator('[data-step=mark-out]')).toHaveAttribute('data-state', 'done');
+  await page.locator('[data-step=wire-mains]').getByRole('checkbox').check();
+  await expect(page.locator('[data-step=wire-mains]')).toHaveAttribute('data-state', 'done');
+});

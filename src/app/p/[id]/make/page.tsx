@@ -1,0 +1,5 @@
+import { MakeStation } from '@/stations/lazyStations';
+
+export default function MakePage() {
+  return <MakeStation />;
+}

@@ -1,0 +1,38 @@
+'use client';
+import type { Step } from '@/core/build/step';
+import { shopLength } from '@/core/quantity';
+import { pieceView } from '@/core/shop/planView';
+import { useDevice } from '@/ui/device';
+import { QUIET_VIEW, ViewDrawing } from '@/ui/drawing/ViewDrawing';
+import type { InMaking } from './MakeStation';
+
+/** Here the board lies alone on the bench, whatever else it will carry. */
+const AT_THE_BOARD: readonly Step['stage'][] = ['mark', 'cut'];
+const WIRED: readonly Step['stage'][] = ['wire', 'close', 'look over', 'power up'];
+
+/** What the hands are at: the piece that is worked on, the wires from behind, or the light from the front. */
+export function BenchPicture({ at: { readouts }, step }: { at: InMaking; step: Step }) {
+  const { units } = useDevice();
+  const length = (metres: number) => shopLength(metres, units);
+  const piece = readouts.pieces.find(
+    (each) =>
+      each.kind === 'sheet' &&
+      (step.pieces.includes(each.id) ||
+        step.works === 'sheet' ||
+        AT_THE_BOARD.includes(step.stage)),
+  );
+  const { views } = readouts.drawing;
+  const view =
+    piece?.kind === 'sheet'
+      ? pieceView(piece, length)
+      : (WIRED.includes(step.stage) && views.find(({ id }) => id === 'wiring')) || views[0];
+  if (!view) return null;
+  return (
+    <figure className="min-h-0">
+      <div className="h-[clamp(170px,calc(100dvh-560px),560px)]">
+        <ViewDrawing view={view} lengthText={length} faces={view.id !== 'wiring'} {...QUIET_VIEW} />
+      </div>
+      <figcaption className="text-center text-[13px] text-ink-soft">{view.title}</figcaption>
+    </figure>
+  );
+}
