@@ -93,6 +93,12 @@ const WALKS: Record<string, (page: Page, ferry: string, seen: Look) => Promise<v
     await visit(page, `/p/${ferry}/wire?build=clerk-pan`);
     await sheets(page, ['Wires', 'Circuits', 'Along the tape', 'Less light', 'Look over'], seen);
   },
+  'the sheets of Make': async (page, ferry, seen) => {
+    await visit(page, `/p/${ferry}/make?build=lens-ring`);
+    await sheets(page, ['All steps', 'Find the fault', 'Log', 'Now'], seen);
+    await page.getByRole('button', { name: 'Workshop' }).click();
+    await seen('workshop', SHEET);
+  },
   'the shelf': async (page, ferry, seen) => {
     await visit(page, `/p/${ferry}/shelf?build=clerk-ring`);
     await page.getByRole('button', { name: /Market-stall globe/ }).click();

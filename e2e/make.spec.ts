@@ -6,7 +6,7 @@ const tick = (page: Page) => page.locator('[data-tick]');
 /** Opens the station and begins the first copy. */
 async function begin(page: Page, ferry: string, build: string) {
   await visit(page, `/p/${ferry}/make?build=${build}`);
-  await page.getByRole('button', { name: 'Begin making it' }).click();
+  await page.getByRole('button', { name: /^Begin making/ }).click();
   await expect(page.locator('[data-making=open]')).toBeVisible();
 }
 
@@ -106,4 +106,17 @@ test('a design change opens the steps that hang on it, in words', async ({ page,
   await expect(page.locator('[data-step=mark-out]')).toHaveAttribute('data-state', 'done');
   await page.locator('[data-step=wire-mains]').getByRole('checkbox').check();
   await expect(page.locator('[data-step=wire-mains]')).toHaveAttribute('data-state', 'done');
+});
+
+test('several copies: a box each, each with its own gates', async ({ page, ferry }) => {
+  await begin(page, ferry, 'sky-board');
+  await page.getByLabel('Copy', { exact: true }).selectOption('2');
+  await page.getByRole('button', { name: 'Begin making copy 2' }).click();
+  await page.getByRole('tab', { name: 'All steps' }).click();
+  const first = page.locator('[data-step]').first();
+  await first.getByRole('checkbox', { name: /copy 1$/ }).check();
+  await expect(first.getByRole('checkbox', { name: /copy 2$/ })).not.toBeChecked();
+  await expect(first).toHaveAttribute('data-state', 'open');
+  await first.getByRole('checkbox', { name: /copy 2$/ }).check();
+  await expect(first).toHaveAttribute('data-state', 'done');
 });

@@ -7,6 +7,7 @@ import { Bench } from 'tinybench';
 import type { Production } from '@/core/document/production';
 import { evaluate } from '@/core/evaluate/evaluate';
 import { sensitivities } from '@/core/evaluate/sensitivity';
+import { leftAfter, nextTest, suspectsOf, SYMPTOMS, type SymptomId } from '@/core/making/faults';
 import { nightFerry } from '@/demo/nightFerry';
 import { benchDerive, benchGround } from './benchDerive';
 import { benchForms } from './benchForms';
@@ -31,11 +32,26 @@ function thirtyTwoBulbs(): Production {
   return document;
 }
 
+/** Suspects of every symptom of the largest loom, and halving them to the last. */
+function findFaults() {
+  const found = evaluate(thirtyTwoBulbs(), 'clerk-ring', {});
+  if (!found.ok || found.value.kind !== 'worked out') throw new Error('a ring');
+  const { wiring } = found.value.wire;
+  return () => {
+    for (const symptom of Object.keys(SYMPTOMS) as SymptomId[]) {
+      let left = suspectsOf(wiring, symptom, new Set(['lamp-32']));
+      for (let test = nextTest(symptom, left); test; test = nextTest(symptom, left))
+        left = leftAfter(left, test, true);
+    }
+  };
+}
+
 async function benchCore() {
   const document = thirtyTwoBulbs();
   const bench = new Bench({ time: 1500, warmupTime: 500 });
   bench
     .add('evaluate', () => void evaluate(document, 'clerk-ring', { gridCells: 16 }))
+    .add('faults', findFaults())
     .add('sensitivities', () => void sensitivities(document, 'clerk-ring', 'light'));
   await bench.run();
   const median = (name: string) => {
@@ -43,6 +59,7 @@ async function benchCore() {
     return 'latency' in result ? result.latency.p50 : NaN;
   };
   note('evaluate, 32 bulbs, 16 × 16 grid, in Node', median('evaluate'), 'ms', 2.5);
+  note('every symptom halved to its fault, 32 lamps', median('faults'), 'ms', 20);
   note('three largest sensitivities of a rung', median('sensitivities'), 'ms', 100);
 }
 

@@ -72,11 +72,7 @@ const PICTURES: Picture[] = [
     theme: 'set',
     before: turnTo(/Along the tape/),
   },
-  {
-    name: 'marks',
-    route: '/p/night-ferry/build?build=lens-ring',
-    before: turnTo(/Marks and pieces/),
-  },
+  { name: 'make', route: '/p/night-ferry/make?build=lens-ring' },
   {
     name: 'glow',
     route: '/p/night-ferry/glow?build=clerk-pan',

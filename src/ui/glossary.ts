@@ -22,6 +22,8 @@ export const GLOSSARY: Readonly<Record<string, string>> = {
   Finding:
     'Something a check has to say. A stop shuts the power-up gate, a look wants your eyes, unknown is not decided yet.',
   Kept: 'Every change is stored on this machine at once; there is nothing to save.',
+  Print:
+    'What a tick was given for. Change the design, and the steps that depend on the change ask to be looked at again.',
   Mouth: 'The opening light comes out of: the front of a box, the cloth, the hole of a pan.',
   Fills: 'The angle the light fills, seen from the subject: its softness.',
   'Fall-off':

@@ -3,7 +3,7 @@ import type { Step } from '@/core/build/step';
 import { shopLength } from '@/core/quantity';
 import { pieceView } from '@/core/shop/planView';
 import { useDevice } from '@/ui/device';
-import { QUIET_VIEW, ViewDrawing } from '@/ui/drawing/ViewDrawing';
+import { QUIET_VIEW, ViewDrawing, WIRING_LETTER } from '@/ui/drawing/ViewDrawing';
 import type { InMaking } from './MakeStation';
 
 /** Here the board lies alone on the bench, whatever else it will carry. */
@@ -30,7 +30,13 @@ export function BenchPicture({ at: { readouts }, step }: { at: InMaking; step: S
   return (
     <figure className="min-h-0">
       <div className="h-[clamp(170px,calc(100dvh-560px),560px)]">
-        <ViewDrawing view={view} lengthText={length} faces={view.id !== 'wiring'} {...QUIET_VIEW} />
+        <ViewDrawing
+          view={view}
+          mostLetter={view.id === 'wiring' ? WIRING_LETTER : undefined}
+          lengthText={length}
+          faces={view.id !== 'wiring'}
+          {...QUIET_VIEW}
+        />
       </div>
       <figcaption className="text-center text-[13px] text-ink-soft">{view.title}</figcaption>
     </figure>

@@ -15,7 +15,7 @@ export function Clock({ at: { now, making, bench }, shown }: { at: InMaking; sho
   const running = now.steps.filter(({ wait: own }) => own !== null && own.leftMin > 0);
   return (
     <section aria-label="Clock" className="text-[14px] max-lg:order-3">
-      <h3 className="text-base">Clock</h3>
+      <h2 className="text-base">Clock</h2>
       <dl className="mt-1 grid grid-cols-[1fr_auto] gap-x-3 gap-y-1">
         <dt>Planned</dt>
         <dd className="figure text-right">{minutesText(step.minutes)}</dd>

@@ -12,6 +12,7 @@ export const CopyChoice = ({ copies, copy, making, onChoose }: CopyChoiceProps) 
   <label className="flex items-center gap-2 text-[13px] text-ink-soft">
     Copy
     <select
+      aria-label="Copy"
       className="field !w-auto"
       value={copy}
       onChange={(event) => onChoose(Number(event.target.value))}

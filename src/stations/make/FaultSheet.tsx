@@ -11,7 +11,7 @@ import {
 } from '@/core/making/faults';
 import { shopLength } from '@/core/quantity';
 import { useDevice } from '@/ui/device';
-import { QUIET_VIEW, ViewDrawing } from '@/ui/drawing/ViewDrawing';
+import { QUIET_VIEW, ViewDrawing, WIRING_LETTER } from '@/ui/drawing/ViewDrawing';
 import { ChoiceField } from '@/ui/fields/ChoiceField';
 import { useSession } from '../shell/Workbench';
 import type { InMaking } from './MakeStation';
@@ -172,7 +172,12 @@ export default function FaultSheet({ readouts, making, bench }: InMaking) {
         )}
         {wires && (
           <div className="mt-4 h-[clamp(220px,calc(100dvh-480px),560px)]">
-            <ViewDrawing view={wires} lengthText={length} {...QUIET_VIEW} />
+            <ViewDrawing
+              view={wires}
+              mostLetter={WIRING_LETTER}
+              lengthText={length}
+              {...QUIET_VIEW}
+            />
           </div>
         )}
         {!left && (

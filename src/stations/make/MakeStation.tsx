@@ -1,7 +1,5 @@
 'use client';
-import { useState } from 'react';
-import type { Making } from '@/core/document/making';
-import type { MakingNow } from '@/core/evaluate/makingState';
+import { useMemo, useState } from 'react';
 import { lazyPanel } from '@/ui/lazyPanel';
 import { Sheets } from '@/ui/Sheets';
 import { useKept } from '@/ui/useKept';
@@ -12,7 +10,7 @@ import { useProduction } from '../store/context';
 import { Begin } from './Begin';
 import { CopyChoice } from './CopyChoice';
 import { useWaitTold } from './useWaitTold';
-import { useBench, useMakingNow, type Bench } from './useMaking';
+import { useBench, useCopies, type Bench, type Copy } from './useMaking';
 
 const NowSheet = lazyPanel(() => import('./NowSheet'));
 const StepsSheet = lazyPanel(() => import('./StepsSheet'));
@@ -20,10 +18,9 @@ const WiresSheet = lazyPanel(() => import('../wire/WiresSheet'));
 const FaultSheet = lazyPanel(() => import('./FaultSheet'));
 const LogSheet = lazyPanel(() => import('./LogSheet'));
 
-/** A copy that is being made, and where it stands. */
-export interface InMaking extends AtHand {
-  making: Making;
-  now: MakingNow;
+/** A copy that is being made and where it stands, with its like beside it. */
+export interface InMaking extends AtHand, Copy {
+  copies: readonly Copy[];
   bench: Bench;
 }
 
@@ -45,13 +42,16 @@ function MakeSheet({ build, readouts }: AtHand) {
   const makings = useProduction((state) => state.document.makings);
   const [sheet, setSheet] = useKept<SheetId>('make', IDS, 'now');
   const [copy, setCopy] = useState(1);
-  const own = makings.filter(({ buildId }) => buildId === build.id);
-  const making = own.find((each) => each.copy === Math.min(copy, build.copies)) ?? null;
-  const now = useMakingNow(build, readouts, making);
+  const own = useMemo(
+    () => makings.filter((each) => each.buildId === build.id && each.copy <= build.copies),
+    [makings, build.id, build.copies],
+  );
+  const copies = useCopies(build, readouts, own);
+  const shown = copies.find(({ making }) => making.copy === Math.min(copy, build.copies));
   const bench = useBench(build, readouts);
-  useWaitTold(now);
+  useWaitTold(copies);
   if (!form) return null;
-  const at = making && now && { build, readouts, making, now, bench };
+  const at = shown && { build, readouts, ...shown, copies, bench };
   return (
     <div className="flex h-full flex-col bg-sheet max-md:h-auto">
       <Sheets
@@ -74,9 +74,9 @@ function MakeSheet({ build, readouts }: AtHand) {
           <Begin readouts={readouts} copy={copy} copies={build.copies} onBegin={bench.begin} />
         ) : (
           <>
-            {sheet === 'now' && <NowSheet key={making.id} {...at} />}
+            {sheet === 'now' && <NowSheet key={at.making.id} {...at} />}
             {sheet === 'steps' && <StepsSheet {...at} />}
-            {sheet === 'fault' && <FaultSheet key={making.id} {...at} />}
+            {sheet === 'fault' && <FaultSheet key={at.making.id} {...at} />}
             {sheet === 'log' && <LogSheet {...at} />}
           </>
         )}

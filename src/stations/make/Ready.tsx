@@ -21,7 +21,7 @@ export function Ready({ at: { readouts, making }, step }: { at: InMaking; step: 
       aria-label="Lies ready"
       className={`text-[14px] max-lg:order-2 ${used ? 'text-ink-soft line-through decoration-1' : ''}`}
     >
-      <h3 className="text-base">Lies ready</h3>
+      <h2 className="text-base">Lies ready</h2>
       {worked.length + taken.length === 0 && <p className="text-ink-soft">Nothing but tools.</p>}
       <ul className="mt-1 space-y-1">
         {worked.map((piece) => (
@@ -45,7 +45,7 @@ export function Ready({ at: { readouts, making }, step }: { at: InMaking; step: 
           </li>
         ))}
       </ul>
-      <h3 className="mt-3 text-base">Tools</h3>
+      <h2 className="mt-3 text-base">Tools</h2>
       <ul className="mt-1">
         {step.tools.map((tool) => (
           <li key={tool}>{tool}</li>

@@ -37,15 +37,22 @@ function useNow(waiting: string): number {
   return now;
 }
 
-/** Where every step of one copy stands, by the time here. */
-export function useMakingNow(
+/** One copy, and where each of its steps stands. */
+export interface Copy {
+  making: Making;
+  now: MakingNow;
+}
+
+/** Every copy that is being made, by the time here. */
+export function useCopies(
   build: Build,
   readouts: WorkedOut,
-  making: Making | null,
-): MakingNow | null {
+  makings: readonly Making[],
+): readonly Copy[] {
   const document = useProduction((state) => state.document);
   const { derivations } = useWorkplace();
-  const nowMs = useNow(making ? Object.keys(making.timers).join(' ') : '');
+  const waiting = makings.flatMap(({ id, timers }) => Object.keys(timers).map((of) => id + of));
+  const nowMs = useNow(waiting.join(' '));
   const whole = useMemo(() => {
     const signed = signedState(document, build, derivations);
     return {
@@ -54,8 +61,9 @@ export function useMakingNow(
     };
   }, [document, build, readouts, derivations]);
   return useMemo(
-    () => making && makingNow({ making, readouts, ...whole, nowMs }),
-    [making, readouts, whole, nowMs],
+    () =>
+      makings.map((making) => ({ making, now: makingNow({ making, readouts, ...whole, nowMs }) })),
+    [makings, readouts, whole, nowMs],
   );
 }
 

@@ -1,21 +1,27 @@
 'use client';
 import { useEffect, useRef } from 'react';
-import type { MakingNow } from '@/core/evaluate/makingState';
 import { useSession } from '../shell/Workbench';
+import type { Copy } from './useMaking';
 
 /** Says when a waiting is over: to those who hear the page, and in the window's title while it is elsewhere. */
-export function useWaitTold(now: MakingNow | null) {
+export function useWaitTold(copies: readonly Copy[]) {
   const { say } = useSession();
   const running = useRef<ReadonlySet<string>>(new Set());
-  const waits = now?.steps.filter(({ wait }) => wait !== null) ?? [];
-  const left = waits.filter(({ wait }) => wait!.leftMin > 0).map(({ step }) => step.id);
-  const key = left.join(' ');
+  const waits = copies.flatMap(({ making, now }) =>
+    now.steps.flatMap(({ step, wait }) =>
+      wait ? [{ id: `${making.id}/${step.id}`, title: step.title, over: wait.leftMin <= 0 }] : [],
+    ),
+  );
+  const key = waits
+    .filter(({ over }) => !over)
+    .map(({ id }) => id)
+    .join(' ');
   useEffect(() => {
     const still = new Set(key === '' ? [] : key.split(' '));
-    const over = waits.filter(({ step }) => running.current.has(step.id) && !still.has(step.id));
+    const over = waits.filter(({ id }) => running.current.has(id) && !still.has(id));
     running.current = still;
     if (over.length === 0) return;
-    const words = `The waiting is over: ${over.map(({ step }) => step.title).join(', ')}`;
+    const words = `The waiting is over: ${over.map(({ title }) => title).join(', ')}`;
     say(words);
     if (!document.hidden) return;
     const before = document.title;

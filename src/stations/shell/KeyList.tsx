@@ -7,6 +7,7 @@ const FIELD_KEYS = [
   ['Esc', 'in a field: put the old value back'],
   ['↑ ↓', 'in a field: a step more or less; with Shift ten steps'],
   ['← →', 'on a drawing’s handle: a step; with Shift ten steps'],
+  ['Space', 'at the bench: done; ← → the step before and the next'],
 ] as const;
 
 export default function KeyList({

@@ -3,7 +3,7 @@ import { groupedCuts } from '@/core/power/cutList';
 import type { Wire } from '@/core/power/wire';
 import { show, showText } from '@/core/quantity';
 import { useDevice } from '@/ui/device';
-import { QUIET_VIEW, ViewDrawing } from '@/ui/drawing/ViewDrawing';
+import { QUIET_VIEW, ViewDrawing, WIRING_LETTER } from '@/ui/drawing/ViewDrawing';
 import { Heads } from '@/ui/Heads';
 import type { AtHand } from '../build/WithBuild';
 
@@ -17,7 +17,12 @@ export default function WiresSheet({ readouts }: AtHand) {
       <figure className="min-w-0">
         {behind && (
           <div className="h-[min(900px,calc(100dvh-225px))] min-h-[320px]">
-            <ViewDrawing view={behind} lengthText={lengthText} {...QUIET_VIEW} />
+            <ViewDrawing
+              view={behind}
+              mostLetter={WIRING_LETTER}
+              lengthText={lengthText}
+              {...QUIET_VIEW}
+            />
           </div>
         )}
         <figcaption className="text-center text-[13px] text-ink-soft">

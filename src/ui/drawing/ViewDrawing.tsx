@@ -18,6 +18,9 @@ const EXTENT = 1000;
 /** Height of all lettering on the screen, pixels: one size in every drawing. */
 const LETTER_PX = 13;
 
+/** What is wired stands in boxes and rows that leave room for letters up to here, drawing units. */
+export const WIRING_LETTER = 25;
+
 interface ViewDrawingProps {
   view: View;
   /** no letter higher than so many drawing units: what is told in words has been fitted to that */
