@@ -21,13 +21,13 @@ const CURRENCIES: [RegExp, string][] = [
 ];
 const SIGN = String.raw`(?:(?:US|CA|AU|NZ|MX|C|A|R)\$|[€£¥₹]|\$(?:\s?(?:CA|US)(?!\p{L}))?|(?:EUR|GBP|USD|CHF|CAD|AUD|NZD|MXN|JPY|PLN|CZK|INR|BRL|SEK|NOK|DKK|Euros?|pesos|SFr\.?|Fr\.(?=\s?\d))(?!\p{L})|zł|Kč|Fr\.(?!\p{L}))`;
 const CODE = String.raw`(?:\s*(CAD|AUD|USD|MXN|NZD|EUR|GBP)(?!\p{L}))?`;
-/** 1.299 is no price with three decimals: thousands. A dash stands for no cents. */
-const AMOUNT = String.raw`((?:\d{1,3}(?:[.,'’\u00a0\u202f ]\d{3})+(?!\d)(?:[.,]\d{1,2})?|\d+(?:[.,]\d{1,2})?)(?![\d])(?:\s?[.,]\s?[-–—]{1,2})?)`;
+/** 1.299 is no price with three decimals: thousands; 9'90 has cents. A dash stands for no cents. */
+const AMOUNT = String.raw`((?:\d{1,4}['’´]\d{2}(?!\d)|\d{1,3}(?:[.,'’\u00a0\u202f ]\d{3})+(?!\d)(?:[.,]\d{1,2})?|\d+(?:[.,]\d{1,2})?)(?![\d])(?:\s?[.,]\s?[-–—]{1,2})?)`;
 /** Cents behind the sign, as shelf edges print them: 8€99, 12 €50; both apart only before a stop. */
 const CENTS = String.raw`(?:\d{2}(?![\d.,]|\s*[\p{L}°%\/])|\s\d{2}(?=\s*(?:$|[;|)·])))`;
 
-/** What a price is the price of. `was`: before a sale; `net`: without its tax. */
-type Sense = 'plain' | 'now' | 'was' | 'net' | 'gross' | 'each' | 'perMetre' | 'other';
+/** What a price is the price of. `was`: before a sale; `net`: without its tax; `bulk`: “2 for”. */
+type Sense = 'plain' | 'now' | 'was' | 'net' | 'gross' | 'each' | 'bulk' | 'perMetre' | 'other';
 interface Price {
   value: number;
   sense: Sense;
@@ -45,6 +45,10 @@ const BEFORE: [Sense, RegExp][] = [
   [
     'other',
     /(?:spar|you save|\bsave|[ée]conomi\p{L}*|ahorr\p{L}*|ersparnis|rabatt|discount|versand\p{L}*|shipping|postage|delivery|livraison|frais de port|env[ií]o|pfand|deposit|consigne|stromkosten|energiekosten|energy costs?|gutschein|voucher|co[uû]t [ée]nerg\p{L}*|coste energ\p{L}*)[\s:+a-z]{0,12}$/iu,
+  ],
+  [
+    'bulk',
+    /(?<![\p{L}\d])(?:[2-9]|two|three|zwei|drei|deux|trois|dos|tres)\s*(?:for|f[uü]r|pour|por)\s*$/iu,
   ],
   [
     'was',
@@ -67,7 +71,7 @@ const BEFORE: [Sense, RegExp][] = [
     /(?:\bje|[aà]|st[uü]ckpreis|einzelpreis|unit price|prix unitaire|precio unitario|each)[\s:]{0,3}$/iu,
   ],
 ];
-const PIECE = String.raw`(?:each|ea|apiece|a piece|la pi[eè]ce|pi[eè]ce|l[’']unit[ée]|l[’']ampoule|la unidad|cada un[ao]|c\/u|(?:\/|per|pro|par|por)\s*(?:st(?:[üu]c)?k?\.?|stück|pcs?|piece|pi[eè]ce|pce|unit[ée]?|uds?\.?|unidad|u|bulbs?|lamp[es]?|tubes?|ampoules?|bombillas?)|das st[uü]ck|st[uü]ckpreis)`;
+const PIECE = String.raw`(?:each|ea|apiece|a piece|la pi[eè]ce|pi[eè]ce|l[’']unit[ée]|l[’']ampoule|la unidad|cada un[ao]|c\/u|(?:\/|per|pro|par|por)\s*(?:st(?:[üu]c)?k?\.?|stück|pcs?|piece|pi[eè]ce|pce|unit[ée]?|uds?\.?|unidad|u|bulbs?|count|ct|lamp[es]?|tubes?|ampoules?|bombillas?)|das st[uü]ck|st[uü]ckpreis)`;
 const AFTER: [Sense, RegExp][] = [
   [
     'perMetre',
@@ -97,7 +101,7 @@ function senseOf(line: Line, { index, 0: whole }: RegExpExecArray): Sense {
     words.find(([, is]) => is.test(text))?.[0];
   const [led, followed] = [fit(BEFORE, before), fit(AFTER, after)];
   if (followed === 'perMetre' || followed === 'other') return followed;
-  if (led === 'other' || led === 'was') return led;
+  if (led === 'other' || led === 'was' || led === 'bulk') return led;
   return followed ?? led ?? 'plain';
 }
 
@@ -168,7 +172,7 @@ function pricesIn(line: Line): Price[] {
 }
 
 /** Which of several prices is what one pays: after the sale, with its tax, for the whole pack. */
-const ORDER: readonly Sense[] = ['now', 'gross', 'plain', 'net', 'each'];
+const ORDER: readonly Sense[] = ['now', 'gross', 'plain', 'net', 'each', 'bulk'];
 
 /** Blanks and sorts the prices; settled when it is known how many are in a pack. */
 export function readMoney(line: Line): () => void {
@@ -182,7 +186,7 @@ export function readMoney(line: Line): () => void {
       const pack = sense === 'each' ? Number(line.valueOf('packCount') ?? 1) : 1;
       const value = Number((first.value * pack).toFixed(2));
       const doubtful = sense === 'net' || pack > 1 ? 'likely' : first.sure;
-      line.put('price', value, first.match, two ? 'guess' : doubtful);
+      line.put('price', value, first.match, two || sense === 'bulk' ? 'guess' : doubtful);
       return;
     }
     const metre = prices.find(({ sense }) => sense === 'perMetre');

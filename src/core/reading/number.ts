@@ -1,5 +1,5 @@
 /** The same without a plain space inside, which may as well part two numbers. */
-export const TIGHT_NUMBER = String.raw`(?:\d{1,3}(?:[.,'’\u00a0\u202f]\d{3})+(?![\d])(?:[.,]\d{1,2})?|\d+(?:[.,]\d+)?)`;
+export const TIGHT_NUMBER = String.raw`(?:\d{1,3}['’´]\d(?!\d)|\d{1,3}(?:[.,'’\u00a0\u202f]\d{3})+(?![\d])(?:[.,]\d{1,2})?|\d+(?:[.,]\d+)?)`;
 
 /** A number as shops of several countries print it: 8.99, 8,99, 1.055, 1 055, 1’055, 1,055.50. */
 export const NUMBER = String.raw`(?:\d{1,3}(?:[.,'’\u00a0\u202f ]\d{3})+(?![\d])(?:[.,]\d{1,2})?|\d+(?:[.,]\d+)?)`;
@@ -9,7 +9,10 @@ export const NUMBER = String.raw`(?:\d{1,3}(?:[.,'’\u00a0\u202f ]\d{3})+(?![\d
  * point or comma before exactly three digits parts thousands
  */
 export function printedNumber(text: string, whole = false): number {
-  const bare = text.replace(/[\s\u00a0\u202f'’]/g, '');
+  // 6'5 and 9'90, as Spain writes decimals; three figures behind a mark are thousands.
+  const bare = text
+    .replace(/^(\d{1,4})['’´](?=\d{1,2}$)/, '$1.')
+    .replace(/[\s\u00a0\u202f'’]/g, '');
   const [point, comma] = [bare.lastIndexOf('.'), bare.lastIndexOf(',')];
   if (point >= 0 && comma >= 0) {
     const [thousand, decimal] = point > comma ? [',', '.'] : ['.', ','];

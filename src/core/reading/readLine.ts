@@ -234,6 +234,14 @@ function packs(line: Line): void {
 const REPLACES = String.raw`(?:[eé]q(?:\.|v\.?|ui?v?\p{L}*\.?)?|[aä]quivalent\p{L}*|equival\p{L}*|entspr(?:icht|echend|\.)?|ersetzt|ersatz|vergleichbar|replac\p{L}*|repl\.?|rempla\p{L}*|sustituye|reemplaza|instead of|comparable|wie|comme|como|statt|vs\.?|gleich)`;
 const FILL = String.raw`(?:(?:\s|[:=~≈(])*(?:ca\.?|zu|[aàá]|to|f[uü]r|for|of|einer?|une|una|d[’']une|de|mit|with|incandescen\p{L}*|gl[uü]hlampe|ampoule|bombilla|halog[eèé]n\p{L}*|old|power|leistung)(?!\p{L})\.?)*(?:\s|[:=~≈(])*`;
 
+/** Whether a line tells watts beside these. */
+function otherWatts(line: Line, { index, 0: own }: RegExpExecArray): boolean {
+  const { words } = line;
+  if (line.valueOf('wattsW') !== undefined) return true;
+  const rest = `${words.slice(0, index)} ${words.slice(index + own.length)}`;
+  return re(`${START}${TIGHT_NUMBER}\\s*${LITTLE_W}${END}`).test(rest);
+}
+
 function power(line: Line): void {
   const claim = between(5, 1000);
   line.take(
@@ -249,9 +257,17 @@ function power(line: Line): void {
   line.take(
     'equivalentW',
     re(
-      `${START}(${TIGHT_NUMBER})\\s*-?\\s*${LITTLE_W}[\\s(-]{0,3}(?:incandescent |halogen |gl[uü]hlampe |gl[uü]hbirne )?(?:${REPLACES}|gl[uü]hlampe|gl[uü]hbirne|incandescent)`,
+      `${START}(${TIGHT_NUMBER})\\s*-?\\s*${LITTLE_W}[\\s(-]{0,3}(?:incandescent |halogen |gl[uü]hlampe |gl[uü]hbirne )?${REPLACES}`,
     ),
     claim,
+  );
+  // “60 W Glühlampe” beside its own watts is what it stands for; alone it is what it is.
+  line.take(
+    'equivalentW',
+    re(
+      `${START}(${TIGHT_NUMBER})\\s*-?\\s*${LITTLE_W}[\\s(-]{0,3}(?:gl[uü]hlampe|gl[uü]hbirne|incandescent)`,
+    ),
+    (match) => (otherWatts(line, match) ? claim(match) : null),
   );
   // “2 × 50 W” may be two pieces, or two heads of one.
   line.take(
@@ -382,6 +398,15 @@ function dimming(line: Line): void {
       String.raw`dimmable|dimable|dimmbar|gradable|regulable|atenuable|intensit[eé] variable|dim(?:[- ]to[- ]warm)?`,
     ),
     () => 'yes',
+  );
+  line.take(
+    'dimmable',
+    word(String.raw`(?<!(?:blanc|couleur|temp[ée]rature|cct|teinte)s?\s)variables?`),
+    ({ index }) =>
+      /(?<!\p{L})(?:ampoule|lampe|ruban|spot|tube|filament)/iu.test(line.words.slice(0, index))
+        ? 'yes'
+        : null,
+    'likely',
   );
   line.take(
     'dimmable',
