@@ -44,7 +44,7 @@ const BEFORE: [Sense, RegExp][] = [
   ],
   [
     'other',
-    /(?:spar|you save|\bsave|[ée]conomi\p{L}*|ahorr\p{L}*|ersparnis|rabatt|discount|versand\p{L}*|shipping|postage|delivery|livraison|frais de port|env[ií]o|pfand|deposit|consigne|stromkosten|energiekosten|energy costs?|gutschein|voucher|co[uû]t [ée]nerg\p{L}*|coste energ\p{L}*)[\s:+a-z]{0,12}$/iu,
+    /(?:spar|you save|\bsave|[ée]conomi\p{L}*|ahorr\p{L}*|ersparnis|rabatt|discount|versand\p{L}*|shipping|postage|delivery|livraison|frais de port|env[ií]o|pfand|deposit|consigne|stromkosten|energiekosten|energy costs?|[ée]co-?(?:part|taxe|contribution)\p{L}*\.?|gutschein|voucher|co[uû]t [ée]nerg\p{L}*|coste energ\p{L}*)[\s:+a-z]{0,12}$/iu,
   ],
   [
     'bulk',

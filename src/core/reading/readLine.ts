@@ -338,7 +338,7 @@ function light(line: Line): void {
   );
   line.take(
     'beamAngleDeg',
-    number(`(?:°(?!\\s*[cCfFkK])|degrees?|deg\\.?|grad(?!\\p{L})|grados|degr[eé]s)`),
+    number(`(?:°(?!\\s*[cCfFkK](?!\\p{L}))|degrees?|deg\\.?|grad(?!\\p{L})|grados|degr[eé]s)`),
     between(5, 360),
   );
 }
@@ -346,11 +346,12 @@ function light(line: Line): void {
 /** The lamp code of CIE 29: one digit of Ra, two of the colour temperature [std: from memory]. */
 function lampCode(line: Line): void {
   const code = re(
-    `(?<=[\\/·W-]\\s?)(?<![\\d.,])([789])(22|27|30|35|40|50|54|57|60|65)${END}(?!\\s*(?:lm|w|h|mm|v|k|€|°|[.,]\\d))`,
+    `(?<=[\\/·WwMm,;-]\\s?)(?<![\\d.,])([789])(22|27|30|35|40|50|54|57|60|65)${END}(?!\\s*(?:lm|w|h|mm|v|k|€|°|[.,]\\d))`,
   );
   const found = new RegExp(code.source, 'iu').exec(line.rest);
   if (!found || line.has('cctK')) return;
-  const named = /t5|t8|t12|tube|r[oö]hre|tubo|[/-]\s*[789]\d{2}|cfl|energiespar|fluo/i;
+  const named =
+    /t5|t8|t12|tube|r[oö]hre|tubo|[/-]\s*[789]\d{2}|cfl|energiespar|fluo|leuchtstoff|panel|panneau|leuchte/i;
   if (!named.test(line.words)) return;
   line.take('cctK', code, ([, , k]) => Number(k) * 100, 'likely');
   line.conclude('criRa', Number(found[1]) * 10, found[0].trim(), 'likely');
