@@ -1,4 +1,4 @@
-import { commandSchema } from './edit';
+import { applyCommands, commandSchema } from './edit';
 import kept from './fixtures/version-7.json';
 import { readDocument } from './read';
 
@@ -36,15 +36,18 @@ test('a making that an older window added', () => {
   expect(record).toEqual(making);
 });
 
-test('two hands tick at once: each tick is a field of its own', () => {
+test('two hands tick at once: each tick is a field of its own, and both stay', () => {
   const tick = making!.ticks['mark-out'];
   const set = (step: string) =>
-    commandSchema.safeParse({
+    commandSchema.parse({
       do: 'set',
       kind: 'making',
       id: 'm1',
       path: ['ticks', step],
       value: tick,
     });
-  expect([set('a').success, set('b').success]).toEqual([true, true]);
+  const one = applyCommands(read.value, [set('a')]);
+  const two = one.ok ? applyCommands(one.value.document, [set('b')]) : one;
+  if (!two.ok) throw new Error('both are taken');
+  expect(two.value.document.makings[0]!.ticks).toMatchObject({ a: tick, b: tick });
 });

@@ -1,12 +1,13 @@
 'use client';
-import { ImagePlus, X } from 'lucide-react';
+import { X } from 'lucide-react';
 import { useState } from 'react';
 import type { Picture } from '@/core/document/picture';
 import { TextField } from '@/ui/fields/TextField';
 import { useProduction } from '../store/context';
 import { mediaUrl, smallUrl } from '../store/media';
 import { useEdits } from '../store/useEdits';
-import { ACCEPTED_PICTURES, useAddPictures } from '../records/useAddPictures';
+import { PictureInput } from '../records/PictureInput';
+import { useAddPictures } from '../records/useAddPictures';
 import type { AtHand } from './WithBuild';
 
 /** Photographs of a build, kept with the production: how it was made, what it looked like. */
@@ -23,19 +24,7 @@ export default function PhotographsSheet({ build }: Pick<AtHand, 'build'>) {
       }}
     >
       <div className="flex flex-wrap items-center gap-4">
-        <label className="press flex cursor-pointer items-center gap-1.5">
-          <ImagePlus size={16} aria-hidden /> Add photographs
-          <input
-            type="file"
-            multiple
-            accept={ACCEPTED_PICTURES}
-            className="sr-only"
-            onChange={(event) => {
-              void add([...(event.target.files ?? [])]);
-              event.target.value = '';
-            }}
-          />
-        </label>
+        <PictureInput label="Add photographs" onAdd={(files) => void add(files)} />
         <p role="status" data-adding={busy > 0 ? 'yes' : 'no'} className="text-sm text-ink-soft">
           {busy > 0
             ? `Keeping ${busy === 1 ? 'a photograph' : `${busy} photographs`}…`

@@ -1,6 +1,6 @@
-import { TriangleAlert } from 'lucide-react';
 import type { WorkedOut } from '@/core/evaluate/readouts';
-import { STAGES } from '@/core/build/step';
+import { Hazard } from '../records/Hazard';
+import { Stages } from '../records/Stages';
 
 /** The order of work, stage by stage: what, why, with what, how long, what to check, what can hurt. */
 export default function StepsList({ readouts }: { readouts: WorkedOut }) {
@@ -20,45 +20,29 @@ export default function StepsList({ readouts }: { readouts: WorkedOut }) {
           Do not power it up while a stop is open: {stops.map(({ title }) => title).join('; ')}.
         </p>
       )}
-      {STAGES.map((stage) => {
-        const own = steps.filter((step) => step.stage === stage);
-        if (own.length === 0) return null;
-        return (
-          <div
-            key={stage}
-            className="grid grid-cols-[104px_minmax(0,1fr)] gap-x-4 border-t border-line py-2 max-md:grid-cols-1"
-          >
-            <h3 className="font-display text-[15px] text-ink-soft first-letter:uppercase">
-              {stage}
-            </h3>
-            <ol className="list-decimal space-y-2 pl-6 text-sm" start={steps.indexOf(own[0]!) + 1}>
-              {own.map((step) => (
-                <li key={step.id} data-step={step.id}>
-                  <strong>{step.title}</strong>{' '}
-                  <span className="figure text-ink-soft">
-                    {step.minutes} min
-                    {step.waitMinutes > 0 && ` + ${hours(step.waitMinutes)} waiting`}
-                  </span>
-                  <span className="block text-ink-soft">
-                    {step.why}. With: {step.tools.join(', ')}.
-                    {step.pieces.length > 0 && ` Pieces: ${step.pieces.map(nameOf).join(', ')}.`}
-                  </span>
-                  <span className="block">Check: {step.check}.</span>
-                  {step.hazards.map((hazard) => (
-                    <span key={hazard} className="flex gap-1.5 text-look">
-                      <TriangleAlert size={16} aria-hidden className="mt-0.5 shrink-0" />
-                      <span>
-                        <span className="sr-only">Caution: </span>
-                        {hazard}
-                      </span>
-                    </span>
-                  ))}
-                </li>
-              ))}
-            </ol>
-          </div>
-        );
-      })}
+      <Stages steps={steps} stageOf={({ stage }) => stage}>
+        {(own) => (
+          <ol className="list-decimal space-y-2 pl-6 text-sm" start={steps.indexOf(own[0]!) + 1}>
+            {own.map((step) => (
+              <li key={step.id} data-step={step.id}>
+                <strong>{step.title}</strong>{' '}
+                <span className="figure text-ink-soft">
+                  {step.minutes} min
+                  {step.waitMinutes > 0 && ` + ${hours(step.waitMinutes)} waiting`}
+                </span>
+                <span className="block text-ink-soft">
+                  {step.why}. With: {step.tools.join(', ')}.
+                  {step.pieces.length > 0 && ` Pieces: ${step.pieces.map(nameOf).join(', ')}.`}
+                </span>
+                <span className="block">Check: {step.check}.</span>
+                {step.hazards.map((hazard) => (
+                  <Hazard key={hazard} words={hazard} />
+                ))}
+              </li>
+            ))}
+          </ol>
+        )}
+      </Stages>
     </section>
   );
 }

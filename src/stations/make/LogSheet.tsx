@@ -3,11 +3,12 @@ import { useState } from 'react';
 import type { Making } from '@/core/document/making';
 import { minutesText, paceOf } from '@/core/evaluate/makingState';
 import { changedSince, signedPoints } from '@/core/evaluate/signedState';
-import { MoneyField } from '@/ui/fields/TextField';
+import { MoneyField, TextField } from '@/ui/fields/TextField';
 import { formatMoney, show, showText } from '@/core/quantity';
 import { useDevice } from '@/ui/device';
 import { useProduction } from '../store/context';
 import { useWorkplace } from '../shell/useWorkplace';
+import { useSession } from '../shell/Workbench';
 import { HandField } from './HandField';
 import type { InMaking } from './MakeStation';
 
@@ -19,6 +20,7 @@ export default function LogSheet(at: InMaking) {
       <div className="space-y-5">
         <AsBuilt at={at} />
         <Paid at={at} />
+        <TakeOut at={at} />
       </div>
     </div>
   );
@@ -167,6 +169,27 @@ function AsBuilt({ at: { build, making, bench } }: { at: InMaking }) {
 }
 const MOST_TOLD = 12;
 
+/** For one that was begun by mistake. */
+function TakeOut({ at: { making, bench } }: { at: InMaking }) {
+  const { say } = useSession();
+  return (
+    <p className="no-print border-t border-line pt-3">
+      <button
+        type="button"
+        className="press"
+        onClick={() =>
+          say(
+            bench.takeOut(making) ??
+              'Ticks, readings and log are taken out. Undo brings them back.',
+          )
+        }
+      >
+        Take this making out
+      </button>
+    </p>
+  );
+}
+
 /** Money really paid, beside what the shelf says. */
 function Paid({ at: { readouts, making, bench } }: { at: InMaking }) {
   const currency = useProduction((state) => state.document.currency);
@@ -195,6 +218,15 @@ function Paid({ at: { readouts, making, bench } }: { at: InMaking }) {
                 <span className="figure pb-1 text-right text-[13px] text-ink-soft">
                   {money(spentNowMinor)}
                 </span>
+                {paidFor(making, key) && (
+                  <TextField
+                    label={`Shop of ${name}`}
+                    value={paidFor(making, key)!.shop}
+                    most={80}
+                    mayBeEmpty
+                    onCommit={(shop) => void bench.boughtAt(making, key, name, shop)}
+                  />
+                )}
               </li>
             ))}
           </ul>

@@ -1,7 +1,9 @@
 'use client';
-import { ChevronLeft, ChevronRight, Maximize2, Minimize2, TriangleAlert } from 'lucide-react';
+import { ChevronLeft, ChevronRight, Maximize2, Minimize2 } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import type { StepNow } from '@/core/evaluate/makingState';
+import { Hazard } from '../records/Hazard';
+import { useWorkplace } from '../shell/useWorkplace';
 import { useSession } from '../shell/Workbench';
 import type { InMaking } from './MakeStation';
 import { BenchPicture } from './BenchPicture';
@@ -16,11 +18,15 @@ import { useAwake } from './useAwake';
 export default function NowSheet(at: InMaking) {
   const { now, making, bench } = at;
   const { say } = useSession();
+  const { goTo } = useWorkplace();
   const [picked, setPicked] = useState<string | null>(null);
   const [large, setLarge] = useState(false);
   const root = useRef<HTMLDivElement>(null);
   useAwake(large);
-  useEffect(() => root.current?.focus({ preventScroll: true }), []);
+  useEffect(() => {
+    // Keys are heard at once where nothing else has them: whoever walks the tabs stays there.
+    if (document.activeElement === document.body) root.current?.focus({ preventScroll: true });
+  }, []);
   const { steps } = now;
   const shown = steps.find(({ step }) => step.id === picked) ?? now.now ?? steps.at(-1)!;
   const place = steps.indexOf(shown);
@@ -30,8 +36,9 @@ export default function NowSheet(at: InMaking) {
   };
   const { step, state, missing } = shown;
   const tick = () => {
+    if (state === 'done') return;
     if (missing.length > 0) return say(`Not yet: ${missing[0]}`);
-    const refused = state === 'done' ? null : bench.tick(making, shown);
+    const refused = bench.tick(making, shown);
     if (refused) return say(refused);
     // The next thing lies on the bench by itself.
     setPicked(null);
@@ -53,7 +60,7 @@ export default function NowSheet(at: InMaking) {
       aria-label="At the bench: space ticks, arrows move"
       data-making={state}
       onKeyDown={onKeyDown}
-      className={`flex min-h-full flex-col gap-3 outline-none ${large ? 'text-[20px]' : ''}`}
+      className={`flex min-h-full flex-col gap-3 ${large ? 'text-[20px]' : ''}`}
     >
       <div className="flex flex-wrap items-center gap-2">
         <button
@@ -101,16 +108,19 @@ export default function NowSheet(at: InMaking) {
             {step.check}.
           </p>
           {step.hazards.map((hazard) => (
-            <p key={hazard} className="flex gap-2 border-l-4 border-look pl-2 text-[15px]">
-              <TriangleAlert size={18} aria-hidden className="mt-0.5 shrink-0 text-look" />
-              <span>
-                <span className="sr-only">Caution: </span>
-                {hazard}
-              </span>
+            <p key={hazard} className="border-l-4 border-look pl-2 text-[15px]">
+              <Hazard words={hazard} />
             </p>
           ))}
           <Readings at={at} shown={shown} />
           <Missing shown={shown} />
+          {step.id === 'look-over' && state !== 'done' && (
+            <p>
+              <button type="button" className="press" onClick={() => goTo('wire')}>
+                To the look-over on Wire
+              </button>
+            </p>
+          )}
           <p className="flex flex-wrap gap-2">
             <button
               type="button"

@@ -1,7 +1,7 @@
 'use client';
-import { ImagePlus } from 'lucide-react';
 import type { Step } from '@/core/build/step';
-import { ACCEPTED_PICTURES, useAddPictures } from '../records/useAddPictures';
+import { PictureInput } from '../records/PictureInput';
+import { useAddPictures } from '../records/useAddPictures';
 import { useProduction } from '../store/context';
 import { mediaUrl, smallUrl } from '../store/media';
 import type { InMaking } from './MakeStation';
@@ -38,19 +38,7 @@ export function StepPhotographs({ at: { build, making }, step }: { at: InMaking;
           />
         </a>
       ))}
-      <label className="press flex cursor-pointer items-center gap-1.5 text-[13.5px]">
-        <ImagePlus size={15} aria-hidden /> Photograph this step
-        <input
-          type="file"
-          multiple
-          accept={ACCEPTED_PICTURES}
-          className="sr-only"
-          onChange={(event) => {
-            void add([...(event.target.files ?? [])]);
-            event.target.value = '';
-          }}
-        />
-      </label>
+      <PictureInput label="Photograph this step" onAdd={(files) => void add(files)} />
       <span role="status" data-adding={busy > 0 ? 'yes' : 'no'} className="text-[13px]">
         {busy > 0 && 'Keeping it…'}
       </span>

@@ -1,7 +1,7 @@
 'use client';
-import { STAGES } from '@/core/build/step';
 import type { Making } from '@/core/document/making';
 import { minutesText, type StepNow } from '@/core/evaluate/makingState';
+import { Stages } from '../records/Stages';
 import type { InMaking } from './MakeStation';
 import type { Copy } from './useMaking';
 
@@ -24,25 +24,15 @@ export default function StepsSheet({ now, making, copies, bench, build }: InMaki
           {making.copy}.
         </p>
       )}
-      {STAGES.map((stage) => {
-        const own = steps.filter(({ step }) => step.stage === stage);
-        if (own.length === 0) return null;
-        return (
-          <div
-            key={stage}
-            className="grid grid-cols-[104px_minmax(0,1fr)] gap-x-4 border-t border-line py-2 max-md:grid-cols-1"
-          >
-            <h3 className="font-display text-[15px] text-ink-soft first-letter:uppercase">
-              {stage}
-            </h3>
-            <ul className="space-y-1.5">
-              {own.map((shown) => (
-                <Row key={shown.step.id} shown={shown} copies={copies} onToggle={toggle} />
-              ))}
-            </ul>
-          </div>
-        );
-      })}
+      <Stages steps={steps} stageOf={({ step }) => step.stage}>
+        {(own) => (
+          <ul className="space-y-1.5">
+            {own.map((shown) => (
+              <Row key={shown.step.id} shown={shown} copies={copies} onToggle={toggle} />
+            ))}
+          </ul>
+        )}
+      </Stages>
       {gone.length > 0 && (
         <section className="mt-4 border-t border-line pt-2">
           <h3 className="text-base">Done, and no longer in the plan of {build.name}</h3>

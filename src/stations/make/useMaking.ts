@@ -134,6 +134,12 @@ export function useBench(build: Build, readouts: WorkedOut) {
         if (minor === null) delete draft.paid[key];
         else draft.paid[key] = { minor, shop: draft.paid[key]?.shop ?? '', at: now() };
       }),
+    boughtAt: (making: Making, key: string, name: string, shop: string) =>
+      change(making, `shop of ${name}`, (draft) => {
+        const paid = draft.paid[key];
+        if (paid) paid.shop = shop;
+      }),
+    takeOut: (making: Making) => edits.remove('making', making, `take out ${making.name}`),
     write: (making: Making, entry: Pick<LogEntry, 'kind' | 'words' | 'stepId'>) => {
       const record: LogEntry = { id: nanoid(10), at: now(), by, ...entry };
       return edits.make('a line in the log', addRecord({ kind: 'entry', of: making.id }, record));
