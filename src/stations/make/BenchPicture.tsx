@@ -29,7 +29,7 @@ export function BenchPicture({ at: { readouts }, step }: { at: InMaking; step: S
   if (!view) return null;
   return (
     <figure className="min-h-0">
-      <div className="h-[clamp(170px,calc(100dvh-560px),560px)]">
+      <div className="h-[clamp(170px,calc(100dvh-480px),620px)]">
         <ViewDrawing
           view={view}
           mostLetter={view.id === 'wiring' ? WIRING_LETTER : undefined}
