@@ -3,7 +3,7 @@ import type { Build, Production } from '@/core/document/production';
 import { Derivations } from '@/core/evaluate/derive';
 import { evaluate } from '@/core/evaluate/evaluate';
 import type { WorkedOut } from '@/core/evaluate/readouts';
-import { seenOf, signedPoints, signedState } from '@/core/evaluate/signedState';
+import { seenOf, designPoints, signedState } from '@/core/evaluate/signedState';
 import { stepPrints } from '@/core/evaluate/stepPrints';
 
 /** What was made of the sample's lights, told as it went; marks and forecasts come from the engines. */
@@ -82,7 +82,7 @@ function makingOf(document: Production, told: Told): Making {
     name: build.name,
     copy: 1,
     startedAt,
-    begun: seenOf(signedPoints(document, begun, new Derivations())),
+    begun: seenOf(designPoints(document, begun, new Derivations())),
     ticks: {},
     readings: {},
     timers: {},

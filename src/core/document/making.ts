@@ -71,7 +71,7 @@ export const makingSchema = z.object({
   name: text(1, 80),
   copy: wholeRange(1, 100),
   startedAt: stampSchema,
-  /** the design as it was begun, in words by what it is about (`evaluate/signedState.ts`) */
+  /** the design as it was begun, in words by what it is about (`designPoints`) */
   begun: z.record(key, z.object({ what: text(1, 120), words: note(80) })),
   ticks: z.record(key, tickSchema),
   readings: z.record(key, readingSchema),

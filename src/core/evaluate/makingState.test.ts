@@ -51,6 +51,7 @@ function benchOf(buildId: string, document: Production = sample()) {
         prints: stepPrints(readouts, signedState(document, build, derive)),
         powerUp: powerUpOf(document, build, readouts.findings, derive),
         nowMs: bench.nowMs,
+        system: 'metric',
       });
     },
     step: (id: string): StepNow => bench.now().steps.find(({ step }) => step.id === id)!,
@@ -183,6 +184,31 @@ describe('a ring at the bench', () => {
     parameters.socketCount = 12;
     expect(opened()).toEqual(expect.arrayContaining(['mark-out', 'cut-board', 'wire-mains']));
     expect(done()).toContain(bench.now().steps[0]!.step.id);
+  });
+
+  test('a mended fault wants the look-over, its readings and the hour anew', () => {
+    const bench = benchOf('clerk-ring');
+    bench.document.makings.push(bench.making);
+    for (const { id, expected } of bench.readouts().asked) bench.read(id, expected ?? 300);
+    bench.sign();
+    bench.making.timers['warm-checks'] = { startedAt: stamp(NOON), minutes: 60 };
+    for (const { step } of bench.now().steps) bench.tick(step.id);
+    bench.nowMs = NOON + 48 * 3600_000;
+    expect(bench.now().now).toBeNull();
+    bench.making.log.push({
+      id: 'f',
+      at: stamp(NOON + 3600_000),
+      by: 'Ines',
+      stepId: null,
+      kind: 'fault',
+      words: 'terminals at lamp 9',
+    });
+    expect(bench.now().now!.step.id).toBe('look-over');
+    expect(bench.step('wire-mains').state).toBe('done');
+    const wants = bench.step('look-over').missing.join(' ');
+    expect(wants).toMatch(/A second person looks it over.*No continuity.*not read yet/);
+    expect(bench.step('power-up').missing.join(' ')).toContain('Current at the plug');
+    expect(bench.step('warm-checks').missing.join(' ')).toContain('Start its clock');
   });
 
   test('ticks of steps the plan no longer has are kept apart', () => {

@@ -1,8 +1,10 @@
 import { STAGES, type Stage, type Step } from '../build/step';
 import type { Making, Tick, Timer } from '../document/making';
 import { gateOf } from '../power/wire';
+import type { UnitSystem } from '../quantity';
 import { judged, type Asked, type Judgement } from '../making/asked';
 import type { WorkedOut } from './readouts';
+import { WHOLE } from './stepPrints';
 import type { PowerUp } from './signing';
 
 /** A reading a step asks for, with what was read and what is to be thought of it. */
@@ -42,6 +44,8 @@ export interface AtTheBench {
   powerUp: PowerUp;
   /** milliseconds since 1970, as a clock here tells */
   nowMs: number;
+  /** how forecasts are written */
+  system: UnitSystem;
 }
 
 const rank = (stage: Stage): number => STAGES.indexOf(stage);
@@ -82,17 +86,20 @@ export function makingNow(bench: AtTheBench): MakingNow {
 }
 
 function stepNow(step: Step, before: readonly StepNow[], bench: AtTheBench): StepNow {
-  const { making, readouts, prints, nowMs } = bench;
+  const { making, readouts, prints, nowMs, system } = bench;
   const tick = making.ticks[step.id] ?? null;
-  const timer = making.timers[step.id];
+  const counts = (at: string) => !WHOLE.has(step.stage) || at > lastMended(making);
+  const own = making.timers[step.id];
+  const timer = own && counts(own.startedAt) ? own : null;
   const asked = readouts.asked
     .filter(({ stepId }) => stepId === step.id)
     .map((each): AskedNow => {
-      const reading = making.readings[each.id] ?? null;
+      const read = making.readings[each.id] ?? null;
+      const reading = read && counts(read.at) ? read : null;
       return {
         asked: each,
         reading,
-        judgement: judged(each, reading?.value ?? null, reading?.words ?? ''),
+        judgement: judged(each, reading?.value ?? null, reading?.words ?? '', system),
       };
     });
   const wait = timer ? waitLeft(timer, nowMs) : null;
@@ -115,6 +122,10 @@ function stepNow(step: Step, before: readonly StepNow[], bench: AtTheBench): Ste
       fits && missing.length === 0 ? 'done' : tick ? 'again' : missing.length ? 'shut' : 'open',
   };
 }
+
+/** When it was last opened and mended: what was read and waited for before was another light. */
+const lastMended = ({ log }: Making): string =>
+  log.reduce((last, { kind, at }) => (kind === 'fault' && at > last ? at : last), '');
 
 /** Steps it names, and waiting that has not run: paint that is wet, glue that has not set. */
 function first(step: Step, before: readonly StepNow[]): string[] {

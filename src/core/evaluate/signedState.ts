@@ -139,6 +139,27 @@ function shotPoints(document: Production, build: Build, derive: Derivations): Se
   ];
 }
 
+/** A light that was opened and mended is another one than was looked over, whichever copy it was. */
+function mendedPoints({ makings }: Production, build: Build): SeenPoint[] {
+  const mended = makings
+    .filter(({ buildId }) => buildId === build.id)
+    .flatMap(({ log }) => log.filter(({ kind }) => kind === 'fault'));
+  if (mended.length === 0) return [];
+  return [
+    {
+      key: 'mended',
+      what: 'Faults found and mended',
+      words: String(mended.length),
+      exact: mended.map(({ id }) => id).sort(),
+    },
+  ];
+}
+
+/** The design as it is made: form, parameters, what it carries and is made of, what it hangs on and how it stands. */
+export function designPoints(document: Production, build: Build, derive: Derivations): SeenPoint[] {
+  return cutPoints(ownPoints(document, build, derive));
+}
+
 /**
  * Everything a sign-off is given for: the design with its counts worked out, every record of the shelf in it
  * (money and stock aside), how it stands, the circuit, and what else loads it. Another bulb behind the same
@@ -146,6 +167,18 @@ function shotPoints(document: Production, build: Build, derive: Derivations): Se
  * order of fields does not.
  */
 export function signedPoints(document: Production, build: Build, derive: Derivations): SeenPoint[] {
+  return cutPoints([
+    ...ownPoints(document, build, derive),
+    ...neighbourPoints(document, build, derive),
+    ...shotPoints(document, build, derive),
+    ...mendedPoints(document, build),
+  ]);
+}
+
+const cutPoints = (points: readonly SeenPoint[]): SeenPoint[] =>
+  points.map((point) => ({ ...point, what: cut(point.what, 120), words: cut(point.words, 80) }));
+
+function ownPoints(document: Production, build: Build, derive: Derivations): SeenPoint[] {
   const { form, accessories, copies, site } = build;
   const parameters = (derive.resolve(document, build)?.parameters ??
     build.parameters) as Build['parameters'];
@@ -185,9 +218,7 @@ export function signedPoints(document: Production, build: Build, derive: Derivat
     },
     ...pointsOf('circuit', 'Circuit', CIRCUIT_RECORD.fields, circuit),
     ...pointsOf('site', '', SITE_RECORD.fields, site),
-    ...neighbourPoints(document, build, derive),
-    ...shotPoints(document, build, derive),
-  ].map((point) => ({ ...point, what: cut(point.what, 120), words: cut(point.words, 80) }));
+  ];
 }
 
 /** A hash of everything a sign-off is given for. */

@@ -4,7 +4,7 @@ import { canonicalHash } from './signedState';
 import type { WorkedOut } from './readouts';
 
 /** Stages whose steps are done for the light as a whole: whatever a sign-off is given for. */
-const WHOLE: ReadonlySet<Step['stage']> = new Set(['look over', 'power up', 'warm']);
+export const WHOLE: ReadonlySet<Step['stage']> = new Set(['look over', 'power up', 'warm']);
 const WIRED: ReadonlySet<Step['stage']> = new Set(['wire', 'close']);
 const LOW: ReadonlySet<WireRole> = new Set(['plus', 'minus']);
 

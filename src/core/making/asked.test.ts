@@ -14,9 +14,9 @@ test('a current is asked beside the plan: sixteen lamps of 3 W at 230 V and powe
   const current = find(askedOf('clerk-ring'), 'current');
   // 16 · 3 W / (230 V · 0.6), by hand.
   expect(current.expected).toBeCloseTo(48 / (230 * 0.6), 3);
-  expect(judged(current, current.expected, '')).toMatchObject({ state: 'ok' });
-  expect(judged(current, current.expected! * 0.5, '')).toMatchObject({ state: 'look' });
-  const much = judged(current, current.expected! * 2, '');
+  expect(judged(current, current.expected, '', 'metric')).toMatchObject({ state: 'ok' });
+  expect(judged(current, current.expected! * 0.5, '', 'metric')).toMatchObject({ state: 'look' });
+  const much = judged(current, current.expected! * 2, '', 'metric');
   expect(much.state).toBe('stop');
   expect(much.words).toMatch(/^Planned 0\.348 A\. Switch off/);
 });
@@ -27,24 +27,24 @@ test('a tape is read at both ends, against what its copper and its leads leave',
   const { tape } = found.value.wire;
   const far = find(found.value.asked, 'volts-far');
   expect(far.expected).toBe(tape!.lowestV);
-  expect(judged(far, tape!.lowestV * 0.8, '').state).toBe('look');
-  expect(judged(far, tape!.run.voltageV * 1.3, '').state).toBe('stop');
+  expect(judged(far, tape!.lowestV * 0.8, '', 'metric').state).toBe('look');
+  expect(judged(far, tape!.run.voltageV * 1.3, '', 'metric').state).toBe('stop');
   expect(find(found.value.asked, 'volts-near').expected).toBeGreaterThan(far.expected!);
   expect(askedOf('clerk-ring').map(({ id }) => id)).not.toContain('volts-far');
 });
 
 test('what stays warm under a hand passes, what burns stops (ISO 13732-1, IEC 60598: from memory)', () => {
   const warm = find(askedOf('clerk-ring'), 'warm-60');
-  const at = (celsius: number) => judged(warm, celsius + 273.15, '').state;
+  const at = (celsius: number) => judged(warm, celsius + 273.15, '', 'metric').state;
   expect([at(35), at(50), at(70)]).toEqual(['ok', 'look', 'stop']);
 });
 
 test('nothing read, nothing said and a no are never fine', () => {
   for (const { id } of document.builds)
     for (const asked of askedOf(id)) {
-      expect(judged(asked, null, '').state).toBe('stop');
-      expect(judged(asked, NaN, '  ').state).toBe('stop');
-      if (asked.kind === 'yes') expect(judged(asked, 0, '').state).toBe('stop');
+      expect(judged(asked, null, '', 'metric').state).toBe('stop');
+      expect(judged(asked, NaN, '  ', 'metric').state).toBe('stop');
+      if (asked.kind === 'yes') expect(judged(asked, 0, '', 'metric').state).toBe('stop');
     }
 });
 

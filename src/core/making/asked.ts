@@ -1,6 +1,6 @@
 import type { ResolvedBuild } from '../build/resolvedBuild';
 import type { FormContext } from '../forms/form';
-import type { Dimension } from '../quantity';
+import type { Dimension, UnitSystem } from '../quantity';
 import { show, showText } from '../quantity';
 import { enclosureC } from '../power/caseHeat';
 import type { PowerPlan } from '../power/plan';
@@ -20,6 +20,7 @@ const TOUCHED_C = 60;
 /** Light beside its forecast, stops: a cheap meter and a typical figure each miss by a third [practice]. */
 const LIGHT_STOPS = 0.5;
 const KELVIN = 273.15;
+const AS_FORECAST = 'As forecast.';
 
 /** Something a step asks a person to read off, and what is judged of it. SI; low and high are what passes. */
 export interface Asked {
@@ -34,7 +35,10 @@ export interface Asked {
   high: number | null;
   /** from here on it stops the making; null where nothing does */
   stopAbove: number | null;
-  /** what to look at first when it is under or over */
+  /** where the forecast comes from */
+  from: string;
+  /** what is said when it passes, and what to look at first when it is under or over */
+  fine: string;
   under: string;
   over: string;
 }
@@ -49,6 +53,8 @@ const yes = (stepId: string, id: string, label: string, over: string): Asked => 
   low: 1,
   high: 1,
   stopAbove: null,
+  from: '',
+  fine: 'As it should be.',
   under: over,
   over,
 });
@@ -60,7 +66,7 @@ const words = (stepId: string, id: string, label: string): Asked => ({
 });
 
 /** What the readings are judged against. */
-export interface Predicted {
+interface Predicted {
   resolved: ResolvedBuild;
   context: FormContext;
   plan: PowerPlan;
@@ -73,7 +79,7 @@ const quantity = (
   id: string,
   label: string,
   dimension: NonNullable<Asked['dimension']>,
-  judged: Pick<Asked, 'expected' | 'low' | 'high' | 'stopAbove' | 'under' | 'over'>,
+  judged: Omit<Asked, 'id' | 'stepId' | 'label' | 'kind' | 'dimension'>,
 ): Asked => ({ id, stepId, label, kind: 'quantity', dimension, ...judged });
 
 function tapeVolts({ resolved, tape }: Predicted): Asked[] {
@@ -85,6 +91,8 @@ function tapeVolts({ resolved, tape }: Predicted): Asked[] {
     low: expected * (1 - VOLTS_SHARE),
     high: expected * (1 + VOLTS_SHARE),
     stopAbove: run.voltageV * (1 + 2 * VOLTS_SHARE),
+    from: `worked out, ${run.loopOhmPerM === null ? 'copper typical of its width' : 'with the copper you metered'}`,
+    fine: AS_FORECAST,
   });
   const over = 'More than its supply should give: switch off, and read the supply’s label again.';
   return [
@@ -108,6 +116,8 @@ const current = ({ plan }: Predicted): Asked =>
     low: plan.fullA * (1 - CURRENT_SHARE) - LEAST_A,
     high: plan.fullA * (1 + CURRENT_SHARE) + LEAST_A,
     stopAbove: plan.fullA * (1 + FAULT_SHARE) + LEAST_A,
+    from: 'worked out from the labels’ watts',
+    fine: AS_FORECAST,
     under: 'Look for what is dark: a lamp, a row, a feed.',
     over: 'Switch off. Something draws what nobody planned: other lamps than on the list, or a joint that leaks.',
   });
@@ -125,6 +135,8 @@ const warmth = ({ resolved }: Predicted): Asked[] => {
       low: KELVIN,
       high: KELVIN + HELD_C,
       stopAbove: KELVIN + TOUCHED_C,
+      from: 'an estimate of the case alone',
+      fine: 'It can be held for ten minutes and longer.',
       under: 'Below freezing: read it again.',
       over: 'Unplug it. Look for a coiled cord, a warm joint, lamps that cannot breathe; give it air or less power, and begin the hour again.',
     }),
@@ -137,6 +149,8 @@ const metered = ({ lightLx }: Predicted): Asked =>
     low: lightLx && lightLx * 2 ** -LIGHT_STOPS,
     high: lightLx && lightLx * 2 ** LIGHT_STOPS,
     stopAbove: null,
+    from: 'worked out, as on the ladder',
+    fine: lightLx === null ? 'Written down; nothing is forecast.' : AS_FORECAST,
     under: 'Look at the layer first, then at the lamps’ own lumens.',
     over: 'Look for light that comes by another way: a wall, another lamp.',
   });
@@ -162,6 +176,8 @@ export function askedReadings(predicted: Predicted, stepIds: ReadonlySet<string>
       low: 0,
       high: limit,
       stopAbove: limit,
+      from: '',
+      fine: `Under ${limit.toFixed(2)} Ω.`,
       under: 'A meter reads no less than nothing: hold its leads together and take that off.',
       over: 'Do not plug it in. Find the painted, loose or forgotten joint.',
     }),
@@ -182,30 +198,31 @@ export interface Judgement {
 }
 
 /** A reading beside what was predicted; the first thing to look at where it is not that. */
-export function judged(asked: Asked, value: number | null, said: string): Judgement {
+export function judged(
+  asked: Asked,
+  value: number | null,
+  said: string,
+  system: UnitSystem,
+): Judgement {
   if (asked.kind === 'words')
     return said.trim() ? { state: 'ok', words: said } : { state: 'stop', words: 'Not said yet.' };
   if (value === null || !Number.isFinite(value)) return { state: 'stop', words: 'Not read yet.' };
   const { low, high, stopAbove, expected } = asked;
   if (asked.kind === 'yes')
-    return value === 1
-      ? { state: 'ok', words: 'As it should be.' }
-      : { state: 'stop', words: asked.over };
-  const beside = expected === null || expected === 0 ? '' : `Planned ${written(asked, expected)}. `;
+    return value === 1 ? { state: 'ok', words: asked.fine } : { state: 'stop', words: asked.over };
+  const beside =
+    expected === null || expected === 0 ? '' : `Planned ${written(asked, expected, system)}. `;
   if (stopAbove !== null && value > stopAbove)
     return { state: 'stop', words: `${beside}${asked.over}` };
   if (high !== null && value > high) return { state: 'look', words: `${beside}${asked.over}` };
   if (low !== null && value < low)
     return { state: low === 0 ? 'stop' : 'look', words: `${beside}${asked.under}` };
-  return {
-    state: 'ok',
-    words: beside ? `${beside}As forecast.` : `Under ${written(asked, high ?? value)}.`,
-  };
+  return { state: 'ok', words: `${beside}${asked.fine}` };
 }
 
-const written = ({ dimension }: Asked, value: number): string =>
+const written = ({ dimension }: Asked, value: number, system: UnitSystem): string =>
   dimension === 'resistance'
     ? `${value.toFixed(2)} Ω`
     : dimension
-      ? showText(show(value, dimension, 'metric'))
+      ? showText(show(value, dimension, system))
       : String(value);

@@ -27,6 +27,8 @@ export interface FaultTest {
   first: string;
   how: string;
   question: string;
+  /** it is plugged in for it: only where the power-up gate allows it */
+  plugged?: true;
   /** where the fault is when the answer is yes */
   yes: 'near' | 'far';
 }
@@ -159,8 +161,9 @@ const TESTS: Record<SymptomId, (mark: string) => Omit<FaultTest, 'near'>> = {
     yes: 'near',
   }),
   dim: (mark) => ({
+    plugged: true,
     first:
-      'Unplug it, put the meter’s probes on and tape them there, then plug in with hands away.',
+      'Unplug it. Behind a supply only, never on the mains side: put the meter’s probes on, tape them there, then plug in with hands away.',
     how: `Volts on the low side just after ${mark}; on the mains side by continuity only, unplugged.`,
     question: 'Is it as much as Wire’s sheet along the tape says?',
     yes: 'far',
@@ -172,8 +175,9 @@ const TESTS: Record<SymptomId, (mark: string) => Omit<FaultTest, 'near'>> = {
     yes: 'near',
   }),
   buzzes: (mark) => ({
-    first: `${UNPLUG}`,
-    how: `Take out the lamps after ${mark}, or unplug what follows, then switch on and listen.`,
+    plugged: true,
+    first: UNPLUG,
+    how: `Take out the lamps after ${mark}, or unplug what follows, then close it, switch on at the strip with hands away and listen.`,
     question: 'Does it still buzz?',
     yes: 'near',
   }),

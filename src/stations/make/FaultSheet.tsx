@@ -12,6 +12,7 @@ import {
 import { shopLength } from '@/core/quantity';
 import { useDevice } from '@/ui/device';
 import { QUIET_VIEW, ViewDrawing, WIRING_LETTER } from '@/ui/drawing/ViewDrawing';
+import { gateOf } from '@/core/power/wire';
 import { ChoiceField } from '@/ui/fields/ChoiceField';
 import { useSession } from '../shell/Workbench';
 import type { InMaking } from './MakeStation';
@@ -48,6 +49,7 @@ export default function FaultSheet({ readouts, making, bench }: InMaking) {
   const suspects = left ?? suspectsOf(graph, symptom, dark);
   const test = left && nextTest(symptom, suspects);
   const [found] = suspects;
+  const waits = test?.plugged === true && !gateOf(readouts.findings).open;
   const tests = Math.ceil(Math.log2(Math.max(2, suspects.length)));
   const write = () => {
     const words = `It ${symptom === 'trips' ? '' : 'was '}${SYMPTOMS[symptom].name}; after ${asked.length} ${asked.length === 1 ? 'test' : 'tests'}: ${found!.name}.`;
@@ -127,21 +129,27 @@ export default function FaultSheet({ readouts, making, bench }: InMaking) {
             <p className="mt-1 font-semibold">{test.first}</p>
             <p className="mt-1">{test.how}</p>
             <p className="mt-2 text-[18px]">{test.question}</p>
-            <p className="mt-2 flex gap-2">
-              {[true, false].map((answer) => (
-                <button
-                  key={String(answer)}
-                  type="button"
-                  className="press !px-6"
-                  onClick={() => {
-                    setLeft(leftAfter(suspects, test, answer));
-                    setAsked([...asked, { question: `${test.how} ${test.question}`, answer }]);
-                  }}
-                >
-                  {answer ? 'Yes' : 'No'}
-                </button>
-              ))}
-            </p>
+            {waits ? (
+              <p role="alert" className="mt-2 bg-stop-wash p-2 text-sm">
+                Its plug goes in for this, and the power-up gate is shut: mend what Wire says first.
+              </p>
+            ) : (
+              <p className="mt-2 flex gap-2">
+                {[true, false].map((answer) => (
+                  <button
+                    key={String(answer)}
+                    type="button"
+                    className="press !px-6"
+                    onClick={() => {
+                      setLeft(leftAfter(suspects, test, answer));
+                      setAsked([...asked, { question: `${test.how} ${test.question}`, answer }]);
+                    }}
+                  >
+                    {answer ? 'Yes' : 'No'}
+                  </button>
+                ))}
+              </p>
+            )}
           </div>
         )}
         {left && !test && found && (

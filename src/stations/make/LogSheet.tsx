@@ -2,7 +2,7 @@
 import { useState } from 'react';
 import type { Making } from '@/core/document/making';
 import { minutesText, paceOf } from '@/core/evaluate/makingState';
-import { changedSince, signedPoints } from '@/core/evaluate/signedState';
+import { changedSince, designPoints } from '@/core/evaluate/signedState';
 import { MoneyField, TextField } from '@/ui/fields/TextField';
 import { formatMoney, show, showText } from '@/core/quantity';
 import { useDevice } from '@/ui/device';
@@ -136,7 +136,7 @@ function Lines({ at }: { at: InMaking }) {
 function AsBuilt({ at: { build, making, bench } }: { at: InMaking }) {
   const document = useProduction((state) => state.document);
   const { derivations } = useWorkplace();
-  const changed = changedSince(making.begun, signedPoints(document, build, derivations));
+  const changed = changedSince(making.begun, designPoints(document, build, derivations));
   return (
     <section>
       <h2 className="text-lg">As built</h2>

@@ -77,7 +77,9 @@ function ReadingField({
       max={1_000_000}
       system={units}
       emptyText="not read yet"
-      help={told ? `forecast ${showText(show(expected, dimension, units))}` : undefined}
+      help={
+        told ? `forecast ${showText(show(expected, dimension, units))}, ${asked.from}` : undefined
+      }
       onCommit={(value) => keep(value)}
     />
   );

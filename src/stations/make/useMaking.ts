@@ -6,9 +6,10 @@ import type { LogEntry, Making } from '@/core/document/making';
 import type { Build } from '@/core/document/production';
 import { makingNow, type MakingNow, type StepNow } from '@/core/evaluate/makingState';
 import type { WorkedOut } from '@/core/evaluate/readouts';
-import { seenOf, signedPoints, signedState } from '@/core/evaluate/signedState';
+import { seenOf, designPoints, signedState } from '@/core/evaluate/signedState';
 import { powerUpOf } from '@/core/evaluate/signing';
 import { stepPrints } from '@/core/evaluate/stepPrints';
+import { useDevice } from '@/ui/device';
 import { useProduction } from '../store/context';
 import { useEdits } from '../store/useEdits';
 import { useWorkplace } from '../shell/useWorkplace';
@@ -49,6 +50,7 @@ export function useCopies(
   readouts: WorkedOut,
   makings: readonly Making[],
 ): readonly Copy[] {
+  const { units } = useDevice();
   const document = useProduction((state) => state.document);
   const { derivations } = useWorkplace();
   const waiting = makings.flatMap(({ id, timers }) => Object.keys(timers).map((of) => id + of));
@@ -62,8 +64,11 @@ export function useCopies(
   }, [document, build, readouts, derivations]);
   return useMemo(
     () =>
-      makings.map((making) => ({ making, now: makingNow({ making, readouts, ...whole, nowMs }) })),
-    [makings, readouts, whole, nowMs],
+      makings.map((making) => ({
+        making,
+        now: makingNow({ making, readouts, ...whole, nowMs, system: units }),
+      })),
+    [makings, readouts, whole, nowMs, units],
   );
 }
 
@@ -76,6 +81,12 @@ export function useBench(build: Build, readouts: WorkedOut) {
   const change = (making: Making, label: string, recipe: (draft: Making) => void) =>
     edits.record('making', making.id, label, recipe);
   const now = () => stamp(Date.now());
+  const lineOf = (entry: Pick<LogEntry, 'kind' | 'words' | 'stepId'>): LogEntry => ({
+    id: nanoid(10),
+    at: now(),
+    by,
+    ...entry,
+  });
   return {
     begin: (copy: number) => {
       const making: Making = {
@@ -84,7 +95,7 @@ export function useBench(build: Build, readouts: WorkedOut) {
         name: build.copies > 1 ? `${build.name}, copy ${copy}` : build.name,
         copy,
         startedAt: now(),
-        begun: seenOf(signedPoints(document, build, derivations)),
+        begun: seenOf(designPoints(document, build, derivations)),
         ticks: {},
         readings: {},
         timers: {},
@@ -140,30 +151,22 @@ export function useBench(build: Build, readouts: WorkedOut) {
         if (paid) paid.shop = shop;
       }),
     takeOut: (making: Making) => edits.remove('making', making, `take out ${making.name}`),
-    write: (making: Making, entry: Pick<LogEntry, 'kind' | 'words' | 'stepId'>) => {
-      const record: LogEntry = { id: nanoid(10), at: now(), by, ...entry };
-      return edits.make('a line in the log', addRecord({ kind: 'entry', of: making.id }, record));
-    },
+    write: (making: Making, entry: Parameters<typeof lineOf>[0]) =>
+      edits.make('a line in the log', addRecord({ kind: 'entry', of: making.id }, lineOf(entry))),
     /** the design as it is now counts as the one that was begun */
-    settle: (making: Making, words: string) => {
-      const record: LogEntry = {
-        id: nanoid(10),
-        at: now(),
-        by,
-        kind: 'change',
-        words,
-        stepId: null,
-      };
-      return edits.make(
+    settle: (making: Making, words: string) =>
+      edits.make(
         'the plan as it is now',
         together(
           changeRecord({ kind: 'making', id: making.id }, (draft) => {
-            draft.begun = seenOf(signedPoints(document, build, derivations));
+            draft.begun = seenOf(designPoints(document, build, derivations));
           }),
-          addRecord({ kind: 'entry', of: making.id }, record),
+          addRecord(
+            { kind: 'entry', of: making.id },
+            lineOf({ kind: 'change', words, stepId: null }),
+          ),
         ),
-      );
-    },
+      ),
   };
 }
 export type Bench = ReturnType<typeof useBench>;
