@@ -5,9 +5,9 @@ import type { GalleryEntry } from '@/core/evaluate/gallery';
 import { JUDGED, type Use } from '@/core/location/use';
 import { moneyFormatter, stopsInWords } from '@/core/quantity';
 import { QUIET_VIEW, ViewDrawing } from '@/ui/drawing/ViewDrawing';
+import { OwnIt } from '../records/OwnIt';
 import { useEngine } from '../shell/useEngine';
 import { useProduction } from '../store/context';
-import { useEdits } from '../store/useEdits';
 
 const NEEDS = {
   use: 'made for this use',
@@ -166,7 +166,6 @@ interface ToBuyProps {
 
 /** What a start would send one to the shop for; what is in the cupboard already is said here. */
 function ToBuy({ entry: { name, toBuy }, money }: ToBuyProps) {
-  const edits = useEdits();
   return (
     <details className="mb-2 text-[13px]">
       <summary aria-label={`To buy for ${withArticle(name)}: ${toBuy.length}`}>
@@ -177,18 +176,7 @@ function ToBuy({ entry: { name, toBuy }, money }: ToBuyProps) {
         {toBuy.map((line) => (
           <li key={line.id} className="flex flex-wrap justify-between gap-x-2">
             <span>{line.name}</span>
-            <button
-              type="button"
-              className="underline decoration-dotted"
-              aria-label={`I own what it takes of ${line.name}`}
-              onClick={() =>
-                edits.record(line.kind, line.id, `${line.name} on hand`, (draft) => {
-                  draft.onHand = line.needed;
-                })
-              }
-            >
-              I own it
-            </button>
+            <OwnIt of={line} name={line.name} needed={line.needed} />
           </li>
         ))}
       </ul>

@@ -3,7 +3,7 @@ import { amountText, type Purchase } from '@/core/shop/purchase';
 import type { Piece } from '@/core/build/pieces';
 import { moneyFormatter, shopLength, type UnitSystem } from '@/core/quantity';
 import { useProduction } from '../store/context';
-import { useEdits } from '../store/useEdits';
+import { OwnIt } from '../records/OwnIt';
 import { useDevice } from '@/ui/device';
 import { Heads } from '@/ui/Heads';
 
@@ -96,13 +96,7 @@ interface MoneyRowProps {
 }
 
 function MoneyRow({ line, money, units }: MoneyRowProps) {
-  const edits = useEdits();
   const { of, needed, onHand } = line;
-  const owned = () =>
-    of &&
-    edits.record(of.kind, of.id, `${line.name} on hand`, (draft) => {
-      draft.onHand = needed;
-    });
   return (
     <tr data-line={line.key}>
       <td>
@@ -113,14 +107,7 @@ function MoneyRow({ line, money, units }: MoneyRowProps) {
       <td className="num">
         {amountText(onHand, line.measure, units)}
         {of && onHand < needed && (
-          <button
-            type="button"
-            className="no-print ml-2 underline decoration-dotted"
-            aria-label={`I own what it takes of ${line.name}`}
-            onClick={owned}
-          >
-            I own it
-          </button>
+          <OwnIt of={of} name={line.name} needed={needed} className="no-print ml-2" />
         )}
       </td>
       <td className="num">
