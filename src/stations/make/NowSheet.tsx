@@ -100,7 +100,8 @@ export default function NowSheet(at: InMaking) {
       >
         {!large && <Ready at={at} step={step} />}
         <div className="flex min-w-0 flex-col gap-2">
-          {!large && <BenchPicture at={at} step={step} />}
+          {/* Where something is read off, the readings take the place: wires are a key away. */}
+          {!large && shown.asked.length === 0 && <BenchPicture at={at} step={step} />}
           <h2 className={large ? 'text-[38px]' : 'text-[24px]'}>{step.title}</h2>
           <p className="text-ink-soft">{step.why}.</p>
           <p className={large ? 'text-[26px]' : 'text-[17px]'}>
