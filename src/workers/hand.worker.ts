@@ -22,6 +22,8 @@ const hand = {
   readLabels: lazily('readLabels'),
   unitSpread: lazily('unitSpread'),
   spectrum: lazily('spectrum'),
+  assembled: lazily('assembled'),
+  stepView: lazily('stepView'),
   checks: lazily('checks'),
   mends: lazily('mends'),
   fitting: lazily('fitting'),

@@ -1,4 +1,6 @@
 import type * as z from 'zod/mini';
+import type { Body } from '../assembly/body';
+import type { Measure } from '../assembly/distance';
 import type { View } from '../drawing/drawing';
 import type { Field, FormContext, ParameterMigrations } from '../forms/form';
 import { BOARD_M } from '../forms/kit/typical';
@@ -49,6 +51,13 @@ export interface AccessoryDefinition<P = unknown> {
   /** by the document version they lead to */
   migrations?: ParameterMigrations;
   attach: (parameters: P, base: ResolvedBuild, context: FormContext) => Attachment;
+  /** what one sees of it where it sits on what stands there already */
+  assemble: (
+    parameters: P,
+    base: ResolvedBuild,
+    on: readonly Measure[],
+    context: FormContext,
+  ) => Body[];
 }
 
 /** What screws and bolts go through on the light's back: its thickest board. */

@@ -1,3 +1,5 @@
+import type { Body } from '../assembly/body';
+import { measures } from '../assembly/rest';
 import type { Accessory } from './carried';
 import type { View } from '../drawing/drawing';
 import type { FormContext } from '../forms/form';
@@ -6,7 +8,7 @@ import { withHoles, withPieces } from '../forms/kit/order';
 import type { ResolvedBuild } from '../build/resolvedBuild';
 import type { Framework } from '../build/framework';
 import type { Support } from '../build/supports';
-import type { Attachment } from './accessory';
+import type { AccessoryDefinition, Attachment } from './accessory';
 import { ACCESSORIES } from './index';
 
 /** A build with its accessories; one that is unknown here or does not fit is left out and said. */
@@ -14,8 +16,9 @@ export function attachAll(
   base: ResolvedBuild,
   accessories: readonly Accessory[],
   context: FormContext,
-): { resolved: ResolvedBuild; views: View[] } {
+): { resolved: ResolvedBuild; views: View[]; carried: Carried[] } {
   const views: View[] = [];
+  const carried: Carried[] = [];
   let resolved = { ...base, steps: withPieces(base.steps, base.pieces) };
   for (const accessory of fromTheLampOut(accessories)) {
     const kind = ACCESSORIES.get(accessory.kind);
@@ -28,6 +31,7 @@ export function attachAll(
     const unfit = unfitParts(kind.fields, read.data as Record<string, unknown>, context);
     const attachment = { ...attached, findings: [...attached.findings, ...unfit] };
     views.push(ownView(attachment.view, accessory.id));
+    carried.push({ id: accessory.id, kind, parameters: read.data, base: resolved });
     resolved = merged(resolved, attachment, accessory.id);
   }
   return {
@@ -36,7 +40,33 @@ export function attachAll(
       pieces: withHoles(resolved.pieces),
     },
     views,
+    carried,
   };
+}
+
+/** An accessory that fits, and what it was fitted to. */
+export interface Carried {
+  id: string;
+  kind: AccessoryDefinition;
+  parameters: unknown;
+  base: ResolvedBuild;
+}
+
+/** What one sees of a light and all it carries, each where it sits. */
+export function assembleAll(
+  form: readonly Body[],
+  carried: readonly Carried[],
+  context: FormContext,
+): Body[] {
+  return carried.reduce<Body[]>(
+    (bodies, { id, kind, parameters, base }) => [
+      ...bodies,
+      ...kind
+        .assemble(parameters, base, measures(bodies), context)
+        .map((body) => ownBody(body, id)),
+    ],
+    [...form],
+  );
 }
 
 /**
@@ -113,6 +143,16 @@ function merged(base: ResolvedBuild, added: Attachment, id: string): ResolvedBui
     momentKgM: base.momentKgM + added.massKg * (added.massAtM ?? 0),
   };
 }
+
+/** Told apart like the steps and pieces it comes with; a step that is not its own is the light's. */
+const ownBody = (body: Body, id: string): Body => ({
+  ...body,
+  id: `${id}.${body.id}`,
+  piece: body.piece && `${id}.${body.piece}`,
+  step: body.step && (SHARED_STEPS.has(body.step) ? body.step : `${id}.${body.step}`),
+});
+/** Steps of setting up that every light ends with (core/making). */
+const SHARED_STEPS: ReadonlySet<string> = new Set(['hoist']);
 
 const ownFramework = (framework: Framework, id: string): Framework => ({
   ...framework,

@@ -1,5 +1,10 @@
+import type { Body } from '../assembly/body';
+import type { Measure } from '../assembly/distance';
+import { leafBodies } from '../forms/kit/doorBodies';
+import type { FormContext } from '../forms/form';
+import { partOf } from '../forms/kit/lookup';
 import { piecesMassKg } from '../forms/kit/mass';
-import { knob, measure, view } from '../drawing/shapes';
+import { knob, measure, view, type XY } from '../drawing/shapes';
 import {
   doorFacts,
   doorFindings,
@@ -19,6 +24,7 @@ import type { ResolvedBuild } from '../build/resolvedBuild';
 
 import { frontPlaneM, type AccessoryDefinition } from './accessory';
 import { frontSize } from '../build/front';
+import { hangers, seatPlane } from './fit';
 
 const { schema, fields, defaults } = defineParameters(doorParameters('Doors'));
 type BarnDoors = ReturnType<typeof defaults>;
@@ -30,6 +36,34 @@ const RIM_M = 0.001;
 const rimOf = ({ pieces }: ResolvedBuild): number =>
   pieces.find((piece) => piece.kind === 'sheet')?.thicknessM || RIM_M;
 
+/** Leaves by their hinges in the plane of the front, which clips hold where the light lies farther back. */
+function assemble(
+  doors: BarnDoors,
+  base: ResolvedBuild,
+  on: readonly Measure[],
+  context: FormContext,
+): Body[] {
+  const { widthM: w, heightM: h } = frontSize(base);
+  const middles: XY[] = [
+    [0, h / 2],
+    [0, -h / 2],
+    [w / 2, 0],
+    [-w / 2, 0],
+  ];
+  const hinges = [-0.5, -0.25, 0, 0.25, 0.5].flatMap((at): XY[] => [
+    [at * w, h / 2],
+    [at * w, -h / 2],
+    [w / 2, at * doors.sideHingeM],
+    [-w / 2, at * doors.sideHingeM],
+  ]);
+  const z = seatPlane(on, hinges, frontPlaneM(base));
+  const thicknessM = partOf(context, doors.boardPartId, 'sheet')?.thicknessM ?? 0;
+  return [
+    ...leafBodies(doors, doorPlates(doors, w, h, z), thicknessM),
+    ...hangers(on, middles, z, 'hinge'),
+  ];
+}
+
 export const barnDoors: AccessoryDefinition<BarnDoors> = {
   id: 'barn-doors',
   name: 'Barn doors',
@@ -38,6 +72,7 @@ export const barnDoors: AccessoryDefinition<BarnDoors> = {
   fields,
   optical: true,
   defaults,
+  assemble,
   attach: (doors, base, context) => {
     const { widthM, heightM } = frontSize(base);
     const pieces = doorPieces(doors, widthM, context);

@@ -1,7 +1,11 @@
+import type { Body } from '../assembly/body';
+import type { Measure } from '../assembly/distance';
+import { cutPiece } from '../assembly/solids';
 import { uprightAt } from '../build/things';
 import type { FormContext } from '../forms/form';
 import type { ResolvedBuild } from '../build/resolvedBuild';
 import { piecesMassKg } from '../forms/kit/mass';
+import { forwards, made } from '../forms/kit/bodies';
 import { fact } from '../forms/kit/build';
 import { notChosen, stop } from '../forms/kit/findingWriters';
 import { sheetBurns } from '../forms/kit/things';
@@ -14,6 +18,7 @@ import { circle, knob, measure, rectangle, segment, view, type XY } from '../dra
 import { exactMm } from '../quantity';
 import { step } from '../forms/kit/steps';
 import { frontPlaneM, type AccessoryDefinition, type Attachment } from './accessory';
+import { hangers, seatPlane } from './fit';
 import { frontSize } from '../build/front';
 
 const { schema, fields, defaults } = defineParameters({
@@ -230,7 +235,14 @@ function stepsOf({ strips }: Parts): Attachment['steps'] {
   ];
 }
 
-function findingsOf({ boardPartId, strips, tooMany }: Parts): Attachment['findings'] {
+function findingsOf({
+  boardPartId,
+  cellM,
+  across,
+  along,
+  strips,
+  tooMany,
+}: Parts): Attachment['findings'] {
   return [
     ...(tooMany
       ? [
@@ -245,10 +257,78 @@ function findingsOf({ boardPartId, strips, tooMany }: Parts): Attachment['findin
           ),
         ]
       : []),
+    ...(across.placesM.length > 0 !== along.placesM.length > 0
+      ? [
+          stop(
+            'geometry',
+            'grid.one-way',
+            'Strips in one direction only',
+            `Cells of ${exactMm(cellM)} are as wide as the front: nothing crosses the strips, and they fall apart. Make the cells narrower.`,
+            { field: 'cellM', drawing: 'grid' },
+            'Geometry',
+          ),
+        ]
+      : []),
     ...notChosen('grid', [
       ['sheet', boardPartId, 'boardPartId', 'grid', 'Choose what the strips are cut from.'],
     ]),
   ];
+}
+
+/** Upright strips with their slots to the front, level ones with theirs to the back. */
+function assemble(
+  grid: Grid,
+  base: ResolvedBuild,
+  on: readonly Measure[],
+  context: FormContext,
+): Body[] {
+  const { depthM, across, along, pieces, widthM, heightM } = partsOf(grid, base, context);
+  const ends: XY[] = [
+    ...across.placesM.flatMap((x, k): XY[] =>
+      [-0.5, -0.25, 0, 0.25, 0.5].map((at) => [x, at * across.longM[k]!]),
+    ),
+    ...along.placesM.flatMap((y, k): XY[] =>
+      [-0.5, -0.25, 0, 0.25, 0.5].map((at) => [at * along.longM[k]!, y]),
+    ),
+  ];
+  const z = seatPlane(on, ends, frontPlaneM(base));
+  const half = (pieces[0]?.thicknessM || SLIT_M) / 2;
+  const set = (id: 'upright' | 'level', { placesM, longM }: Strips) => {
+    const lengths = [...new Set(longM.map((long) => Number(long.toFixed(6))))];
+    return placesM.map((at, k) => {
+      const own = lengths.indexOf(Number(longM[k]!.toFixed(6)));
+      const piece = lengths.length > 1 ? `${id}-${own + 1}` : id;
+      const cut = pieces.find((each) => each.id === piece)!;
+      return made(
+        `${id}-${k + 1}`,
+        cut.name,
+        'board',
+        'fit-grid',
+        cutPiece(cut, SLIT_M),
+        id === 'upright'
+          ? { at: [at - half, 0, z + depthM / 2], x: [0, 1, 0], y: [0, 0, 1] }
+          : { at: [0, at - half, z + depthM / 2], x: [1, 0, 0], y: [0, 0, -1] },
+        { piece, away: forwards(id === 'upright' ? 5 : 6), outside: true },
+      );
+    });
+  };
+  const middleOf = ({ placesM }: Strips) => placesM[Math.floor(placesM.length / 2)];
+  const [x, y] = [middleOf(across), middleOf(along)];
+  const held: XY[] = [
+    ...(x === undefined
+      ? []
+      : ([
+          [x, heightM / 2 - half],
+          [x, half - heightM / 2],
+        ] as const)),
+    ...(y === undefined
+      ? []
+      : ([
+          [widthM / 2 - half, y],
+          [half - widthM / 2, y],
+        ] as const)),
+  ];
+  return [...set('upright', across), ...set('level', along), ...hangers(on, held, z, 'fit-grid')];
 }
 
 /** Crossed strips in front: the light is seen only within atan(cell/depth) [docs/model/light.md]. */
@@ -261,4 +341,5 @@ export const grid: AccessoryDefinition<Grid> = {
   optical: true,
   defaults,
   attach,
+  assemble,
 };

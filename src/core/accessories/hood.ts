@@ -1,6 +1,8 @@
+import type { Body } from '../assembly/body';
+import type { Measure } from '../assembly/distance';
 import type { Piece } from '../build/pieces';
 import type { ResolvedBuild } from '../build/resolvedBuild';
-import { knob, measure, segment, view } from '../drawing/shapes';
+import { knob, measure, segment, view, type XY } from '../drawing/shapes';
 import type { FormContext } from '../forms/form';
 import { fact } from '../forms/kit/build';
 import { coneBlank, frustum } from '../forms/kit/development';
@@ -15,7 +17,9 @@ import { FOIL_WIDTH_M } from '../forms/kit/typical';
 import type { Thing } from '../build/things';
 import { exactMm } from '../quantity';
 import type { AccessoryDefinition, Attachment } from './accessory';
+import { hangers, seatPlane } from './fit';
 import { hoodPieces, type HoodShape } from './hoodBlank';
+import { hoodWalls } from './hoodBodies';
 import { hoodLight, hoodPlates } from './hoodLight';
 
 /** Foil lost on a curved blank. */
@@ -333,6 +337,39 @@ function findingsOf({
   ];
 }
 
+/** Its walls on the front, in one blank or two; clips back to the light. */
+function assemble(
+  given: Hood,
+  base: ResolvedBuild,
+  on: readonly Measure[],
+  context: FormContext,
+): Body[] {
+  const { shape, across, mouth, thicknessM } = partsOf(given, base, context);
+  const t = thicknessM || SHEET_M;
+  const [x, y] = shape.round ? [across / 2, across / 2] : [shape.widthM / 2, shape.heightM / 2];
+  // Under the inside, the middle and the outside of its wall.
+  const round = [0, t / 2, t].flatMap((off) =>
+    Array.from({ length: 24 }, (_, k): XY => {
+      const angle = (Math.PI * k) / 12;
+      const [c, s] = [Math.cos(angle), Math.sin(angle)];
+      const out = shape.round ? 1 : 1 / Math.max(Math.abs(c), Math.abs(s));
+      return [(x + off) * c * out, (y + off) * s * out];
+    }),
+  );
+  const z = seatPlane(on, round, base.frontM);
+  const sides: XY[] = [
+    [x - INSIDE_M, 0],
+    [0, y - INSIDE_M],
+    [INSIDE_M - x, 0],
+    [0, INSIDE_M - y],
+  ];
+  return [...hoodWalls(shape, [across / 2, mouth / 2], t, z), ...hangers(on, sides, z, 'fit-hood')];
+}
+/** Sheet nobody has chosen yet. */
+const SHEET_M = 0.002;
+/** Clips run back along the inside of its wall. */
+const INSIDE_M = 0.001;
+
 /** A tube before the front, of the front's own shape, cut from flat sheet. */
 export const hood: AccessoryDefinition<Hood> = {
   id: 'hood',
@@ -343,4 +380,5 @@ export const hood: AccessoryDefinition<Hood> = {
   optical: true,
   defaults,
   attach,
+  assemble,
 };

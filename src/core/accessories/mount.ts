@@ -1,5 +1,11 @@
+import type { Body } from '../assembly/body';
+import { boxAround, type Measure } from '../assembly/distance';
+import { facing } from '../assembly/poses';
+import { cutPiece, rod } from '../assembly/solids';
 import type { ResolvedBuild } from '../build/resolvedBuild';
+import { forwards, made } from '../forms/kit/bodies';
 import { fact } from '../forms/kit/build';
+import { look } from '../forms/kit/findingWriters';
 import { bolts, hardware } from '../forms/kit/needs';
 import { choice, count, defineParameters, later, length, part } from '../forms/kit/parameters';
 import { box, circle, knob, labelled, measure, view, type XY } from '../drawing/shapes';
@@ -11,6 +17,7 @@ import { THREADS } from '../materials/fasteners';
 import { exactMm } from '../quantity';
 import { step } from '../forms/kit/steps';
 import { boardThicknessM, type AccessoryDefinition, type Attachment } from './accessory';
+import { backPlane, bearing, liesFlat } from './fit';
 
 /** Bolts of the mount, where they sit on the plate, and the mount's own flange [typ]. */
 const BOLT = 'M6';
@@ -93,7 +100,7 @@ function attach(mount: Mount, base: ResolvedBuild, context: FormContext): Attach
     needs: needsOf(parts),
     steps: stepsOf(parts),
     facts: [fact('bolts', 'Bolts', 4 * points, 'four a plate', 'count')],
-    findings: [],
+    findings: findingsOf(parts),
     massKg: ownKg,
     support: {
       kind: 'fixing',
@@ -108,6 +115,22 @@ function attach(mount: Mount, base: ResolvedBuild, context: FormContext): Attach
     },
     view: viewOf(parts),
   };
+}
+
+/** Plates that hang over the light's edge hold on nothing there. */
+function findingsOf({ base, points, plateM }: Parts): Attachment['findings'] {
+  const { widthM, heightM } = base.built;
+  if (plateM <= heightM && 1.1 * plateM * points <= widthM) return [];
+  return [
+    look(
+      'geometry',
+      'mount.plate',
+      'The plate is wider than the light',
+      `${points > 1 ? `${points} plates` : 'A plate'} of ${exactMm(plateM)} on a back of ${exactMm(widthM)} × ${exactMm(heightM)}: a smaller plate, so that every bolt has something to hold on to.`,
+      { field: 'plateM', drawing: 'mount' },
+      'Geometry',
+    ),
+  ];
 }
 
 function viewOf({ base, plateM, holes }: Parts): Attachment['view'] {
@@ -168,6 +191,58 @@ function stepsOf({ points, plate }: Parts): Attachment['steps'] {
   ];
 }
 
+/** Points stand apart by a share of the width; each as near the middle of the height as all of its plate lies on something. */
+const SPREAD = 0.7;
+const TRIES = 24;
+/** Places a side at which a plate is laid on what lies there. */
+const FINE = 25;
+
+function assemble(
+  mount: Mount,
+  base: ResolvedBuild,
+  on: readonly Measure[],
+  context: FormContext,
+): Body[] {
+  const { points, plateM, plate } = partsOf(mount, base, context);
+  const bears = bearing(on);
+  const { low, high } = boxAround(
+    bears.filter(({ body }) => !body.outside).flatMap(({ box }) => [box.low, box.high]),
+  );
+  const [widthM, lowM] = [high[0] - low[0], low[1]];
+  const size = [plateM, plateM] as const;
+  const apart = Math.max(plateM * 1.1, (SPREAD * widthM) / points);
+  return Array.from({ length: points }, (_, k) => k).flatMap((k) => {
+    const x = (low[0] + high[0]) / 2 + (k - (points - 1) / 2) * apart;
+    const downwards = Array.from({ length: TRIES }, (_, at) => (at * lowM) / TRIES);
+    const y =
+      downwards.find((each) => liesFlat(bears, [x, each], size)) ??
+      downwards.find((each) => backPlane(bears, [x, each], size, FINE) !== null);
+    const back = y === undefined ? null : backPlane(bears, [x, y], size, FINE);
+    if (y === undefined || back === null) return [];
+    const plateBackM = back - (plate.thicknessM || BOARD_M);
+    return [
+      made(
+        `backing-plate-${k + 1}`,
+        'Backing plate',
+        'board',
+        'bolt-on',
+        cutPiece(plate, BOARD_M),
+        facing([x, y, plateBackM]),
+        { piece: 'backing-plate', away: forwards(-3), outside: true },
+      ),
+      made(
+        `mount-${k + 1}`,
+        'Mount',
+        'metal',
+        'bolt-on',
+        rod(SPIGOT_RADIUS_M, STANDS_OUT_M),
+        facing([x, y, plateBackM - STANDS_OUT_M]),
+        { away: forwards(-4), outside: true },
+      ),
+    ];
+  });
+}
+
 /** What the light is held by; loads are what a home-made fixing of that kind bears [common practice]. */
 export const mount: AccessoryDefinition<Mount> = {
   id: 'mount',
@@ -177,4 +252,5 @@ export const mount: AccessoryDefinition<Mount> = {
   fields,
   defaults,
   attach,
+  assemble,
 };

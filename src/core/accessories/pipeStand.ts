@@ -1,7 +1,12 @@
+import type { Body } from '../assembly/body';
+import { boxAround, type Measure } from '../assembly/distance';
+import { firstMet } from '../assembly/rest';
 import type { Stand } from '../build/supports';
 import type { ResolvedBuild } from '../build/resolvedBuild';
+import { plus, type Vector } from '../light/vector';
 import { box, knob, measure, view, words } from '../drawing/shapes';
 import type { FormContext } from '../forms/form';
+import { frameBodies } from '../forms/kit/bodies';
 import { fact } from '../forms/kit/build';
 import { notChosen } from '../forms/kit/findingWriters';
 import { partOf } from '../forms/kit/lookup';
@@ -211,6 +216,57 @@ const factsOf = ({ stand, across }: Parts): Attachment['facts'] => [
   fact('take-off', 'Fitting takes', stand.takeOffM, 'middle to the pipe’s stop, as measured'),
 ];
 
+const UPWARDS: Vector = [0, 1, 0];
+const BELOW_M = 5;
+/** Depths at which the light is tried on its top piece; places along it and across it, as shares. */
+const TRIES = 24;
+const ALONG = Array.from({ length: 25 }, (_, k) => k / 12 - 1);
+const ACROSS = Array.from({ length: 13 }, (_, k) => k / 6 - 1);
+const HAIR_M = 2e-5;
+
+/** The light stands on the top cross piece, as far back as it can. */
+function assemble(
+  stand: PipeStand,
+  base: ResolvedBuild,
+  on: readonly Measure[],
+  context: FormContext,
+): Body[] {
+  const { frame } = partsOf(stand, base, context);
+  const pipe = partOf(context, stand.pipePartId, 'stick');
+  const r = (pipe?.diameterM ?? PIPE_M) / 2;
+  const half = stand.uprights === 1 ? r : frame.sideM;
+  const own = on.filter(({ body }) => !body.outside);
+  const { low, high } = boxAround(own.flatMap(({ box }) => [box.low, box.high]));
+  const floor = low[1] - BELOW_M;
+  // How far the pipe's round top is from what stands over it, at a depth.
+  const room = (among: readonly Measure[], z: number, across: readonly number[]): number =>
+    Math.min(
+      Infinity,
+      ...across.flatMap((share) =>
+        ALONG.flatMap((x) => {
+          const met = firstMet(among, [x * half, floor, z + share * r], UPWARDS);
+          return met === null ? [] : [met + r - r * Math.sqrt(1 - share * share)];
+        }),
+      ),
+    );
+  const depths = Array.from(
+    { length: TRIES },
+    (_, k) => low[2] + ((high[2] - low[2]) * (k + 0.5)) / TRIES,
+  );
+  const gone = depths.map((z) => room(own, z, [0]));
+  const lowest = Math.min(...gone);
+  const z = depths[gone.findIndex((each) => each < lowest + r / 2)] ?? (low[2] + high[2]) / 2;
+  const met = room(on, z, ACROSS);
+  const top = floor + (Number.isFinite(met) ? met : BELOW_M) - r - HAIR_M;
+  return frameBodies(
+    frame.framework,
+    pipe,
+    'fit-together',
+    (point) => plus(point, [0, top - frame.topM, z]),
+    { outside: true, away: [0, -2, 0] },
+  );
+}
+
 /** Foot of four pieces, cross pieces, uprights: check value 2 × 10, 4 × 7, 2 × 24 in. */
 export const pipeStand: AccessoryDefinition<PipeStand> = {
   id: 'pipe-stand',
@@ -220,4 +276,5 @@ export const pipeStand: AccessoryDefinition<PipeStand> = {
   fields,
   defaults,
   attach,
+  assemble,
 };

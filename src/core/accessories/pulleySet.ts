@@ -1,10 +1,16 @@
+import type { Body } from '../assembly/body';
+import type { Measure } from '../assembly/distance';
+import { facing } from '../assembly/poses';
+import { rod } from '../assembly/solids';
 import type { ResolvedBuild } from '../build/resolvedBuild';
+import { cordBody, made } from '../forms/kit/bodies';
 import { fact } from '../forms/kit/build';
 import { hardware } from '../forms/kit/needs';
 import { count, defineParameters, length } from '../forms/kit/parameters';
 import { box, circle, knob, measure, view, segment } from '../drawing/shapes';
 import { step } from '../forms/kit/steps';
 import type { AccessoryDefinition, Attachment } from './accessory';
+import { backUnder, bearing } from './fit';
 
 /** A pulley with its share of rope and its bond [typ; from memory]. */
 const PULLEY_KG = 0.4;
@@ -96,6 +102,52 @@ function viewOf({ base, heightM, widthM }: Parts): Attachment['view'] {
   );
 }
 
+/** Hang points near the corners, drawn in until there is something to bolt to; so much of each rope is shown. */
+const AT = 0.42;
+const TRIES = 20;
+const EYE_M = 0.04;
+const EYE_RADIUS_M = 0.005;
+const SHOWN_M = 0.6;
+
+function assemble(pulleys: PulleySet, base: ResolvedBuild, on: readonly Measure[]): Body[] {
+  const { points } = pulleys;
+  const { widthM, heightM } = base.built;
+  const columns = Math.ceil(points / 2);
+  return Array.from({ length: points }, (_, k) => k).flatMap((k): Body[] => {
+    const column = Math.floor(k / 2);
+    const x = columns === 1 ? 0 : AT * widthM * ((2 * column) / (columns - 1) - 1);
+    const y = points === 1 ? 0 : (k % 2 ? -AT : AT) * heightM;
+    const bears = bearing(on);
+    const share = Array.from({ length: TRIES + 1 }, (_, at) => 1 - at / TRIES).find(
+      (each) => backUnder(bears, [x * each, y * each], EYE_RADIUS_M) !== null,
+    );
+    if (share === undefined) return [];
+    const [px, py] = [x * share, y * share];
+    const back = backUnder(bears, [px, py], EYE_RADIUS_M)!;
+    return [
+      made(
+        `eye-bolt-${k + 1}`,
+        'Eye bolt',
+        'metal',
+        'hang-points',
+        rod(EYE_RADIUS_M, EYE_M),
+        facing([px, py, back - EYE_M]),
+        { outside: true },
+      ),
+      cordBody(
+        `rope-${k + 1}`,
+        'Rope',
+        'hoist',
+        [
+          [px, py, back - EYE_M],
+          [px, py, back - EYE_M - SHOWN_M],
+        ],
+        { outside: true },
+      ),
+    ];
+  });
+}
+
 /** Ropes over pulleys to rated points, with a bond at each. */
 export const pulleySet: AccessoryDefinition<PulleySet> = {
   id: 'pulley-set',
@@ -105,4 +157,5 @@ export const pulleySet: AccessoryDefinition<PulleySet> = {
   fields,
   defaults,
   attach,
+  assemble,
 };

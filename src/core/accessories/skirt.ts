@@ -1,6 +1,11 @@
+import type { Body } from '../assembly/body';
+import type { Measure } from '../assembly/distance';
+import { facing } from '../assembly/poses';
+import { hoop } from '../assembly/solids';
 import type { FormContext } from '../forms/form';
 import type { ResolvedBuild } from '../build/resolvedBuild';
 import { piecesMassKg } from '../forms/kit/mass';
+import { CLOTH_M, IN_PLACE, made, sheetBetween } from '../forms/kit/bodies';
 import { fact } from '../forms/kit/build';
 import { plateThings } from '../forms/kit/things';
 import { hardware } from '../forms/kit/needs';
@@ -10,8 +15,10 @@ import { knob, measure, view, segment } from '../drawing/shapes';
 import { step } from '../forms/kit/steps';
 import type { Parcel } from '../build/resolvedBuild';
 import type { Thing } from '../build/things';
+import type { XY } from '../drawing/shapes';
 import { BLACK_CLOTH, rectangularSkirt, type Plate, type RoundWall } from '../light/controls';
 import { frontPlaneM, type AccessoryDefinition, type Attachment } from './accessory';
+import { hangers, seatPlane } from './fit';
 import { frontSize } from '../build/front';
 
 /** Clips along a skirt. */
@@ -175,6 +182,78 @@ function factsOf({ depthM, sides, long, reachM }: Parts): Attachment['facts'] {
   ];
 }
 
+/** Clips run back along the inside of the cloth. */
+const INSIDE_M = 0.0005;
+
+function assemble(cloth: Skirt, base: ResolvedBuild, on: readonly Measure[]): Body[] {
+  const parts = partsOf(cloth, base);
+  const { widthM: w, heightM: h, sides, depthM } = parts;
+  const [x, y] = [w / 2 - INSIDE_M, h / 2 - INSIDE_M];
+  const middles: Record<Skirt['sides'], XY[]> = {
+    all: [
+      [-x, 0],
+      [x, 0],
+      [0, y],
+      [0, -y],
+    ],
+    top: [[0, y]],
+    left: [[-x, 0]],
+    right: [[x, 0]],
+  };
+  const controls = controlsOf(parts);
+  const edge = controls.flatMap((control): XY[] =>
+    control.kind === 'plate'
+      ? [0, 0.25, 0.5, 0.75, 1].map((share) => {
+          const [a, b] = [control.points[0]!, control.points[1]!];
+          return [a[0] + (b[0] - a[0]) * share, a[1] + (b[1] - a[1]) * share];
+        })
+      : Array.from({ length: 16 }, (_, k) => {
+          const angle = (Math.PI * k) / 8;
+          return [control.fromRadiusM * Math.cos(angle), control.fromRadiusM * Math.sin(angle)];
+        }),
+  );
+  const front = frontPlaneM(base);
+  // Under both faces of the cloth.
+  const outer = edge.map(([ex, ey]): XY => [
+    ex + Math.sign(ex) * CLOTH_M,
+    ey + Math.sign(ey) * CLOTH_M,
+  ]);
+  const z = seatPlane(on, [...edge, ...outer], front);
+  const told = { piece: 'skirt', away: [0, 0, 4] as const, outside: true as const };
+  return [
+    ...controls.map((control, k) =>
+      control.kind === 'round'
+        ? made(
+            'skirt-1',
+            'Skirt',
+            'cloth',
+            'hang',
+            hoop(control.fromRadiusM, control.fromRadiusM + CLOTH_M, 0, depthM),
+            facing([0, 0, z]),
+            told,
+          )
+        : made(
+            `skirt-${k + 1}`,
+            'Skirt',
+            'cloth',
+            'hang',
+            sheetBetween(
+              control.points.map(([x, y, at]) => [x, y, at + z - front] as const),
+              CLOTH_M,
+              [
+                control.points[0]![0] * 3 + control.points[1]![0] * 3,
+                control.points[0]![1] * 3 + control.points[1]![1] * 3,
+                z,
+              ],
+            ),
+            IN_PLACE,
+            told,
+          ),
+    ),
+    ...hangers(on, middles[sides], z, 'hang'),
+  ];
+}
+
 /** Black cloth round the front, or along one side as a flag. */
 export const skirt: AccessoryDefinition<Skirt> = {
   id: 'skirt',
@@ -185,4 +264,5 @@ export const skirt: AccessoryDefinition<Skirt> = {
   optical: true,
   defaults,
   attach,
+  assemble,
 };

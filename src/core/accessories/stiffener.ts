@@ -1,8 +1,14 @@
+import type { Body } from '../assembly/body';
+import type { Measure } from '../assembly/distance';
+import { facing } from '../assembly/poses';
+import { slab } from '../assembly/solids';
 import type { FormContext } from '../forms/form';
 import type { ResolvedBuild } from '../build/resolvedBuild';
 import { piecesMassKg } from '../forms/kit/mass';
+import { forwards, made } from '../forms/kit/bodies';
 import { fact } from '../forms/kit/build';
-import { notChosen } from '../forms/kit/findingWriters';
+import { notChosen, stop } from '../forms/kit/findingWriters';
+import { exactMm } from '../quantity';
 import { partOf } from '../forms/kit/lookup';
 import { screws } from '../forms/kit/needs';
 import { choice, count, defineParameters, length, part } from '../forms/kit/parameters';
@@ -10,6 +16,7 @@ import { stickPiece } from '../forms/kit/pieces';
 import { box, knob, measure, view } from '../drawing/shapes';
 import { step, sticks } from '../forms/kit/steps';
 import { boardThicknessM, type AccessoryDefinition, type Attachment } from './accessory';
+import { backPlane, bearing } from './fit';
 
 /** Across a batten nobody has chosen yet [typ]. */
 const BATTEN_M = 0.025;
@@ -31,21 +38,29 @@ const { schema, fields, defaults } = defineParameters({
 type Stiffener = ReturnType<typeof defaults>;
 
 /** What is worked out once and told in several places. */
-function partsOf(given: Stiffener, base: ResolvedBuild) {
+function partsOf(given: Stiffener, base: ResolvedBuild, context: FormContext) {
   const { stickPartId, bars, direction, inM } = given;
   const { widthM, heightM } = base.built;
-  const long = Math.max(LEAST_M, (direction === 'up' ? heightM : widthM) - 2 * inM);
-  const pieces = [stickPiece('stiffener', 'Stiffener', stickPartId, long, bars)];
+  const acrossM = partOf(context, stickPartId, 'stick')?.diameterM ?? BATTEN_M;
   const spread = (direction === 'up' ? widthM : heightM) * SPREAD;
   const at = (k: number) => (bars === 1 ? 0 : (k / (bars - 1) - 0.5) * spread);
-  return { stickPartId, bars, direction, widthM, heightM, long, pieces, at };
+  // On a round board the outer battens have less room than the middle one; all are cut alike.
+  const outM = Math.min(widthM / 2, Math.abs(at(0)) + acrossM / 2);
+  const roomM = base.apparent.round
+    ? 2 * Math.sqrt((widthM / 2) ** 2 - outM ** 2)
+    : direction === 'up'
+      ? heightM
+      : widthM;
+  const long = Math.max(LEAST_M, roomM - 2 * inM);
+  const pieces = [stickPiece('stiffener', 'Stiffener', stickPartId, long, bars)];
+  const crowded = bars > 1 && spread / (bars - 1) < acrossM;
+  return { acrossM, crowded, stickPartId, bars, direction, widthM, heightM, long, pieces, at };
 }
 type Parts = ReturnType<typeof partsOf>;
 
 function attach(given: Stiffener, base: ResolvedBuild, context: FormContext): Attachment {
-  const parts = partsOf(given, base);
-  const { stickPartId, bars, long, pieces } = parts;
-  const acrossM = partOf(context, stickPartId, 'stick')?.diameterM ?? BATTEN_M;
+  const parts = partsOf(given, base, context);
+  const { stickPartId, acrossM, crowded, bars, long, pieces } = parts;
   return {
     pieces,
     needs: screws(
@@ -57,9 +72,23 @@ function attach(given: Stiffener, base: ResolvedBuild, context: FormContext): At
     folds: (folded) => ({ ...folded, depthM: folded.depthM + acrossM }),
     steps: stepsOf(parts),
     facts: [fact('stiffener', 'Stiffener length', long, 'size less both ends')],
-    findings: notChosen('stiffener', [
-      ['batten', stickPartId, 'stickPartId', 'stiffener', 'Choose the batten it is cut from.'],
-    ]),
+    findings: [
+      ...notChosen('stiffener', [
+        ['batten', stickPartId, 'stickPartId', 'stiffener', 'Choose the batten it is cut from.'],
+      ]),
+      ...(crowded
+        ? [
+            stop(
+              'geometry',
+              'stiffener.crowded',
+              'More battens than there is room for',
+              `${bars} battens ${exactMm(acrossM)} wide do not lie side by side on this back: fewer of them.`,
+              { field: 'bars', drawing: 'stiffener' },
+              'Geometry',
+            ),
+          ]
+        : []),
+    ],
     massKg: piecesMassKg(pieces, context),
     view: viewOf(parts),
   };
@@ -102,6 +131,35 @@ function stepsOf({ bars }: Parts): Attachment['steps'] {
   ];
 }
 
+/** Places a side at which it is laid on what lies there. */
+const ACROSS = 15;
+
+function assemble(
+  given: Stiffener,
+  base: ResolvedBuild,
+  on: readonly Measure[],
+  context: FormContext,
+): Body[] {
+  const { acrossM, bars, direction, long, at } = partsOf(given, base, context);
+  return Array.from({ length: bars }, (_, k) => k).flatMap((k) => {
+    const [x, y] = direction === 'up' ? [at(k), 0] : [0, at(k)];
+    const [w, h] = direction === 'up' ? [acrossM, long] : [long, acrossM];
+    const back = backPlane(bearing(on), [x, y], [w, h], ACROSS);
+    if (back === null) return [];
+    return [
+      made(
+        `stiffener-${k + 1}`,
+        'Stiffener',
+        'pipe',
+        'screw-on',
+        slab(w, h, acrossM),
+        facing([x, y, back - acrossM]),
+        { piece: 'stiffener', away: forwards(-2.5), outside: true },
+      ),
+    ];
+  });
+}
+
 /** Battens across the back, so that a board does not sag or warp. */
 export const stiffener: AccessoryDefinition<Stiffener> = {
   id: 'stiffener',
@@ -111,4 +169,5 @@ export const stiffener: AccessoryDefinition<Stiffener> = {
   fields,
   defaults,
   attach,
+  assemble,
 };

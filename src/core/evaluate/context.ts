@@ -8,7 +8,7 @@ import { filledParameters } from '../forms/fill';
 import { unfitParts } from '../forms/unfit';
 import type { View } from '../drawing/drawing';
 import type { ResolvedBuild } from '../build/resolvedBuild';
-import { attachAll } from '../accessories/attach';
+import { attachAll, type Carried } from '../accessories/attach';
 import { finished } from '../making/finishing';
 import { mentions, nameFits } from '../materials/fasteners';
 import type { ShelfLookup } from '../shop/purchase';
@@ -62,6 +62,8 @@ export interface Resolution {
   resolved: ResolvedBuild;
   /** drawings of the accessories */
   views: View[];
+  /** those that fit, and what each was fitted to */
+  carried: Carried[];
 }
 
 /** Resolves a build, or null when its form is unknown here or its parameters do not fit it. */
@@ -84,11 +86,15 @@ export function resolveWith(
   const parameters = filledParameters(form, read.value, context, margin, stock);
   const bare = form.resolve(parameters, context);
   const unfit = unfitParts(form.fields, parameters as Record<string, unknown>, context);
-  const { resolved, views } = carrying({ ...bare, findings: [...bare.findings, ...unfit] });
+  const { resolved, views, carried } = carrying({
+    ...bare,
+    findings: [...bare.findings, ...unfit],
+  });
   return {
     form,
     parameters,
     resolved: { ...resolved, steps: finished(resolved, context) },
     views,
+    carried,
   };
 }

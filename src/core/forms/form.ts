@@ -8,6 +8,7 @@ import type { TakesId } from '../materials/takes';
 import type { Dimension } from '../quantity';
 import type { Problem } from '../result';
 import type { Category, Unit } from '../units/unit';
+import type { Body } from '../assembly/body';
 import type { Board } from '../build/board';
 import type { View } from '../drawing/drawing';
 import type { ResolvedBuild } from '../build/resolvedBuild';
@@ -130,4 +131,6 @@ export interface FormDefinition<P = unknown> {
   limits: (parameters: P, context: FormContext) => Record<string, Partial<Limits>>;
   resolve: (parameters: P, context: FormContext) => ResolvedBuild;
   draw: (parameters: P, context: FormContext) => FormDrawing;
+  /** every piece and everything bought that one sees, where it sits; what is not shown are wires, screws and glue */
+  assemble: (parameters: P, context: FormContext) => Body[];
 }

@@ -14,6 +14,7 @@ import { useBench, useCopies, type Bench, type Copy } from './useMaking';
 
 const NowSheet = lazyPanel(() => import('./NowSheet'));
 const StepsSheet = lazyPanel(() => import('./StepsSheet'));
+const AssemblySheet = lazyPanel(() => import('./AssemblySheet'));
 const WiresSheet = lazyPanel(() => import('../wire/WiresSheet'));
 const FaultSheet = lazyPanel(() => import('./FaultSheet'));
 const LogSheet = lazyPanel(() => import('./LogSheet'));
@@ -27,6 +28,7 @@ export interface InMaking extends AtHand, Copy {
 const SHEETS = [
   ['now', 'Now'],
   ['steps', 'All steps'],
+  ['assembly', 'How it goes together'],
   ['wires', 'Wires'],
   ['fault', 'Find the fault'],
   ['log', 'Log'],
@@ -68,7 +70,14 @@ function MakeSheet({ build, readouts }: AtHand) {
           </>
         }
       >
-        {sheet === 'wires' ? (
+        {sheet === 'assembly' ? (
+          <AssemblySheet
+            key={`${build.id} ${shown?.making.copy}`}
+            build={build}
+            readouts={readouts}
+            presentId={shown?.now.now?.step.id ?? null}
+          />
+        ) : sheet === 'wires' ? (
           <WiresSheet build={build} readouts={readouts} />
         ) : !at ? (
           <Begin readouts={readouts} copy={copy} copies={build.copies} onBegin={bench.begin} />

@@ -1,5 +1,6 @@
 import type { FormDefinition } from '../form';
 import { bulbsOnHand } from '../kit/lamps';
+import { assembleBoard } from './assemble';
 import { boardProblems, layoutBoard, LEAST_INSET_M, mostOnBoard } from './layout';
 import { bulbBoardParameters, type BulbBoard } from './parameters';
 import { resolve } from './resolve';
@@ -43,4 +44,5 @@ export const bulbBoard: FormDefinition<BulbBoard> = {
   },
   resolve,
   draw,
+  assemble: assembleBoard,
 };

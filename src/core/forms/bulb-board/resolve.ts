@@ -1,5 +1,4 @@
 import { uprightAt } from '../../build/things';
-import { rectangularSkirt, type Plate } from '../../light/controls';
 import { FINISHES } from '../../materials/finish';
 import type { FormContext } from '../form';
 import { fact, completeBuild } from '../kit/build';
@@ -9,7 +8,7 @@ import { exactMm, mm } from '../../quantity';
 import { socketFindings, socketHolder } from '../kit/sockets';
 import { bulbLamps, bulbLoads, bulbMassKg, bulbNeeds, bulbsOf } from '../kit/lamps';
 import { piecesMassKg } from '../kit/mass';
-import { COVER_OFF_M, coveredMomentKgM, coverNeeds, coverStep, standOffs } from '../kit/covers';
+import { coverDepthM, coveredMomentKgM, coverNeeds, coverStep, standOffs } from '../kit/covers';
 import {
   CORD_ALLOWANCE,
   cordMassKg,
@@ -20,38 +19,21 @@ import {
   screws,
   wiringSlots,
 } from '../kit/needs';
-import { rectanglePiece } from '../kit/pieces';
-import { circle, labelled } from '../../drawing/shapes';
-import { plateThings, sheetBurns, sheetReflectance } from '../kit/things';
+import { plateThings, sheetBurns } from '../kit/things';
 import { checkLamps, cutBoard, markOut, step } from '../kit/steps';
-import type { SheetPiece } from '../../build/pieces';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
-import { boardProblems, layoutBoard, plateWidthM, type BoardLayout } from './layout';
+import { boardProblems, layoutBoard, type BoardLayout } from './layout';
 import { type BulbBoard } from './parameters';
-import { DRILL_M, standing } from './place';
+import { boardPieces, flagPlates } from './pieces';
+import { standing } from './place';
 import { BOARD_M } from '../kit/typical';
 
-/** The plates over the joint of two halves, and their screws [common practice]. */
-const PLATE_M = 0.2;
+/** Screws of the plates over the joint of two halves [common practice]. */
 const PLATE_SCREWS = 12;
 /** A socket's flange, that its screws go through [typ]. */
 const FLANGE_M = 0.004;
 /** A board longer than this bends and fits no car [common practice]. */
 const BENDS_M = 1.6;
-
-const LONG = { upright: ['left', 'right'], level: ['top', 'bottom'] } as const;
-const SHORT = { upright: LONG.level, level: LONG.upright } as const;
-
-/** Flags as they stand forwards of the board's edges. */
-function flagPlates(board: BulbBoard, w: number, h: number, context: FormContext): Plate[] {
-  const { flags, orientation, flagDepthM, flagPartId } = board;
-  const edges = [
-    ...(flags === 'sides' || flags === 'all' ? LONG[orientation] : []),
-    ...(flags === 'ends' || flags === 'all' ? SHORT[orientation] : []),
-  ];
-  const bare = sheetReflectance(flagPartId, context);
-  return rectangularSkirt('flag', w, h, 0, flagDepthM, edges, bare);
-}
 
 /** What is worked out once and told in several places. */
 function partsOf(board: BulbBoard, context: FormContext) {
@@ -93,6 +75,8 @@ export function resolve(board: BulbBoard, context: FormContext): ResolvedBuild {
   const parts = partsOf(board, context);
   const { layout, seats, thickness, linksM, cordM, upright, w, h, pieces } = parts;
   const extraKg = fittingsKg(parts);
+  const cover = partOf(context, board.coverPartId, 'sheet');
+  const deepM = layout.frontM + thickness + coverDepthM(cover?.thicknessM);
   return completeBuild(
     {
       momentKgM: coveredMomentKgM(piecesMassKg(pieces, context), extraKg, thickness, layout.frontM),
@@ -140,12 +124,12 @@ export function resolve(board: BulbBoard, context: FormContext): ResolvedBuild {
           field: 'flagPartId',
         }),
       ],
-      built: { widthM: w, heightM: h, depthM: layout.frontM + thickness + COVER_OFF_M },
+      built: { widthM: w, heightM: h, depthM: deepM },
       folded: {
         widthM: board.split === 2 ? board.lengthM / 2 + Math.abs(layout.jointM) : board.lengthM,
         heightM: board.boardWidthM,
         // Two halves lie face to face, globes in.
-        depthM: board.split * (layout.frontM + thickness + COVER_OFF_M),
+        depthM: board.split * deepM,
       },
     },
     extraKg,
@@ -243,74 +227,6 @@ function fittingsKg({ board, context, seats, cordM }: Parts): number {
     seats.length * (partOf(context, board.socketPartId, 'socket')?.massKg ?? 0) +
     cordMassKg(board, cordM, context)
   );
-}
-
-/** One board, or two halves with the plates that join them. */
-function bareBoards(board: BulbBoard, layout: BoardLayout, context: FormContext): SheetPiece[] {
-  const { lengthM, boardWidthM, boardPartId } = board;
-  const part = (id: string, name: string, fromM: number, toM: number) => {
-    const own = layout.positionsM.flatMap((along, k) => {
-      const at = along + lengthM / 2;
-      return at > fromM && at < toM ? [{ at: at - fromM, socket: k + 1 }] : [];
-    });
-    const places = own.map(({ at }) => exactMm(at)).join(', ');
-    return rectanglePiece(id, name, boardPartId, toM - fromM, boardWidthM, context, {
-      shapes: own.map(({ at, socket }) =>
-        labelled(circle(at, boardWidthM / 2, DRILL_M, 'drill'), `socket ${socket}, 25 mm`),
-      ),
-      markOut: [`Sockets at ${places} from ${fromM > 0 ? 'the joint' : 'one end'}.`],
-    });
-  };
-  if (board.split === 1) return [part('board', 'Board', 0, lengthM)];
-  const joint = lengthM / 2 + layout.jointM;
-  return [
-    part('board-first-half', 'Board, first half', 0, joint),
-    part('board-second-half', 'Board, second half', joint, lengthM),
-    rectanglePiece(
-      'joining-plate',
-      'Joining plate',
-      boardPartId,
-      PLATE_M,
-      Math.max(DRILL_M, plateWidthM(board)),
-      context,
-      { count: 2, markOut: ['One along each edge behind the joint, clear of the cord holes.'] },
-    ),
-  ];
-}
-
-function boardPieces(board: BulbBoard, layout: BoardLayout, context: FormContext): SheetPiece[] {
-  const { lengthM, boardWidthM, flagDepthM, flags, split, coverPartId } = board;
-  const joint = lengthM / 2 + layout.jointM;
-  const flag = (id: string, name: string, longM: number) =>
-    rectanglePiece(id, name, board.flagPartId, longM, flagDepthM, context, {
-      count: 2,
-      markOut: ['Hinge along one long edge with tape.'],
-    });
-  // A board in two halves folds with its flags: each half carries its own.
-  const sides =
-    split === 1
-      ? [flag('side-flag', 'Side flag', lengthM)]
-      : [
-          flag('side-flag-first', 'Side flag, first half', joint),
-          flag('side-flag-second', 'Side flag, second half', lengthM - joint),
-        ];
-  const cover = (id: string, name: string, longM: number) =>
-    rectanglePiece(id, name, coverPartId, longM, boardWidthM, context, {
-      markOut: ['A notch of 10 mm in one short edge lets the tail out.'],
-    });
-  return [
-    ...bareBoards(board, layout, context),
-    ...(flags === 'sides' || flags === 'all' ? sides : []),
-    ...(flags === 'ends' || flags === 'all' ? [flag('end-flag', 'End flag', boardWidthM)] : []),
-    ...(coverPartId === null
-      ? []
-      : split === 1
-        ? [cover('back-cover', 'Back cover', lengthM)]
-        : [
-            cover('back-cover', 'Back cover, first half', joint),
-            cover('back-cover-second', 'Back cover, second half', lengthM - joint),
-          ]),
-  ];
 }
 
 export const facts = (

@@ -1,6 +1,7 @@
 import type { FormDefinition } from '../form';
 import { bulbsOnHand } from '../kit/lamps';
 
+import { assembleRing } from './assemble';
 import { drawRing } from './draw';
 import { mostSockets, ringLimits, ringProblems } from './limits';
 import { bulbRingParameters, type BulbRing } from './parameters';
@@ -28,4 +29,5 @@ export const bulbRing: FormDefinition<BulbRing> = {
   limits: ringLimits,
   resolve: resolveRing,
   draw: drawRing,
+  assemble: assembleRing,
 };

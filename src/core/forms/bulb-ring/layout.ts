@@ -11,7 +11,7 @@ const LEAST_RING_M = 0.15;
 
 /** Footprint of a socket nobody has chosen yet [typ: a batten holder for E27]. */
 const FOOTPRINT_M = 0.05;
-const SOCKET_HEIGHT_M = 0.04;
+export const SOCKET_HEIGHT_M = 0.04;
 /** Board past the cut line on each side that the square of stock keeps [docs/model/forms.md, 1]. */
 export const STOCK_MARGIN_M = 0.02;
 

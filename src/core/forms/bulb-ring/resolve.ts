@@ -1,4 +1,5 @@
-import { COVER_OFF_M, coveredMomentKgM } from '../kit/covers';
+import { coverDepthM, coveredMomentKgM } from '../kit/covers';
+import { BOARD_M } from '../kit/typical';
 import { piecesMassKg } from '../kit/mass';
 import { partOf } from '../kit/lookup';
 import { socketHolder } from '../kit/sockets';
@@ -81,7 +82,10 @@ export function resolveRing(ring: BulbRing, context: FormContext): ResolvedBuild
       built: {
         widthM: ring.outerDiameterM,
         heightM: ring.outerDiameterM,
-        depthM: layout.frontM + thickness + COVER_OFF_M,
+        depthM:
+          layout.frontM +
+          (thickness || BOARD_M) +
+          coverDepthM(partOf(context, ring.coverPartId, 'sheet')?.thicknessM),
       },
     },
     fittingsKg,

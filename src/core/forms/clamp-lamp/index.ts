@@ -1,4 +1,6 @@
 import type { FormDefinition } from '../form';
+import { assembleLamp } from './assemble';
+import { problems } from './layout';
 import { parameters, type ClampLamp } from './parameters';
 import { resolve } from './resolve';
 import { draw } from './draw';
@@ -15,8 +17,9 @@ export const clampLamp: FormDefinition<ClampLamp> = {
   parameters: parameters.schema,
   fields: parameters.fields,
   defaults: parameters.defaults,
-  problems: () => [],
+  problems,
   limits: () => ({}),
   resolve,
   draw,
+  assemble: assembleLamp,
 };

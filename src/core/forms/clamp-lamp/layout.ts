@@ -1,4 +1,8 @@
+import type { Problem } from '../../result';
+import { mm } from '../../quantity';
 import type { FormContext } from '../form';
+import { layerParts } from '../kit/lookup';
+import { GLOBE_M } from '../kit/typical';
 import { bulbsOf, type Seat } from '../kit/lamps';
 import { classOf } from '../../units/classes';
 import { type ClampLamp } from './parameters';
@@ -23,6 +27,39 @@ export const seats = (lamp: ClampLamp): Seat[] =>
     axis: [0, 0, 1] as const,
     group,
   }));
+
+/** Front of the foremost bulb's glass. */
+export const bulbsFrontM = (lamp: ClampLamp, context: FormContext): number =>
+  lamp.depthM * GLOW_SHARE + globeOf(lamp, context) / 2;
+
+const globeOf = (lamp: ClampLamp, context: FormContext): number =>
+  Math.max(...bulbsOf(lamp.groups, context).map((bulb) => bulb?.globeDiameterM ?? GLOBE_M));
+
+/** Half of what a globe has of room in the shade, straight to its wall, where its glow stands. */
+function roomM({ reflectorM, depthM }: ClampLamp): number {
+  const [neck, mouth] = [(NECK * reflectorM) / 2, reflectorM / 2];
+  const there = neck + (mouth - neck) * GLOW_SHARE;
+  return (there * depthM) / Math.hypot(depthM, mouth - neck);
+}
+
+export function problems(lamp: ClampLamp, context: FormContext): Problem[] {
+  const globe = globeOf(lamp, context);
+  const out = bulbsFrontM(lamp, context) - lamp.depthM;
+  const found: Problem[] = [];
+  if (globe / 2 > roomM(lamp))
+    found.push({
+      code: 'globe',
+      path: 'groups',
+      message: `A bulb of Ø ${mm(globe)} does not go into this shade: where it sits there is room for Ø ${mm(2 * roomM(lamp))}.`,
+    });
+  if (layerParts(lamp, context).length && lamp.standoffM < out)
+    found.push({
+      code: 'layer',
+      path: 'standoffM',
+      message: `The bulb stands ${mm(out)} out of the shade: a layer that near lies on its glass and scorches. Hold it farther off.`,
+    });
+  return found;
+}
 
 /** Estimated temperature of a layer over the mouth: all the lamp's heat through shade and layer. */
 export function layerC(lamp: ClampLamp, context: FormContext): number {

@@ -1,7 +1,7 @@
 import type { FormContext } from '../form';
 import { fact, completeBuild } from '../kit/build';
 import { layerOf, layerParts, partOf } from '../kit/lookup';
-import { notChosen, typicalLayers } from '../kit/findingWriters';
+import { notChosen, typicalLayers, stopsFor } from '../kit/findingWriters';
 import { exactMm } from '../../quantity';
 import { bulbLamps, bulbLoads, bulbMassKg, bulbNeeds, bulbsOf } from '../kit/lamps';
 import { holderFindings, holderOf, sharedHolderWatts } from '../kit/sockets';
@@ -12,10 +12,20 @@ import { addLayers, checkLamps, cutDiscs, step } from '../kit/steps';
 import { mouthMatter } from '../../light/mouth';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
 import { type ClampLamp } from './parameters';
-import { CORD_M, GLOW_SHARE, NECK, REFLECTOR, REFLECTOR_MIRROR, layerC, seats } from './layout';
+import {
+  CORD_M,
+  GLOW_SHARE,
+  NECK,
+  REFLECTOR,
+  REFLECTOR_MIRROR,
+  bulbsFrontM,
+  layerC,
+  problems,
+  seats,
+} from './layout';
 
 /** Clamp and arm behind the shade; a shade of 22 cm with both [typ; from memory]. */
-const CLAMP_M = 0.12;
+export const CLAMP_M = 0.12;
 const SHADE_KG = 0.4;
 /** Round the rim. */
 const PEGS = 6;
@@ -78,7 +88,11 @@ export function resolve(lamp: ClampLamp, context: FormContext): ResolvedBuild {
       findings: findingsOf(parts),
       apparent: { widthM: lamp.reflectorM, heightM: lamp.reflectorM, round: true },
       frontM: lamp.depthM + lamp.standoffM,
-      built: { widthM: lamp.reflectorM, heightM: lamp.reflectorM, depthM: lamp.depthM + CLAMP_M },
+      built: {
+        widthM: lamp.reflectorM,
+        heightM: lamp.reflectorM,
+        depthM: Math.max(lamp.depthM, bulbsFrontM(lamp, context)) + CLAMP_M,
+      },
       bought: shade
         ? [
             {
@@ -193,6 +207,7 @@ function factsOf({ lamp, context, mouthM2, disc }: Parts): ResolvedBuild['facts'
 
 function findingsOf({ lamp, context, shade, layers, misfit }: Parts): ResolvedBuild['findings'] {
   return [
+    ...stopsFor('clamp-lamp', problems(lamp, context), 'shade'),
     ...notChosen('clamp-lamp', [
       [
         'clamp lamp',

@@ -1,4 +1,5 @@
 import type { FormDefinition } from '../form';
+import { assembleBounce } from './assemble';
 import { parameters, type Bounce } from './parameters';
 import { LEAST_EDGE_M, problems } from './layout';
 import { resolve } from './resolve';
@@ -23,4 +24,5 @@ export const coveredBounce: FormDefinition<Bounce> = {
   }),
   resolve,
   draw,
+  assemble: assembleBounce,
 };

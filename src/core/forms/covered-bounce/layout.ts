@@ -1,5 +1,6 @@
 import type { FormContext } from '../form';
 import { mm } from '../../quantity';
+import { layerParts } from '../kit/lookup';
 import { tubeOf } from '../kit/tubes';
 import { TUBE_ACROSS_M, TUBE_LONG_M } from '../kit/typical';
 import type { Problem } from '../../result';
@@ -23,8 +24,26 @@ export function layout(bounce: Bounce, context: FormContext) {
 }
 
 export function problems(bounce: Bounce, context: FormContext): Problem[] {
-  const { longM } = layout(bounce, context);
+  const { longM, diameterM } = layout(bounce, context);
   const found: Problem[] = [];
+  if (bounce.standoffM < diameterM / 2)
+    found.push({
+      code: 'standoff',
+      path: 'standoffM',
+      message: `The middle of a tube of Ø ${mm(diameterM)} cannot lie ${mm(bounce.standoffM)} over the board: ${mm(diameterM / 2)} at least.`,
+    });
+  if (bounce.offsetM < diameterM / 2)
+    found.push({
+      code: 'edge',
+      path: 'offsetM',
+      message: `A tube of Ø ${mm(diameterM)} with its middle ${mm(bounce.offsetM)} in from the edge hangs over it: ${mm(diameterM / 2)} at least.`,
+    });
+  if (layerParts(bounce, context).length && bounce.drapeOutM < bounce.standoffM + diameterM / 2)
+    found.push({
+      code: 'drape',
+      path: 'drapeOutM',
+      message: `A drape ${mm(bounce.drapeOutM)} over the board lies on its tubes, which reach ${mm(bounce.standoffM + diameterM / 2)}: hold it farther off.`,
+    });
   if (bounce.offsetM >= bounce.heightM / 2 - LEAST_EDGE_M)
     found.push({
       code: 'offset',

@@ -17,10 +17,8 @@ import {
   screws,
   wiringSlots,
 } from '../kit/needs';
-import { clothPiece, rectanglePiece, stickPiece } from '../kit/pieces';
+import { clothPiece, stickPiece } from '../kit/pieces';
 import { boxCavity, wallOf } from '../kit/cavities';
-import { circle, labelled } from '../../drawing/shapes';
-import { THREADS } from '../../materials/fasteners';
 import { addLayers, checkLamps, cutBoard, markOut, step, sticks } from '../kit/steps';
 import {
   ballastCount,
@@ -39,6 +37,7 @@ import { GEAR_APART_M } from '../../electrics/leads';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
 import { type Bounce } from './parameters';
 import { layout, problems } from './layout';
+import { boardOf, CLIP_BOLT } from './pieces';
 import { FOAM_CORE_M, TUBE_KG } from '../kit/typical';
 
 /** Drape that is clipped behind the board, a side; the sewn edge of it. */
@@ -52,8 +51,7 @@ const CLIPS = 12;
 const RODS = 4;
 const INTO_ROD_M = 0.02;
 const SCREWS_A_BAR = 4;
-/** Bolts of the tube clips; the base of a tube holder [typ]. */
-const CLIP_BOLT = 'M4';
+/** The base of a tube holder [typ]. */
 const HOLDER_M = 0.004;
 /** What the two ends of a link of cord take [common practice]. */
 const STRIP_M = 0.03;
@@ -62,46 +60,6 @@ const BENDS_M = 0.9;
 
 /** A tube in a clip-on shade sends its light to one side [typ]. */
 const SHADED = { class: 'lambert' } as const;
-
-/** The white board with the holes of the clips that hold its tubes. */
-function boardOf(bounce: Bounce, longM: number, y: number, context: FormContext) {
-  // Every tube of a run by itself: a clip that spans a joint holds neither.
-  const tubeM = longM / bounce.linkRun;
-  const clipsAt = Array.from(
-    { length: bounce.linkRun },
-    (_, tube) => -longM / 2 + tube * tubeM,
-  ).flatMap((from) =>
-    Array.from(
-      { length: bounce.clips },
-      (_, k) => from + bounce.clipInM + ((tubeM - 2 * bounce.clipInM) * k) / (bounce.clips - 1),
-    ),
-  );
-  return rectanglePiece(
-    'white-board',
-    'White board',
-    bounce.boardPartId,
-    bounce.widthM,
-    bounce.heightM,
-    context,
-    {
-      count: bounce.sheets,
-      shapes: [-1, 1].flatMap((side) =>
-        clipsAt.map((x) =>
-          labelled(
-            circle(
-              x + bounce.widthM / 2,
-              bounce.heightM / 2 + side * y,
-              THREADS[CLIP_BOLT].clearanceM / 2,
-              'drill',
-            ),
-            `clip bolt ${CLIP_BOLT}, ${exactMm(THREADS[CLIP_BOLT].clearanceM)}`,
-          ),
-        ),
-      ),
-      markOut: [`Clips ${exactMm(bounce.clipInM)} from the tubes’ ends.`],
-    },
-  );
-}
 
 /** What is worked out once and told in several places. */
 function partsOf(bounce: Bounce, context: FormContext) {
@@ -165,7 +123,7 @@ type Parts = ReturnType<typeof partsOf>;
 
 export function resolve(bounce: Bounce, context: FormContext): ResolvedBuild {
   const parts = partsOf(bounce, context);
-  const { tube, diameterM, tubes, cordM, linkM, thickness, lamps } = parts;
+  const { layers, tube, diameterM, tubes, cordM, linkM, thickness, lamps } = parts;
   return completeBuild(
     {
       ...lamps,
@@ -193,7 +151,7 @@ export function resolve(bounce: Bounce, context: FormContext): ResolvedBuild {
       built: {
         widthM: bounce.widthM,
         heightM: bounce.heightM,
-        depthM: bounce.drapeOutM + thickness,
+        depthM: (layers.length ? bounce.drapeOutM : bounce.standoffM + diameterM / 2) + thickness,
       },
       folded: {
         widthM: bounce.widthM,

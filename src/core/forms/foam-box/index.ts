@@ -1,4 +1,5 @@
 import type { FormDefinition } from '../form';
+import { assembleBox } from './assemble';
 import { HOLE_EDGE_M, LEAST_DEPTH_M, boxProblems, layoutBox } from './layout';
 import { foamBoxParameters, migrations, type FoamBox } from './parameters';
 import { resolve } from './resolve';
@@ -30,4 +31,5 @@ export const foamBox: FormDefinition<FoamBox> = {
   },
   resolve,
   draw,
+  assemble: assembleBox,
 };

@@ -2,6 +2,8 @@ import type { FormContext } from '../form';
 import { mm } from '../../quantity';
 import { frustum, type Frustum } from '../kit/development';
 import { bulbsOf } from '../kit/lamps';
+import { layerParts } from '../kit/lookup';
+import { GLOBE_M } from '../kit/typical';
 import type { Problem } from '../../result';
 import type { FoamBox } from './parameters';
 
@@ -35,6 +37,10 @@ export function layoutBox(box: FoamBox): BoxLayout {
   };
 }
 
+/** Of the biggest bulb; a common one for none. */
+export const globeOf = (box: FoamBox, context: FormContext): number =>
+  Math.max(...bulbsOf(box.groups, context).map((bulb) => bulb?.globeDiameterM ?? GLOBE_M));
+
 export function boxProblems(box: FoamBox, context: FormContext): Problem[] {
   const { backWidthM, backHeightM } = layoutBox(box);
   const problems: Problem[] = [];
@@ -66,15 +72,25 @@ export function boxProblems(box: FoamBox, context: FormContext): Problem[] {
       path: 'holeDiameterM',
       message: `A hole of Ø ${mm(box.holeDiameterM)} does not fit a back of ${mm(backWidthM)} × ${mm(backHeightM)}: keep it under ${mm(Math.max(0, smallest - HOLE_EDGE_M))}.`,
     });
-  const globe = Math.max(
-    0,
-    ...bulbsOf(box.groups, context).map((bulb) => bulb?.globeDiameterM ?? 0),
-  );
+  const globe = globeOf(box, context);
   if (globe > Math.min(backWidthM, backHeightM, box.frontWidthM, box.frontHeightM))
     problems.push({
       code: 'globe',
       path: 'groups',
       message: `The bulb (Ø ${mm(globe)}) is wider than the box.`,
+    });
+  const apart = box.holeDiameterM / 2 / Math.max(1, box.groups.length - 1);
+  if (box.groups.length > 1 && globe > apart + 1e-9)
+    problems.push({
+      code: 'side-by-side',
+      path: 'groups',
+      message: `${box.groups.length} bulbs of Ø ${mm(globe)} do not stand side by side behind a hole of Ø ${mm(box.holeDiameterM)}: fewer, smaller ones, or a wider hole.`,
+    });
+  if (layerParts(box, context).length && box.lampInM + globe / 2 > layoutBox(box).depthM)
+    problems.push({
+      code: 'layer',
+      path: 'lampInM',
+      message: `The bulb would lie on the layer, ${mm(layoutBox(box).depthM)} before the back, and scorch it: set it farther back.`,
     });
   return problems;
 }

@@ -12,7 +12,7 @@ import { socketFindings, socketHolder } from '../kit/sockets';
 import { pyramidThings, sheetBurns, wallResistance } from '../kit/things';
 import { checkLamps, cutBoard, addLayers, markOut, step } from '../kit/steps';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
-import { boxProblems, layoutBox } from './layout';
+import { boxProblems, globeOf, layoutBox } from './layout';
 import { type FoamBox } from './parameters';
 import { seatsOf, directShare } from './rays';
 import { boxPieces } from './pieces';
@@ -101,7 +101,10 @@ export function resolve(box: FoamBox, context: FormContext): ResolvedBuild {
       built: {
         widthM: box.frontWidthM,
         heightM: box.frontHeightM,
-        depthM: layout.depthM + (sheet?.thicknessM ?? FOAM_CORE_M),
+        // A bulb may stand out of an open front.
+        depthM:
+          Math.max(layout.depthM, box.lampInM + globeOf(box, context) / 2) +
+          (sheet?.thicknessM ?? FOAM_CORE_M),
       },
       folded: {
         widthM: Math.max(box.frontWidthM, layout.topSlantM),

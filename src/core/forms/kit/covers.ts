@@ -6,6 +6,12 @@ import { step } from './steps';
 /** A cover stands so far off the back that cord and terminals lie under it, on stand-offs so far apart [common practice]. */
 export const COVER_OFF_M = 0.03;
 const APART_M = 0.35;
+/** A hard cover that is bought to its size [typ]. */
+export const COVER_SHEET_M = 0.002;
+
+/** From a board's back to the cover's own back. @param thicknessM  of the cover's sheet; 0 where none is chosen */
+export const coverDepthM = (thicknessM: number | undefined): number =>
+  COVER_OFF_M + (thicknessM || COVER_SHEET_M);
 
 /**
  * Σ mass · distance before the cover's back: boards lie on the stand-offs, what is fitted stands half-way to the

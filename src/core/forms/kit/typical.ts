@@ -6,6 +6,9 @@
 /** Board: 6 mm MDF or plywood; foam core. */
 export const BOARD_M = 0.006;
 export const FOAM_CORE_M = 0.005;
+/** Pipe and its wall. */
+export const PIPE_M = 0.02;
+export const PIPE_WALL_M = 0.002;
 /** Tape 10 mm wide with 60 diodes a metre. */
 export const TAPE_WIDTH_M = 0.01;
 export const LEDS_PER_M = 60;

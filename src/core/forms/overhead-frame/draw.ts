@@ -8,7 +8,7 @@ import { layoutFrame } from './layout';
 import type { Overhead } from './parameters';
 
 /** Hang points along both long sides. */
-function pointsOf({ widthM, heightM, hangPoints }: Overhead): XY[] {
+export function pointsOf({ widthM, heightM, hangPoints }: Overhead): XY[] {
   const pairs = Math.ceil(hangPoints / 2);
   return Array.from({ length: hangPoints }, (_, k): XY => {
     const column = Math.floor(k / 2);

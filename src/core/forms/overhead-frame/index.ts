@@ -1,5 +1,6 @@
 import type { FormDefinition } from '../form';
 import { tapeFill } from '../kit/tape';
+import { assembleFrame } from './assemble';
 import { draw } from './draw';
 import { layoutFrame } from './layout';
 import { overheadParameters, type Overhead } from './parameters';
@@ -26,4 +27,5 @@ export const overheadFrame: FormDefinition<Overhead> = {
   limits: () => ({}),
   resolve: resolveFrame,
   draw,
+  assemble: assembleFrame,
 };

@@ -31,7 +31,7 @@ import { findings } from './findings';
 import type { Support } from '../../build/supports';
 import { layoutFrame, type FrameLayout } from './layout';
 import type { Overhead } from './parameters';
-import { JUMPER_M, RUN_ENDS_M, TAPE_KG_PER_M, TAPE_WIDTH_M } from '../kit/typical';
+import { JUMPER_M, PIPE_M, RUN_ENDS_M, TAPE_KG_PER_M, TAPE_WIDTH_M } from '../kit/typical';
 
 /** A soldered joint with its sleeve, a pipe tee, bonds and shackles [typ; from memory]. */
 const JOINT_KG = 0.01;
@@ -92,6 +92,7 @@ type Parts = ReturnType<typeof partsOf>;
 export function resolveFrame(frame: Overhead, context: FormContext): ResolvedBuild {
   const parts = partsOf(frame, context);
   const { layout, rows, strip, layers, poles, extraKg, lamps } = parts;
+  const pipeM = partOf(context, frame.pipePartId, 'stick')?.diameterM ?? PIPE_M;
   const deep = Math.max(layers.length ? frame.clothDropM : 0, frame.skirtM, TAPE_WIDTH_M);
   return completeBuild(
     {
@@ -115,7 +116,12 @@ export function resolveFrame(frame: Overhead, context: FormContext): ResolvedBui
       supports: supportsOf(parts),
       frameworks: [layout.framework],
       parcels: clothParcel(frame, poles, context),
-      built: { widthM: frame.widthM, heightM: frame.heightM, depthM: deep },
+      // Over the outsides of its pipes; they lie half before and half behind the plane of the tape.
+      built: {
+        widthM: frame.widthM + pipeM,
+        heightM: frame.heightM + pipeM,
+        depthM: Math.max(deep, pipeM / 2) + pipeM / 2,
+      },
       apparent: { widthM: frame.widthM, heightM: frame.heightM },
       array: { spacingM: frame.rowPitchM, emitterWidthM: TAPE_WIDTH_M },
       frontM: layers.length ? frame.clothDropM : TAPE_WIDTH_M,

@@ -1,4 +1,5 @@
 import type { FormDefinition } from '../form';
+import { assembleStack } from './assemble';
 import { parameters, type Stack } from './parameters';
 import { panelOf, layout, problems } from './layout';
 import { resolve } from './resolve';
@@ -25,4 +26,5 @@ export const panelStack: FormDefinition<Stack> = {
   },
   resolve,
   draw,
+  assemble: assembleStack,
 };

@@ -38,7 +38,7 @@ const SPIGOT_BOLTS = 2;
 const SPIGOT_APART_M = 0.03;
 const SPIGOT_PLATE_M = 0.004;
 /** Of a small panel without a label [typ]. */
-const PANEL_DEEP_M = 0.04;
+export const PANEL_DEEP_M = 0.04;
 /** A panel's face before its bracket. */
 const FACE_M = 0.002;
 /** A collapsible box rolled up [typ; from memory]. */
@@ -165,7 +165,7 @@ export function resolve(stack: Stack, context: FormContext): ResolvedBuild {
           cordM: k ? LINK_M : stack.tailLengthM,
         })),
       },
-      pieces: [...piecesOf(parts), ...layerPieces(parts)],
+      pieces: [...bracketPieces(stack, parts, context), ...layerPieces(parts)],
       needs: needsOf(parts),
       steps: stepsOf(parts),
       facts: factsOf(parts),
@@ -176,7 +176,11 @@ export function resolve(stack: Stack, context: FormContext): ResolvedBuild {
         ...(parts.stack.boxShape === 'disc' ? { round: true as const } : {}),
       },
       frontM: stack.boxDepthM,
-      built: { widthM: across, heightM: across, depthM: stack.boxDepthM },
+      built: {
+        widthM: across,
+        heightM: across,
+        depthM: stack.boxDepthM + (panel?.depthM ?? PANEL_DEEP_M) + bracketM,
+      },
       // The rolled box lies on the panels, which stay on their bracket: it does not fold.
       folded: {
         widthM: Math.max(stack.boxM * FOLDED_SHARE, stackW + 2 * RIM_M),
@@ -214,7 +218,11 @@ const layerPieces = ({ stack, context }: Parts): ResolvedBuild['pieces'] =>
       : clothPiece(id, name, layer.id, across, across, { lit: true, markOut: words });
   });
 
-function piecesOf({ stack, context, places, stackW, stackH }: Parts): ResolvedBuild['pieces'] {
+export function bracketPieces(
+  stack: Stack,
+  { places, stackW, stackH }: Pick<ReturnType<typeof layout>, 'places' | 'stackW' | 'stackH'>,
+  context: FormContext,
+): ResolvedBuild['pieces'] {
   return stack.bracketPartId
     ? [
         rectanglePiece(

@@ -1,4 +1,5 @@
 import type { FormDefinition } from '../form';
+import { assembleSource } from './assemble';
 import { migrations, parameters, type Plain } from './parameters';
 import { resolve } from './resolve';
 import { draw } from './draw';
@@ -20,4 +21,5 @@ export const plainSource: FormDefinition<Plain> = {
   limits: () => ({}),
   resolve,
   draw,
+  assemble: assembleSource,
 };

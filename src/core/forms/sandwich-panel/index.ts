@@ -1,5 +1,6 @@
 import type { FormDefinition } from '../form';
 import { tapeFill } from '../kit/tape';
+import { assemblePanel } from './assemble';
 import { parameters, type Sandwich } from './parameters';
 import { layout, problems } from './layout';
 import { resolve } from './resolve';
@@ -31,4 +32,5 @@ export const sandwichPanel: FormDefinition<Sandwich> = {
   }),
   resolve,
   draw,
+  assemble: assemblePanel,
 };

@@ -25,6 +25,7 @@ import {
 import { tapeLayingFindings } from '../kit/tapeLayingFindings';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
 import { type Sandwich } from './parameters';
+import { SHEET_M } from './assemble';
 import { boltHoles, layout, problems } from './layout';
 import { filmsOf, sheetsOf } from './sheets';
 import { LEDS_PER_M, RUN_ENDS_M, TAPE_KG_PER_M } from '../kit/typical';
@@ -35,8 +36,6 @@ const TAPE_HIGH_M = 0.002;
 const OPAL_C = 85;
 /** Bare end that is soldered, a side. */
 const SOLDER_M = 0.02;
-/** Each of the two sheets. */
-const SHEET_M = 0.004;
 /** M5 × 40 with its nut, and one washer [typ; weighed tables, from memory]. */
 const BOLT_KG = 0.01;
 const WASHER_KG = 0.001;

@@ -1,5 +1,6 @@
 import type { FormDefinition } from '../form';
 import { stripOf, tapeFill } from '../kit/tape';
+import { assemblePan } from './assemble';
 import { layoutPan, panProblems } from './layout';
 import { stripPanParameters, type StripPan } from './parameters';
 import { resolve } from './resolve';
@@ -31,4 +32,5 @@ export const stripPan: FormDefinition<StripPan> = {
   }),
   resolve,
   draw,
+  assemble: assemblePan,
 };

@@ -46,8 +46,8 @@ import { panPieces } from './pieces';
 import { FOIL_WIDTH_M, JUMPER_M, RUN_ENDS_M, TAPE_KG_PER_M } from '../kit/typical';
 
 /** Wall of a pan, and of the clamp that sits on it [typ]. */
-const RIM_WALL_M = 0.001;
-const CLAMP_M = 0.004;
+export const RIM_WALL_M = 0.001;
+export const CLAMP_M = 0.004;
 /** Round the discs. */
 const CLIPS = 8;
 /** A baking pan of some 36 cm [typ; from memory]. */
@@ -115,12 +115,27 @@ export function resolve(pan: StripPan, context: FormContext): ResolvedBuild {
       apparent: { widthM: pan.diameterM, heightM: pan.diameterM, round: true },
       array: { spacingM: Infinity, emitterWidthM: pan.diameterM },
       frontM: height,
-      built: { widthM: pan.diameterM, heightM: pan.diameterM, depthM: height },
+      built: builtOf(parts),
     },
     fittingsKg(parts),
     context,
   );
 }
+
+/** Over the rim's outside, from its bottom to its last disc. */
+function builtOf({ pan, context, height }: Parts): ResolvedBuild['built'] {
+  const wall = wallM(pan, context);
+  const across = pan.diameterM + 2 * wall;
+  return { widthM: across, heightM: across, depthM: height + wall };
+}
+
+/** Of a bought pan, or of the board that base and rim are cut from. */
+export const wallM = ({ panPartId, boardPartId }: StripPan, context: FormContext): number =>
+  panPartId === null && boardPartId !== null
+    ? partOf(context, boardPartId, 'sheet')?.thicknessM || BOARD_M
+    : RIM_WALL_M;
+/** A board nobody has chosen yet. */
+export const BOARD_M = 0.003;
 
 function mouthOf({
   pan,

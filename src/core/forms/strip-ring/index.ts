@@ -1,5 +1,6 @@
 import type { FormDefinition } from '../form';
 import { tapeFill } from '../kit/tape';
+import { assembleStripRing } from './assemble';
 import { drawStripRing } from './draw';
 import { layoutStripRing, stripRingProblems } from './layout';
 import { stripRingParameters, type StripRing } from './parameters';
@@ -32,4 +33,5 @@ export const stripRing: FormDefinition<StripRing> = {
   }),
   resolve: resolveStripRing,
   draw: drawStripRing,
+  assemble: assembleStripRing,
 };

@@ -31,7 +31,7 @@ import type { StripRing } from './parameters';
 import { BOARD_M, JUMPER_M, RUN_ENDS_M, TAPE_KG_PER_M } from '../kit/typical';
 
 /** Height of a tape with its diodes, and the width of one diode [typ: 5050 and 2835 packages]. */
-const TAPE_HIGH_M = 0.003;
+export const TAPE_HIGH_M = 0.003;
 const DIODE_M = 0.005;
 /** A row shorter than a section of tape is none. */
 const LEAST_ROW_M = 0.05;
@@ -99,7 +99,7 @@ export function resolveStripRing(ring: StripRing, context: FormContext): Resolve
       built: {
         widthM: 2 * R,
         heightM: 2 * R + ring.tabM,
-        depthM: (board.thicknessM || BOARD_M) + TAPE_HIGH_M,
+        depthM: (board.thicknessM || BOARD_M) + (rows.rowsM.length ? TAPE_HIGH_M : 0),
       },
     },
     extraKg,
@@ -211,7 +211,11 @@ function rim(R: number, tabM: number): Shape {
   return outline(corners, [over, over, 0, 0, 0], 'cut');
 }
 
-function boardPiece(ring: StripRing, layout: StripRingLayout, context: FormContext): SheetPiece {
+export function boardPiece(
+  ring: StripRing,
+  layout: StripRingLayout,
+  context: FormContext,
+): SheetPiece {
   const [R, r, w] = [layout.outerRadiusM, layout.innerRadiusM, ring.tabM];
   return sheetPiece(
     {

@@ -1,5 +1,6 @@
 import type { FormDefinition } from '../form';
 import { tubeOf } from '../kit/tubes';
+import { assembleBank } from './assemble';
 import { parameters, type TubeBank } from './parameters';
 import { layout, problems } from './layout';
 import { resolve } from './resolve';
@@ -30,4 +31,5 @@ export const tubeBank: FormDefinition<TubeBank> = {
   }),
   resolve,
   draw,
+  assemble: assembleBank,
 };

@@ -1,7 +1,8 @@
 import type { FormContext } from '../form';
 import { mm } from '../../quantity';
+import { partOf } from '../kit/lookup';
 import { tubeOf } from '../kit/tubes';
-import { TUBE_ACROSS_M, TUBE_LONG_M } from '../kit/typical';
+import { BOARD_M, TUBE_ACROSS_M, TUBE_LONG_M } from '../kit/typical';
 import type { Problem } from '../../result';
 import { type TubeBank } from './parameters';
 
@@ -43,13 +44,19 @@ export const rowEnds = (
 
 export function problems(bank: TubeBank, context: FormContext): Problem[] {
   const { diameterM } = layout(bank, context);
-  return bank.pitchM < diameterM
-    ? [
-        {
-          code: 'tubes_overlap',
-          path: 'pitchM',
-          message: `Tubes of Ø ${mm(diameterM)} do not fit ${mm(bank.pitchM)} apart.`,
-        },
-      ]
-    : [];
+  const wallM = partOf(context, bank.boardPartId, 'sheet')?.thicknessM ?? BOARD_M;
+  const found: Problem[] = [];
+  if (bank.pitchM < diameterM)
+    found.push({
+      code: 'tubes_overlap',
+      path: 'pitchM',
+      message: `Tubes of Ø ${mm(diameterM)} do not fit ${mm(bank.pitchM)} apart.`,
+    });
+  if (bank.lipM > bank.standoffM && bank.edgeM < wallM)
+    found.push({
+      code: 'walls',
+      path: 'edgeM',
+      message: `Side walls ${mm(wallM)} thick stand where the tubes end: leave ${mm(wallM)} of edge at least.`,
+    });
+  return found;
 }

@@ -15,10 +15,6 @@ import {
   screws,
   wiringSlots,
 } from '../kit/needs';
-import { rectanglePiece } from '../kit/pieces';
-import { circle, labelled, segment, type XY } from '../../drawing/shapes';
-import { THREADS } from '../../materials/fasteners';
-import { exactMm } from '../../quantity';
 import type { UnitOf } from '../../units/unit';
 import { checkLamps, cutBoard, markOut, step } from '../kit/steps';
 import {
@@ -37,6 +33,7 @@ import { GEAR_APART_M } from '../../electrics/leads';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
 import { type TubeBank } from './parameters';
 import { layout, rowEnds, problems } from './layout';
+import { boardsOf, BRACKET_BOLT } from './pieces';
 import { BALLAST_KG, BOARD_M, TUBE_KG } from '../kit/typical';
 
 /** What the two ends of a link of cord take [common practice]. */
@@ -45,88 +42,10 @@ const STRIP_M = 0.03;
 const INTO_EDGE_M = 0.02;
 /** Four a wall. */
 const LIP_SCREWS = 16;
-/** Bolts of the bracket, and the plate they go through. */
-const BRACKET_BOLT = 'M6';
+/** The bracket's plate that its bolts go through. */
 const BRACKET_M = 0.004;
 /** Base of a tube clip or holder that its screws go through [typ]. */
 const CLIP_BASE_M = 0.004;
-/** Clips sit so far from a tube's ends, as a share of it. */
-const CLIP_IN = 0.2;
-const SCREW_PILOT_M = 0.002;
-
-/** The back with its bracket holes, every tube's line and the holes of its clips; the lip that stands on its edge. */
-function boardsOf(
-  bank: TubeBank,
-  { backWidthM: widthM, backHeightM: heightM, rowsM, longM, upright }: ReturnType<typeof layout>,
-  context: FormContext,
-) {
-  const thickness = partOf(context, bank.boardPartId, 'sheet')?.thicknessM ?? BOARD_M;
-  const wall = (id: string, name: string, lengthM: number, note: string) =>
-    rectanglePiece(id, name, bank.boardPartId, lengthM, bank.lipM, context, {
-      count: 2,
-      markOut: [note],
-    });
-  const onBack = ([x, y]: XY): XY => [x + widthM / 2, y + heightM / 2];
-  const lines = rowsM.map((across, k) => {
-    const [a, b] = rowEnds(upright, across, longM);
-    return labelled(segment(onBack(a), onBack(b), 'mark'), `tube line ${k + 1}`);
-  });
-  const bolt = THREADS[BRACKET_BOLT].clearanceM;
-  return [
-    rectanglePiece('back', 'Back', bank.boardPartId, widthM, heightM, context, {
-      shapes: [
-        ...(bank.bracket === 'yes'
-          ? [-1, 1].map((side) =>
-              labelled(
-                circle(widthM / 2 + side * widthM * 0.2, heightM / 2, bolt / 2, 'drill'),
-                `bracket bolt ${BRACKET_BOLT}, ${exactMm(bolt)}`,
-              ),
-            )
-          : []),
-        ...lines,
-        ...clipPlaces(bank, { rowsM, longM, upright }).map((at) => {
-          const [x, y] = onBack(at);
-          return labelled(circle(x, y, SCREW_PILOT_M / 2, 'drill'), 'tube clip, pilot 2 mm');
-        }),
-      ],
-      markOut: [
-        `Tube lines ${exactMm(bank.pitchM)} apart, the outer ones ${exactMm(bank.edgeM + bank.pitchM / 2)} from the edges beside them; clips a fifth of a tube from its ends.`,
-      ],
-    }),
-    ...(bank.lipM > 0
-      ? [
-          wall(
-            'long-wall',
-            'Long wall',
-            Math.max(widthM, heightM),
-            'Stands on the back, flush with its edge, over its whole length.',
-          ),
-          wall(
-            'short-wall',
-            'Short wall',
-            Math.min(widthM, heightM) - 2 * thickness,
-            'Stands between the long walls: shorter than the back by both their thicknesses.',
-          ),
-        ]
-      : []),
-  ];
-}
-
-/** Two clips a tube, each tube of a run by itself. */
-function clipPlaces(
-  bank: TubeBank,
-  { rowsM, longM, upright }: Pick<ReturnType<typeof layout>, 'rowsM' | 'longM' | 'upright'>,
-): XY[] {
-  const tubeM = longM / bank.linkRun;
-  return rowsM.flatMap((across) =>
-    Array.from({ length: bank.linkRun }, (_, k) => -longM / 2 + k * tubeM).flatMap((from) =>
-      [CLIP_IN, 1 - CLIP_IN].map((share): XY => {
-        const along = from + share * tubeM;
-        return upright ? [across, along] : [along, across];
-      }),
-    ),
-  );
-}
 
 /** What is worked out once and told in several places. */
 function partsOf(bank: TubeBank, context: FormContext) {

@@ -1,5 +1,6 @@
 import type { FormDefinition } from '../form';
 import { stripOf, tapeFill, tapeWidthOf } from '../kit/tape';
+import { assembleTube } from './assemble';
 import { parameters, type TubeLight } from './parameters';
 import { layout, problems } from './layout';
 import { resolve } from './resolve';
@@ -27,4 +28,5 @@ export const tubeLight: FormDefinition<TubeLight> = {
   }),
   resolve,
   draw,
+  assemble: assembleTube,
 };

@@ -1,5 +1,6 @@
 import type { FormContext } from '../form';
 import { mm } from '../../quantity';
+import { partOf } from '../kit/lookup';
 import { cutMarkOf, cutRows, stripOf, tapeWidthOf } from '../kit/tape';
 import type { Problem } from '../../result';
 import { type TubeLight } from './parameters';
@@ -13,6 +14,19 @@ export function layout(light: TubeLight, context: FormContext) {
     cutMarkOf(strip),
   );
   return { strip, strandM, rows };
+}
+
+/** Wall of a clear tube, and what a cap takes beyond its bore [typ; from memory]. */
+const WALL_M = 0.002;
+const RIM_M = 0.001;
+
+/** Across the outside: what is bought, as long as the bore that is drawn goes into it. */
+export function outsideM(light: TubeLight, context: FormContext): number {
+  const stock = partOf(context, light.tubePartId, 'stick');
+  return Math.max(
+    stock?.diameterM ?? light.insideDiameterM + 2 * WALL_M,
+    light.insideDiameterM + 2 * RIM_M,
+  );
 }
 
 export function problems(light: TubeLight, context: FormContext): Problem[] {

@@ -21,15 +21,14 @@ import { tapeLayingFindings } from '../kit/tapeLayingFindings';
 import { linedCavity, lineOf } from './cavity';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
 import { type TubeLight } from './parameters';
-import { layout, problems } from './layout';
+import { layout, outsideM, problems } from './layout';
 import { LEDS_PER_M, TAPE_KG_PER_M } from '../kit/typical';
 
 /** Dots are seen across nearly the whole bore. */
 const SEEN_SHARE = 0.9;
 /** Lead at both ends of a tube. */
 const ENDS_M = 0.2;
-/** Wall of a clear tube, and two caps [typ; from memory]. */
-const WALL_M = 0.002;
+/** Two caps [typ; from memory]. */
 const CAPS_KG = 0.03;
 /** A bore this near the one on the label is the same tube. */
 const SAME_BORE_M = 0.001;
@@ -65,7 +64,7 @@ export function resolve(light: TubeLight, context: FormContext): ResolvedBuild {
   const parts = partsOf(light, context);
   const { strip, rows, lamps } = parts;
   const tubeStock = partOf(context, light.tubePartId, 'stick');
-  const outsideM = tubeStock?.diameterM ?? light.insideDiameterM + 2 * WALL_M;
+  const acrossM = outsideM(light, context);
   return completeBuild(
     {
       ...lamps,
@@ -87,7 +86,7 @@ export function resolve(light: TubeLight, context: FormContext): ResolvedBuild {
       apparent: { widthM: light.insideDiameterM, heightM: light.tubeLengthM },
       array: { spacingM: Infinity, emitterWidthM: light.insideDiameterM },
       frontM: light.insideDiameterM,
-      built: { widthM: outsideM, heightM: light.tubeLengthM, depthM: outsideM },
+      built: { widthM: acrossM, heightM: light.tubeLengthM, depthM: acrossM },
       bought: tubeStock
         ? [
             {

@@ -1,4 +1,5 @@
 import type { FormDefinition } from '../form';
+import { assembleWorkLight } from './assemble';
 import { migrations, parameters, type WorkLight } from './parameters';
 import { resolve } from './resolve';
 import { draw } from './draw';
@@ -20,4 +21,5 @@ export const workLight: FormDefinition<WorkLight> = {
   limits: () => ({}),
   resolve,
   draw,
+  assemble: assembleWorkLight,
 };

@@ -35,9 +35,9 @@ import { MOST_BOUNCE_M, type WorkLight } from './parameters';
 import { lampOf, doorsOf } from './layout';
 
 /** Guard round the glass and leaves folded on it. */
-const GUARD_M = 0.02;
+export const GUARD_M = 0.02;
 /** A halogen work light of 400 W without a label; eight hinges with their bolts [typ; from memory]. */
-const LAMP_DEPTH_M = 0.12;
+export const LAMP_DEPTH_M = 0.12;
 const LAMP_KG = 1.2;
 const HINGES_KG = 0.25;
 

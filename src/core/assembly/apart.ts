@@ -1,0 +1,23 @@
+import { plus, scaled, type Vector } from '../light/vector';
+import type { Body } from './body';
+import { boxAround, measure } from './distance';
+
+/** One space between things that are taken apart, as a share of the light's own size. */
+const SPACE = 0.16;
+
+/** How far one space is, metres. */
+export function spaceM(bodies: readonly Body[]): number {
+  const boxes = bodies.filter(({ outside }) => !outside).map((body) => measure(body).box);
+  const { low, high } = boxAround(boxes.flatMap((box) => [box.low, box.high]));
+  return boxes.length ? SPACE * Math.hypot(...[0, 1, 2].map((k) => high[k]! - low[k]!)) : 0;
+}
+
+/** The same bodies, moved so far apart: 0 as they are mounted, 1 fully. */
+export function takenApart(bodies: readonly Body[], share: number): Body[] {
+  const space = spaceM(bodies) * share;
+  const moved = (pose: Body['pose'], away: Vector) => ({
+    ...pose,
+    at: plus(pose.at, scaled(away, space)),
+  });
+  return bodies.map((body) => ({ ...body, pose: moved(body.pose, body.away) }));
+}

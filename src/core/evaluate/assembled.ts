@@ -1,0 +1,77 @@
+import { assembleAll } from '../accessories/attach';
+import type { Body } from '../assembly/body';
+import type { Standing } from '../assembly/inked';
+import { inkedView } from '../assembly/inked';
+import { FROM_BEHIND, FROM_THE_RIGHT, type Eye } from '../assembly/eye';
+import { takenApart } from '../assembly/apart';
+import type { Step } from '../build/step';
+import type { Build, Production } from '../document/production';
+import type { View } from '../drawing/drawing';
+import { findBuild, resolveScene, sceneOf } from './context';
+
+/** A light as it is put together, with the place of each thing's step in the order of making. */
+export interface Assembled {
+  bodies: Body[];
+  steps: readonly Step[];
+  /** index of the step that puts each body in; of the first that works on its piece where it lies there from then on */
+  putIn: number[];
+}
+
+/** Things of no step of the plan are there from the beginning. */
+function putInAt({ step, piece }: Body, steps: readonly Step[]): number {
+  const own = step === null ? -1 : steps.findIndex(({ id }) => id === step);
+  if (own >= 0) return own;
+  return Math.max(
+    0,
+    steps.findIndex(({ pieces }) => piece !== null && pieces.includes(piece)),
+  );
+}
+
+/** Every piece and bought thing of a build in its place; null when the build cannot be worked out. */
+export function assembledOf(document: Production, build: Build): Assembled | null {
+  const scene = sceneOf(document, build);
+  const found = resolveScene(scene);
+  if (!found) return null;
+  const { form, parameters, carried, resolved } = found;
+  const bodies = assembleAll(form.assemble(parameters, scene.context), carried, scene.context);
+  const { steps } = resolved;
+  return { bodies, steps, putIn: bodies.map((body) => putInAt(body, steps)) };
+}
+
+/** How a body stands at a step: what that step puts in or works on is being done now. */
+export const standingAt = (
+  { bodies, steps, putIn }: Assembled,
+  stepId: string,
+): ((body: Body) => Standing) => {
+  const at = steps.findIndex(({ id }) => id === stepId);
+  const own = new Set(steps[at]?.pieces);
+  const known = new Map(bodies.map((body, k) => [body.id, putIn[k]!]));
+  return ({ id, piece }) => {
+    const since = known.get(id) ?? 0;
+    if (since === at || (piece !== null && own.has(piece))) return 'now';
+    return since < at ? 'mounted' : 'to come';
+  };
+};
+
+/** Pictures that go into the pack: put together, from behind, and taken apart. */
+export function assemblyViews({ bodies }: Assembled): View[] {
+  const near = bodies.filter(({ id }) => !/rope/.test(id));
+  return [
+    inkedView(near, FROM_THE_RIGHT, { id: 'assembled', title: 'Put together, from the front' }),
+    inkedView(takenApart(near, 1), FROM_THE_RIGHT, { id: 'apart', title: 'Taken apart' }),
+    inkedView(near, FROM_BEHIND, { id: 'assembled-behind', title: 'Put together, from behind' }),
+  ];
+}
+
+/** How it stands at a step, from where what is done then is seen best. */
+export function stepView(document: Production, buildId: string, stepId: string): View | null {
+  const build = findBuild(document, buildId);
+  const found = build && assembledOf(document, build);
+  if (!found) return null;
+  const standing = standingAt(found, stepId);
+  const now = found.bodies.filter((body) => standing(body) === 'now');
+  const eye: Eye =
+    now.length && now.every(({ away }) => away[2] < 0) ? FROM_BEHIND : FROM_THE_RIGHT;
+  const shown = found.bodies.filter((body) => !body.outside || standing(body) !== 'to come');
+  return inkedView(shown, eye, { id: 'assembled', title: 'As it stands now' }, standing);
+}
