@@ -67,30 +67,31 @@ const facesUs = (points: readonly Vector[], [a, b, c]: readonly [number, number,
   return (bx - ax) * (cy - ay) - (by - ay) * (cx - ax) > 1e-12;
 };
 
+const TOWARDS = 1;
+const AWAY = 2;
+
 /** Inked edges of faces that look this way, and those where a face that does meets one that does not. */
 function seenEdges(
   points: readonly Vector[],
   triangles: Turned['triangles'],
   inked: Turned['edges'],
 ): Turned['edges'] {
-  const sides = new Map<
-    string,
-    { towards: number; away: number; edge: readonly [number, number] }
-  >();
-  const key = (a: number, b: number) => (a < b ? `${a} ${b}` : `${b} ${a}`);
+  const count = points.length;
+  const key = (a: number, b: number) => (a < b ? a * count + b : b * count + a);
+  const sides = new Map<number, number>();
   for (const triangle of triangles) {
-    const towards = facesUs(points, triangle);
-    triangle.forEach((from, k) => {
-      const to = triangle[(k + 1) % 3]!;
-      const known = sides.get(key(from, to)) ?? { towards: 0, away: 0, edge: [from, to] as const };
-      known[towards ? 'towards' : 'away']++;
-      sides.set(key(from, to), known);
-    });
+    const side = facesUs(points, triangle) ? TOWARDS : AWAY;
+    for (let k = 0; k < 3; k++) {
+      const own = key(triangle[k]!, triangle[(k + 1) % 3]!);
+      sides.set(own, (sides.get(own) ?? 0) | side);
+    }
   }
   const always = new Set(inked.map(([a, b]) => key(a, b)));
-  return [...sides].flatMap(([name, { towards, away, edge }]) =>
-    towards > 0 && (away > 0 || always.has(name)) ? [edge] : [],
-  );
+  const edges: (readonly [number, number])[] = [];
+  for (const [own, side] of sides)
+    if (side === (TOWARDS | AWAY) || (side === TOWARDS && always.has(own)))
+      edges.push([Math.floor(own / count), own % count]);
+  return edges;
 }
 
 interface Grain {
@@ -208,7 +209,11 @@ function chained(runs: readonly (readonly [XY, XY])[]): XY[][] {
   const key = ([x, y]: XY) => `${Math.round(x * 1e5)} ${Math.round(y * 1e5)}`;
   const ends = new Map<string, number[]>();
   runs.forEach(([a, b], k) => {
-    for (const end of [a, b]) ends.set(key(end), [...(ends.get(key(end)) ?? []), k]);
+    for (const end of [a, b]) {
+      const known = ends.get(key(end));
+      if (known) known.push(k);
+      else ends.set(key(end), [k]);
+    }
   });
   const used = new Set<number>();
   const next = (end: XY): XY | null => {

@@ -53,11 +53,15 @@ export const standingAt = (
   };
 };
 
+/** Put together, from the front. */
+export const cornerView = (bodies: readonly Body[]): View =>
+  inkedView(bodies, FROM_THE_RIGHT, { id: 'assembled', title: 'Put together, from the front' });
+
 /** Pictures that go into the pack: put together, from behind, and taken apart. */
 export function assemblyViews({ bodies }: Assembled): View[] {
   const near = bodies.filter(({ id }) => !/rope/.test(id));
   return [
-    inkedView(near, FROM_THE_RIGHT, { id: 'assembled', title: 'Put together, from the front' }),
+    cornerView(near),
     inkedView(takenApart(near, 1), FROM_THE_RIGHT, { id: 'apart', title: 'Taken apart' }),
     inkedView(near, FROM_BEHIND, { id: 'assembled-behind', title: 'Put together, from behind' }),
   ];

@@ -3,6 +3,8 @@ import type { View } from '../drawing/drawing';
 import { FORMS } from '../forms';
 import { madeFor } from '../location/use';
 import type { FormDefinition, Gallery } from '../forms/form';
+import { cornerView } from './assembled';
+import { sceneOf } from './context';
 import { Derivations } from './derive';
 import { begunBuild, starterParameters } from './starter';
 
@@ -16,6 +18,8 @@ export interface GalleryEntry extends Gallery {
   /** parts and sizes it starts with */
   parameters: Build['parameters'];
   view: View;
+  /** put together, seen from the corner */
+  assembled: View;
   softnessDeg: number;
   /** ± over the coverage */
   evennessStops: number;
@@ -58,6 +62,7 @@ export function galleryEntry(
     summary: form.summary,
     parameters,
     view: { ...drawing.views[0]!, dimensions: [], handles: [] },
+    assembled: cornerView(form.assemble(parameters, sceneOf(alone, build).context)),
     softnessDeg: light.angleDeg,
     evennessStops: light.evenness.plusMinusStops,
     marginStops,

@@ -1,4 +1,5 @@
 import { shotOf } from '@/core/document/blank';
+import { assembledOf, assemblyViews } from '@/core/evaluate/assembled';
 import type { Readout } from '@/core/evaluate/readout';
 import type { SheetPiece } from '@/core/build/pieces';
 import type { View } from '@/core/drawing/drawing';
@@ -35,6 +36,8 @@ export function drawBuildPack(pack: Pack): void {
   const contentsAt = cover(pack);
   const [, ...others] = pack.readouts.drawing.views.filter(({ id }) => id !== 'wiring');
   viewsTwoAPage(pack, 'Drawings', others);
+  const assembled = assembledOf(pack.document, pack.build);
+  if (assembled) viewsTwoAPage(pack, 'How it goes together', assemblyViews(assembled));
   marks(pack);
   pieceDrawings(pack);
   layouts(pack);

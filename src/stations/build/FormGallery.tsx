@@ -105,7 +105,8 @@ function Card({ entry, use, current, action, onPick }: CardProps) {
       data-form={entry.formId}
       className={`flex flex-col border bg-raised p-3 ${current ? 'border-brass' : 'border-line'}`}
     >
-      <div className="h-28" aria-hidden>
+      {/* Its face, and how it stands in the room. */}
+      <div className="grid h-28 grid-cols-2 gap-2" aria-hidden>
         <ViewDrawing
           view={entry.view}
           mostLetter={0}
@@ -114,6 +115,7 @@ function Card({ entry, use, current, action, onPick }: CardProps) {
           {...QUIET_VIEW}
           glowOf={entry.marginStops === null ? undefined : fullyUp}
         />
+        <ViewDrawing view={entry.assembled} mostLetter={0} lengthText={() => ''} {...QUIET_VIEW} />
       </div>
       <h3 className="mt-2 text-lg">{entry.name}</h3>
       <p className="min-h-[40px] text-[13px] text-ink-soft">{entry.reach}</p>

@@ -27,6 +27,7 @@ const TOKENS: Record<keyof Inks, string> = {
   brass: '--brass',
   wash: '--brass-wash',
   glass: '--glass',
+  tape: '--tape',
 };
 
 function inksOf(element: Element): Inks {

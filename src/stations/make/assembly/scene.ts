@@ -17,6 +17,7 @@ import {
 } from 'three';
 import { viewAxes, type Eye } from '@/core/assembly/eye';
 import type { Standing } from '@/core/assembly/inked';
+import type { Matter } from '@/core/assembly/body';
 import type { Model } from '@/core/assembly/model';
 
 /** Inks of the page, as CSS colours. */
@@ -27,10 +28,13 @@ export interface Inks {
   brass: string;
   wash: string;
   glass: string;
+  tape: string;
 }
 
 /** Numbers a shader tells bodies apart by. */
 const STANDS: Record<Standing, number> = { mounted: 0, now: 1, 'to come': 2 };
+/** What glows wears the colour of glass or tape. */
+const TINTS: Partial<Record<Matter, number>> = { lamp: 1, tape: 2 };
 /** Outlines are so many points wide; the picture leaves so much room round itself. */
 const OUTLINE_PX = 1.15;
 const ROOM = 1.06;
@@ -56,13 +60,14 @@ const FACE = {
       gl_Position = projectionMatrix * at;
     }`,
   fragmentShader: /* glsl */ `
-    uniform vec3 sheet; uniform vec3 wash; uniform vec3 glass; uniform vec3 ink;
+    uniform vec3 sheet; uniform vec3 wash; uniform vec3 glass; uniform vec3 tape; uniform vec3 ink;
     varying float vStands; varying float vLamp; varying vec3 vAt;
     void main() {
       if (vStands > 1.5) discard;
       vec3 normal = normalize(cross(dFdx(vAt), dFdy(vAt)));
       float turned = 1.0 - abs(dot(normal, normalize(vec3(0.35, 0.55, 0.76))));
-      vec3 paper = vStands > 0.5 ? wash : mix(sheet, glass, vLamp);
+      vec3 own = vLamp > 1.5 ? mix(sheet, tape, 0.55) : mix(sheet, glass, vLamp);
+      vec3 paper = vStands > 0.5 ? wash : own;
       gl_FragColor = vec4(mix(paper, ink, 0.13 * turned), 1.0);
     }`,
 };
@@ -128,16 +133,14 @@ export class AssemblyScene {
       apart: { value: 0 },
       pixel: { value: [0, 0] },
       ...Object.fromEntries(
-        ['ink', 'soft', 'sheet', 'brass', 'wash', 'glass'].map((name) => [
+        ['ink', 'soft', 'sheet', 'brass', 'wash', 'glass', 'tape'].map((name) => [
           name,
           { value: new Color() },
         ]),
       ),
     };
     this.stands = new BufferAttribute(new Float32Array(model.body.length), 1);
-    const lamp = Float32Array.from(model.body, (at) =>
-      model.bodies[at]!.matter === 'lamp' ? 1 : 0,
-    );
+    const lamp = Float32Array.from(model.body, (at) => TINTS[model.bodies[at]!.matter] ?? 0);
     for (const [own, index] of [
       [this.geometry, model.triangles],
       [this.lines, model.edges],
