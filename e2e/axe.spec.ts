@@ -95,6 +95,9 @@ const WALKS: Record<string, (page: Page, ferry: string, seen: Look) => Promise<v
   },
   'the sheets of Make': async (page, ferry, seen) => {
     await visit(page, `/p/${ferry}/make?build=lens-ring`);
+    await page.getByRole('tab', { name: 'How it goes together' }).click();
+    await expect(page.locator('canvas[data-drawn]')).toBeVisible();
+    await seen('How it goes together', SHEET);
     await sheets(page, ['All steps', 'Find the fault', 'Log', 'Now'], seen);
     await page.getByRole('button', { name: 'Workshop' }).click();
     await seen('workshop', SHEET);

@@ -120,3 +120,48 @@ test('several copies: a box each, each with its own gates', async ({ page, ferry
   await first.getByRole('checkbox', { name: /copy 2$/ }).check();
   await expect(first).toHaveAttribute('data-state', 'done');
 });
+
+test('the light in three dimensions: turned by keys and hand, taken apart, step by step', async ({
+  page,
+  ferry,
+}) => {
+  await visit(page, `/p/${ferry}/make?build=clerk-ring`);
+  await page.getByRole('tab', { name: 'How it goes together' }).click();
+  await expect(page.locator('[data-assembly=ready]')).toBeVisible();
+  const picture = page.getByRole('application', {
+    name: /^Clerk ring in three dimensions, 43 things/,
+  });
+  const seenFrom = async () => Number((await picture.getAttribute('data-drawn'))!.split(' ')[0]);
+  await expect(picture).toHaveAttribute('data-drawn', '36 24');
+  const [before] = [await picture.screenshot()];
+  await picture.focus();
+  await page.keyboard.press('ArrowLeft');
+  await expect(picture).toHaveAttribute('data-drawn', '43 24');
+  expect(before.equals(await picture.screenshot())).toBe(false);
+  const box = (await picture.boundingBox())!;
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width / 2 - 60, box.y + box.height / 2, { steps: 3 });
+  await page.mouse.up();
+  await expect.poll(seenFrom).toBeGreaterThan(60);
+  await page.getByRole('button', { name: 'the front' }).click();
+  await expect(picture).toHaveAttribute('data-drawn', '0 0');
+
+  await page.getByRole('slider', { name: /^Taken apart/ }).focus();
+  await page.keyboard.press('End');
+  await expect(page.getByText('100 %')).toBeVisible();
+  const all = page.getByRole('list', { name: 'All of it' });
+  await expect(all.getByText('Socket')).toBeVisible();
+  // Backwards from the finished light to the step that screws the sockets down.
+  const back = page.getByRole('button', { name: 'The step before' });
+  const steps = await page.locator('[data-assembly-step]').count();
+  expect(steps).toBe(1);
+  for (let left = 17; left > 0; left--) {
+    await back.click();
+    await expect(page.locator(`[data-assembly-step="${left - 1}"]`)).toBeVisible();
+    if (await page.getByRole('heading', { name: 'Screw the sockets down' }).isVisible()) break;
+  }
+  const now = page.getByRole('list', { name: 'Put in or worked on now' });
+  await expect(now).toContainText('Socket × 16');
+  await expect(page.getByRole('application', { name: /16 of them put in now/ })).toBeVisible();
+});

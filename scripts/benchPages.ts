@@ -30,6 +30,11 @@ export async function benchPages(
     50,
   );
   await context.close();
+  const light = await browser.newContext(options);
+  const { firstMs, frames: turning } = await turned(await light.newPage(), 'deck-sky');
+  note('light in three dimensions: first picture after the tab', firstMs, 'ms', 400);
+  note('turning it: frame to frame, 95th percentile', quantile(turning, 0.95), 'ms', 16);
+  await light.close();
   for (const loaded of [false, true]) {
     const other = loaded ? spawn(process.execPath, ['-e', 'for (;;);']) : null;
     const context = await browser.newContext(options);
@@ -82,6 +87,44 @@ async function ticks(page: Page): Promise<number[]> {
     if (k >= 4) times.push(took as number);
   }
   return times;
+}
+
+/** From the tab's press to the first picture in three dimensions, and from frame to frame while it is turned; ms. */
+async function turned(page: Page, build: string) {
+  await page.goto(`/p/night-ferry/make?build=${build}`);
+  await page.locator('body[data-keys=heard][data-station=listening]:not([data-awaits])').waitFor();
+  // The workers are warm, as they are once a station has been open for a moment.
+  await page.waitForTimeout(3000);
+  // As text: the compiler's own helpers for named functions do not exist in the page.
+  const firstMs = await page.evaluate(
+    `new Promise((done) => {
+      const begun = performance.now();
+      const tab = [...document.querySelectorAll('[role=tab]')].find((each) => each.textContent === 'How it goes together');
+      tab.dispatchEvent(new MouseEvent('mousedown', { bubbles: true, button: 0 }));
+      (function look() {
+        if (document.querySelector('canvas[data-drawn]')) done(performance.now() - begun);
+        else requestAnimationFrame(look);
+      })();
+    })`,
+  );
+  const frames = await page.evaluate(
+    `new Promise((done) => {
+      const canvas = document.querySelector('canvas');
+      const times = [];
+      let at = performance.now();
+      (function turn(left) {
+        canvas.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowLeft', bubbles: true }));
+        requestAnimationFrame(() => {
+          const now = performance.now();
+          times.push(now - at);
+          at = now;
+          if (left > 0) turn(left - 1);
+          else done(times.slice(5));
+        });
+      })(100);
+    })`,
+  );
+  return { firstMs: firstMs as number, frames: frames as number[] };
 }
 
 /** Script time of each drag move to its paint, and the time from one frame to the next meanwhile; ms. */

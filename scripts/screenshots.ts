@@ -74,6 +74,15 @@ const PICTURES: Picture[] = [
   },
   { name: 'make', route: '/p/night-ferry/make?build=lens-ring' },
   {
+    name: 'together',
+    route: '/p/night-ferry/make?build=clerk-pan',
+    before: async (page) => {
+      await turnTo(/^How it goes together/)(page);
+      await page.locator('canvas[data-drawn]').waitFor();
+      await page.getByRole('slider', { name: /^Taken apart/ }).fill('0.6');
+    },
+  },
+  {
     name: 'glow',
     route: '/p/night-ferry/glow?build=clerk-pan',
     before: async (page) => {
@@ -99,14 +108,6 @@ const PICTURES: Picture[] = [
     },
   },
   { name: 'cut', route: '/p/night-ferry/cut?build=sky-bank', before: planned },
-  {
-    name: 'working',
-    route: '/p/night-ferry/build?build=clerk-pan',
-    before: async (page) => {
-      await page.locator('[data-rung=light]').click();
-      await page.getByText('a tenth more').first().waitFor();
-    },
-  },
   { name: 'verdict', route: '/p/night-ferry/verdict?build=clerk-ring' },
   { name: 'phone', route: '/p/night-ferry/build?build=clerk-ring', width: 390 },
 ];

@@ -14,6 +14,7 @@ const ALLOWED = new Set([
   'zod/v4/locales/en.js',
   'immer',
   'colorjs.io/fn',
+  'earcut',
 ]);
 
 const sources = (folder: string): string[] =>

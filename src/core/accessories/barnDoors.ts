@@ -5,6 +5,7 @@ import type { FormContext } from '../forms/form';
 import { partOf } from '../forms/kit/lookup';
 import { piecesMassKg } from '../forms/kit/mass';
 import { knob, measure, view, type XY } from '../drawing/shapes';
+import { minus, plus, scaled, type Vector } from '../light/vector';
 import {
   doorFacts,
   doorFindings,
@@ -36,6 +37,8 @@ const RIM_M = 0.001;
 const rimOf = ({ pieces }: ResolvedBuild): number =>
   pieces.find((piece) => piece.kind === 'sheet')?.thicknessM || RIM_M;
 
+const SHARES = Array.from({ length: 12 }, (_, k) => k / 12);
+
 /** Leaves by their hinges in the plane of the front, which clips hold where the light lies farther back. */
 function assemble(
   doors: BarnDoors,
@@ -56,7 +59,14 @@ function assemble(
     [w / 2, at * doors.sideHingeM],
     [-w / 2, at * doors.sideHingeM],
   ]);
-  const z = seatPlane(on, hinges, frontPlaneM(base));
+  // Open, they must clear what stands beside the front as well.
+  const open = doorPlates(doors, w, h, 0).flatMap(({ points }) =>
+    points.flatMap((from, k): Vector[] => {
+      const to = points[(k + 1) % points.length]!;
+      return SHARES.map((share) => plus(from, scaled(minus(to, from), share)));
+    }),
+  );
+  const z = seatPlane(on, [...hinges, ...open], frontPlaneM(base));
   const thicknessM = partOf(context, doors.boardPartId, 'sheet')?.thicknessM ?? 0;
   return [
     ...leafBodies(doors, doorPlates(doors, w, h, z), thicknessM),

@@ -12,11 +12,18 @@ const HAIR_M = 2e-5;
 const BACKWARDS: Vector = [0, 0, -1];
 const FORWARDS: Vector = [0, 0, 1];
 
-/** Plane in which a thing sits that is set on a front at some places: the front itself, or what stands out of it there. */
-export function seatPlane(on: readonly Measure[], places: readonly XY[], frontM: number): number {
+/**
+ * Plane in which a thing sits that is set on a front: the front itself, or farther out where something stands in its way.
+ * @param places  of its back, with how far each lies before that plane
+ */
+export function seatPlane(
+  on: readonly Measure[],
+  places: readonly (XY | Vector)[],
+  frontM: number,
+): number {
   const met = nearestMet(
     on,
-    places.map(([x, y]): Vector => [x, y, frontM + FAR_M]),
+    places.map(([x, y, beforeM = 0]): Vector => [x, y, frontM + FAR_M + beforeM]),
     BACKWARDS,
   );
   return met === null ? frontM : Math.max(frontM, frontM + FAR_M - met + HAIR_M);

@@ -195,7 +195,7 @@ function stepsOf({ points, plate }: Parts): Attachment['steps'] {
 const SPREAD = 0.7;
 const TRIES = 24;
 /** Places a side at which a plate is laid on what lies there. */
-const FINE = 25;
+const FINE = 13;
 
 function assemble(
   mount: Mount,
@@ -216,7 +216,7 @@ function assemble(
     const downwards = Array.from({ length: TRIES }, (_, at) => (at * lowM) / TRIES);
     const y =
       downwards.find((each) => liesFlat(bears, [x, each], size)) ??
-      downwards.find((each) => backPlane(bears, [x, each], size, FINE) !== null);
+      downwards.find((each) => backPlane(bears, [x, each], size) !== null);
     const back = y === undefined ? null : backPlane(bears, [x, y], size, FINE);
     if (y === undefined || back === null) return [];
     const plateBackM = back - (plate.thicknessM || BOARD_M);

@@ -219,9 +219,9 @@ const factsOf = ({ stand, across }: Parts): Attachment['facts'] => [
 const UPWARDS: Vector = [0, 1, 0];
 const BELOW_M = 5;
 /** Depths at which the light is tried on its top piece; places along it and across it, as shares. */
-const TRIES = 24;
-const ALONG = Array.from({ length: 25 }, (_, k) => k / 12 - 1);
-const ACROSS = Array.from({ length: 13 }, (_, k) => k / 6 - 1);
+const TRIES = 12;
+const ALONG = Array.from({ length: 13 }, (_, k) => k / 6 - 1);
+const ACROSS = Array.from({ length: 9 }, (_, k) => k / 4 - 1);
 const HAIR_M = 2e-5;
 
 /** The light stands on the top cross piece, as far back as it can. */

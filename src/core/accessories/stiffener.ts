@@ -53,14 +53,30 @@ function partsOf(given: Stiffener, base: ResolvedBuild, context: FormContext) {
       : widthM;
   const long = Math.max(LEAST_M, roomM - 2 * inM);
   const pieces = [stickPiece('stiffener', 'Stiffener', stickPartId, long, bars)];
+  const holeM = Math.max(
+    0,
+    ...base.pieces.map((piece) => (piece.kind === 'sheet' ? (piece.hole?.r ?? 0) : 0)),
+  );
   const crowded = bars > 1 && spread / (bars - 1) < acrossM;
-  return { acrossM, crowded, stickPartId, bars, direction, widthM, heightM, long, pieces, at };
+  return {
+    holeM,
+    acrossM,
+    crowded,
+    stickPartId,
+    bars,
+    direction,
+    widthM,
+    heightM,
+    long,
+    pieces,
+    at,
+  };
 }
 type Parts = ReturnType<typeof partsOf>;
 
 function attach(given: Stiffener, base: ResolvedBuild, context: FormContext): Attachment {
   const parts = partsOf(given, base, context);
-  const { stickPartId, acrossM, crowded, bars, long, pieces } = parts;
+  const { stickPartId, holeM, acrossM, crowded, bars, long, pieces } = parts;
   return {
     pieces,
     needs: screws(
@@ -76,6 +92,18 @@ function attach(given: Stiffener, base: ResolvedBuild, context: FormContext): At
       ...notChosen('stiffener', [
         ['batten', stickPartId, 'stickPartId', 'stiffener', 'Choose the batten it is cut from.'],
       ]),
+      ...(long / 2 < holeM
+        ? [
+            stop(
+              'geometry',
+              'stiffener.short',
+              'The battens are shorter than the hole',
+              `${exactMm(long)} long over a hole of Ø ${exactMm(2 * holeM)}: they lie on nothing. Let them reach farther towards the edge.`,
+              { field: 'inM', drawing: 'stiffener' },
+              'Geometry',
+            ),
+          ]
+        : []),
       ...(crowded
         ? [
             stop(

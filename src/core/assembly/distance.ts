@@ -6,7 +6,7 @@ import { inOwnAxes, placed, type Body, type Solid } from './body';
  * Distance of a point from an outline, negative inside, metres; edges and winding
  * [std: signed distance of a simple polygon].
  */
-function fromOutline([x, y]: XY, points: readonly XY[]): number {
+function fromOutline([x, y]: XY, points: readonly XY[], turned = false): number {
   let nearest = Infinity;
   let inside = false;
   for (let k = 0, before = points.length - 1; k < points.length; before = k++) {
@@ -15,7 +15,9 @@ function fromOutline([x, y]: XY, points: readonly XY[]): number {
     const [ex, ey, px, py] = [bx - ax, by - ay, x - ax, y - ay];
     const long = ex * ex + ey * ey;
     const share = long ? Math.min(1, Math.max(0, (px * ex + py * ey) / long)) : 0;
-    nearest = Math.min(nearest, (px - ex * share) ** 2 + (py - ey * share) ** 2);
+    // An edge on the axis a shape is turned about is no face of it.
+    if (!turned || ax > 0 || bx > 0)
+      nearest = Math.min(nearest, (px - ex * share) ** 2 + (py - ey * share) ** 2);
     if (ay > y !== by > y && x < ((bx - ax) * (y - ay)) / (by - ay) + ax) inside = !inside;
   }
   return inside ? -Math.sqrt(nearest) : Math.sqrt(nearest);
@@ -47,20 +49,20 @@ function plateDistance({ outer, holes, thicknessM }: Solid & { kind: 'plate' }):
 
 /** Beyond the ends of an arc its nearest end face counts. */
 function turnedDistance({ profile, arc }: Solid & { kind: 'turned' }): Measured {
-  if (!arc) return ([x, y, z]) => fromOutline([Math.hypot(x, y), z], profile);
+  if (!arc) return ([x, y, z]) => fromOutline([Math.hypot(x, y), z], profile, true);
   const middle = arc.fromRad + arc.sweepRad / 2;
   const half = Math.min(Math.PI, Math.abs(arc.sweepRad) / 2);
   return ([x, y, z]) => {
     const r = Math.hypot(x, y);
     const turned = Math.atan2(y, x) - middle;
     const off = Math.abs(Math.atan2(Math.sin(turned), Math.cos(turned))) - half;
-    if (off <= 0 && half >= Math.PI) return fromOutline([r, z], profile);
+    if (off <= 0 && half >= Math.PI) return fromOutline([r, z], profile, true);
     const beyond = Math.min(Math.abs(off), Math.PI / 2);
     const across = r * Math.sin(beyond);
-    if (off <= 0) return Math.max(fromOutline([r, z], profile), -across);
+    if (off <= 0) return Math.max(fromOutline([r, z], profile, true), -across);
     // In the plane of the end face: how far along it, and how far from it.
     const inPlane = Math.abs(off) < Math.PI / 2 ? r * Math.cos(off) : 0;
-    const flat = Math.max(0, fromOutline([inPlane, z], profile));
+    const flat = Math.max(0, fromOutline([inPlane, z], profile, true));
     return Math.hypot(flat, Math.abs(off) < Math.PI / 2 ? across : r);
   };
 }

@@ -111,8 +111,17 @@ export function globe(globeM: number, lengthM: number, neckM: number): Solid {
   return { kind: 'turned', profile: [...stem, ...points.slice(0, -1), [0, lengthM]] };
 }
 
+const SAME_M = 1e-7;
+
 /** A convex thing between two faces of as many corners, the same way round. */
-export function between(first: readonly Vector[], second: readonly Vector[]): Solid {
+export function between(from: readonly Vector[], to: readonly Vector[]): Solid {
+  // Two corners in one place leave no face between them.
+  const apart = from.map((corner, k) => {
+    const next = from[(k + 1) % from.length]!;
+    return Math.hypot(...minus(corner, next)) > SAME_M;
+  });
+  const first = from.filter((_, k) => apart[k]);
+  const second = to.filter((_, k) => apart[k]);
   const count = first.length;
   const corners = [...first, ...second];
   const middle = scaled(corners.reduce(plus), 1 / corners.length);

@@ -83,3 +83,25 @@ function valueOf(field: Field, shelf: Production['shelf']): fc.Arbitrary<unknown
 /** Any parameters that a form's or an accessory's fields allow. */
 export const anyOf = (fields: readonly Field[], shelf: Production['shelf']) =>
   fc.record(Object.fromEntries(fields.map((field) => [field.parameter, valueOf(field, shelf)])));
+
+/** As a field keeps them: nobody builds finer than a micrometre. */
+const kept = (value: unknown): unknown =>
+  typeof value === 'number' ? Math.round(value * 1e6) / 1e6 : value;
+
+/** Parameters as a build begins with them, about half of them changed to any that a field allows. */
+export const nearDefaults = (
+  { fields, defaults }: { fields: readonly Field[]; defaults: () => unknown },
+  shelf: Production['shelf'],
+): fc.Arbitrary<Record<string, unknown>> => {
+  const own = defaults() as Record<string, unknown>;
+  return fc
+    .tuple(anyOf(fields, shelf), fc.infiniteStream(fc.boolean()))
+    .map(([any, stays]) =>
+      Object.fromEntries(
+        Object.entries({ ...own, ...any }).map(([name, value]) => [
+          name,
+          stays.next().value ? own[name] : kept(value),
+        ]),
+      ),
+    );
+};

@@ -7,7 +7,7 @@ import { minus, plus, scaled, type Vector } from '../light/vector';
 
 /**
  * Where an edge is on the face of another thing the next point lies this near, or it would pass through a cloth; as long
- * as it slides along the face, ever farther.
+ * as it runs beside that face, ever farther.
  */
 const NEAR_M = 0.0005;
 const SLIDE_M = 0.02;
@@ -19,7 +19,7 @@ export interface Edged extends Measure {
 }
 
 /** Chords of a hollow side run within what they stand for: here they leave it by a hair. */
-const fine = (radiusM: number) => cornersOf(radiusM, 1e-4, 400);
+const fine = (radiusM: number) => cornersOf(radiusM, 3e-4, 300);
 
 export function edged(body: Body): Edged {
   const { points, triangles } = meshOf(body.solid, fine);
@@ -56,11 +56,14 @@ function leastAlong(a: Edged, b: Edged, enoughM: number): number {
       continue;
     let gone = 0;
     let near = NEAR_M;
+    let last = Infinity;
     for (;;) {
       const distance = b.distance(plus(from, scaled(way, long ? gone / long : 0)));
+      if (!Number.isFinite(distance)) throw new Error(`No distance from ${b.body.id}.`);
       least = Math.min(least, distance);
       if (gone >= long) break;
-      near = Math.abs(distance) < ON_M ? Math.min(SLIDE_M, 2 * near) : NEAR_M;
+      near = Math.abs(distance - last) < ON_M ? Math.min(SLIDE_M, 2 * near) : NEAR_M;
+      last = distance;
       gone = Math.min(long, gone + Math.max(Math.abs(distance), near));
     }
   }

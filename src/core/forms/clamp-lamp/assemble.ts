@@ -1,6 +1,6 @@
-import type { Body } from '../../assembly/body';
+import type { Body, Solid } from '../../assembly/body';
 import { facing } from '../../assembly/poses';
-import { rod, shell, slab } from '../../assembly/solids';
+import { rod, slab } from '../../assembly/solids';
 import type { FormContext } from '../form';
 import { CLOTH_M, foldedDisc, forwards, lampBody, layerBody, made } from '../kit/bodies';
 import { bulbsOf } from '../kit/lamps';
@@ -20,7 +20,7 @@ export function assembleLamp(lamp: ClampLamp, context: FormContext): Body[] {
   const neck = R * NECK;
   const layers = layerParts(lamp, context);
   return [
-    made('shade', 'Shade', 'metal', null, shell(neck, R, lamp.depthM, SHADE_M), facing([0, 0, 0]), {
+    made('shade', 'Shade', 'metal', null, shadeSolid(neck, R, lamp.depthM), facing([0, 0, 0]), {
       away: forwards(1),
     }),
     made(
@@ -62,3 +62,14 @@ function bulbBody(lamp: ClampLamp, context: FormContext): Body {
   );
   return lampBody(biggest, 0, [0, 0, 0], 'lamps-in', bulbsFrontM(lamp, context));
 }
+
+/** From its neck to its mouth, as thick across as it is measured there. */
+const shadeSolid = (neckM: number, mouthM: number, depthM: number): Solid => ({
+  kind: 'turned',
+  profile: [
+    [neckM, 0],
+    [neckM + SHADE_M, 0],
+    [mouthM + SHADE_M, depthM],
+    [mouthM, depthM],
+  ],
+});

@@ -44,7 +44,7 @@ export function problems(bounce: Bounce, context: FormContext): Problem[] {
       path: 'drapeOutM',
       message: `A drape ${mm(bounce.drapeOutM)} over the board lies on its tubes, which reach ${mm(bounce.standoffM + diameterM / 2)}: hold it farther off.`,
     });
-  if (bounce.offsetM >= bounce.heightM / 2 - LEAST_EDGE_M)
+  if (bounce.offsetM >= bounce.heightM / 2 - Math.max(LEAST_EDGE_M, diameterM / 2))
     found.push({
       code: 'offset',
       path: 'offsetM',

@@ -16,8 +16,6 @@ import type { Overhead } from './parameters';
 const CARRIER_RADIUS_M = 0.002;
 /** So much of each rope is shown. */
 const ROPE_SHOWN_M = 0.6;
-/** Cloths hang so far under one another, as they are drawn. */
-const APART_M = 0.03;
 /** Lacings that are shown along each side. */
 const LACINGS = 4;
 
@@ -87,7 +85,7 @@ function lacings({ widthM, heightM }: Overhead): XY[] {
 function clothBodies(frame: Overhead, r: number, context: FormContext): Body[] {
   const layers = layerParts(frame, context);
   if (!layers.length) return [];
-  const deepest = Math.max(r, frame.clothDropM) + APART_M * (layers.length - 1);
+  const deepest = Math.max(r, frame.clothDropM) + CLOTH_M * (layers.length - 1);
   return [
     ...lacings(frame).map(([x, y], k) =>
       cordBody(
@@ -108,7 +106,7 @@ function clothBodies(frame: Overhead, r: number, context: FormContext): Body[] {
         'cloth',
         'fit-layers',
         slab(frame.widthM, frame.heightM, CLOTH_M),
-        facing([0, 0, Math.max(r, frame.clothDropM) + APART_M * k]),
+        facing([0, 0, Math.max(r, frame.clothDropM) + CLOTH_M * k]),
         { piece: `cloth-${k + 1}`, away: forwards(3 + k) },
       ),
     ),

@@ -19,6 +19,9 @@ export function layout(light: TubeLight, context: FormContext) {
 /** Wall of a clear tube, and what a cap takes beyond its bore [typ; from memory]. */
 const WALL_M = 0.002;
 const RIM_M = 0.001;
+/** A strand of tape, and a turn of the liner, are so thick [typ]. */
+const STRAND_M = 0.003;
+const LINER_M = 0.001;
 
 /** Across the outside: what is bought, as long as the bore that is drawn goes into it. */
 export function outsideM(light: TubeLight, context: FormContext): number {
@@ -33,7 +36,9 @@ export function problems(light: TubeLight, context: FormContext): Problem[] {
   const { strip, strandM } = layout(light, context);
   const width = tapeWidthOf(strip);
   const found: Problem[] = [];
-  if (light.insideDiameterM < width)
+  // Its corners meet the wall first.
+  const linerM = light.linerPartId === null ? 0 : light.linerTurns * LINER_M;
+  if (light.insideDiameterM - 2 * linerM < Math.hypot(width, 2 * light.strands * STRAND_M))
     found.push({
       code: 'narrow',
       path: 'insideDiameterM',

@@ -1,5 +1,6 @@
 'use client';
 import { useCallback, useEffect, useRef, useState } from 'react';
+import { toDegrees } from '@/core/angle';
 import { FROM_THE_RIGHT, type Eye } from '@/core/assembly/eye';
 import type { Standing } from '@/core/assembly/inked';
 import type { Model } from '@/core/assembly/model';
@@ -52,7 +53,7 @@ export function Turntable({ model, standing, apart, label }: Props) {
       const { eye, apart: share, zoom } = shown.current;
       shown.current.asked = 0;
       scene.current?.draw(eye, share, zoom);
-      if (scene.current && canvas.current) canvas.current.dataset.drawn = 'yes';
+      if (scene.current && canvas.current) canvas.current.dataset.drawn = placeOf(eye);
     });
   }, []);
 
@@ -138,6 +139,10 @@ export function Turntable({ model, standing, apart, label }: Props) {
     </div>
   );
 }
+
+/** Told to who walks the page without seeing it: from where it is drawn, in whole degrees. */
+const placeOf = ({ turnRad, aboveRad }: Eye): string =>
+  `${Math.round(toDegrees(turnRad))} ${Math.round(toDegrees(aboveRad))}`;
 
 const PLACES: readonly (readonly [string, Eye])[] = [
   ['the corner', FROM_THE_RIGHT],
