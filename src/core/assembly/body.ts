@@ -43,6 +43,8 @@ export interface Body {
   away: Vector;
   /** hangs beside the sizes that are told for the light: flags, ropes, stands */
   outside?: true;
+  /** no thing by itself: the side of a drape, the arm of a fitting */
+  side?: true;
   /** goes through or round what it holds: bolts, fittings, clips, ropes */
   fastens?: true;
 }

@@ -13,7 +13,15 @@ export interface Model {
   /** corners of every triangle, and of every inked edge */
   triangles: Uint32Array;
   edges: Uint32Array;
-  bodies: { id: string; name: string; matter: Matter; putIn: number; piece: string | null }[];
+  bodies: {
+    id: string;
+    name: string;
+    matter: Matter;
+    putIn: number;
+    piece: string | null;
+    /** a thing by itself */
+    counts: boolean;
+  }[];
 }
 
 export function modelOf(bodies: readonly Body[], putIn: readonly number[]): Model {
@@ -43,11 +51,12 @@ export function modelOf(bodies: readonly Body[], putIn: readonly number[]): Mode
     away: Float32Array.from(ways),
     triangles: Uint32Array.from(triangles),
     edges: Uint32Array.from(edges),
-    bodies: bodies.map(({ id, name, matter, piece }, k) => ({
+    bodies: bodies.map(({ id, name, matter, piece, side }, k) => ({
       id,
       name,
       matter,
       piece,
+      counts: !side,
       putIn: putIn[k]!,
     })),
   };

@@ -22,7 +22,7 @@ const DRAWN_M = 0.004;
 const MOST_BODIES = 60;
 /** A frame of pipe has more of them however small it is. */
 const MOST_OF_A_FRAME = 110;
-const RUNS = 6;
+const RUNS = 5;
 
 /** What says that a thing has no room there is no light that could be put together. */
 const cannotBe = ({ findings }: ResolvedBuild) =>

@@ -126,13 +126,13 @@ interface Shown {
 
 function Picture({ model, step, at, apart, name }: Shown & { apart: number; name: string }) {
   const standing = useMemo(() => standings(model, step, at), [model, step, at]);
-  const lit = standing.filter((each) => each === 'now').length;
+  const lit = standing.filter((each, k) => each === 'now' && model.bodies[k]!.counts).length;
   return (
     <Turntable
       model={model}
       standing={standing}
       apart={apart}
-      label={`${name} in three dimensions, ${model.bodies.length} things${lit ? `, ${lit} of them put in now` : ''}`}
+      label={`${name} in three dimensions, ${model.bodies.filter(({ counts }) => counts).length} things${lit ? `, ${lit} of them put in now` : ''}`}
     />
   );
 }
@@ -141,7 +141,8 @@ function Picture({ model, step, at, apart, name }: Shown & { apart: number; name
 function Things({ model, step, at }: Shown) {
   const standing = standings(model, step, at);
   const counts = new Map<string, number>();
-  model.bodies.forEach(({ name }, k) => {
+  model.bodies.forEach(({ name, counts: alone }, k) => {
+    if (!alone) return;
     if (at < 0 || standing[k] === 'now') counts.set(name, (counts.get(name) ?? 0) + 1);
   });
   if (counts.size === 0)

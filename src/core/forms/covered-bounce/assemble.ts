@@ -114,7 +114,10 @@ function drape(k: number, [w, h, out]: readonly [number, number, number]): Body[
   const [x, y, z] = [w / 2 + off, h / 2 + off, out + off];
   const told = { piece: `drape-${k + 1}`, away: forwards(3 + k), outside: true } as const;
   const part = (id: string, solid: ReturnType<typeof slab>, pose: Parameters<typeof made>[5]) =>
-    made(`drape-${k + 1}${id}`, `Drape ${k + 1}`, 'cloth', 'fit-layers', solid, pose, told);
+    made(`drape-${k + 1}${id}`, `Drape ${k + 1}`, 'cloth', 'fit-layers', solid, pose, {
+      ...told,
+      ...(id && { side: true as const }),
+    });
   const up: Vector = [0, 0, 1];
   return [
     part('', slab(2 * x, 2 * y, CLOTH_M), facing([0, 0, z])),

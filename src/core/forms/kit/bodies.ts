@@ -1,7 +1,7 @@
 import type { Body, Matter, Pose, Solid } from '../../assembly/body';
 import { along, facing } from '../../assembly/poses';
 import { between, globe, hoop, rod, slab } from '../../assembly/solids';
-import type { Framework } from '../../build/framework';
+import type { Fitting, Framework } from '../../build/framework';
 import type { XY } from '../../drawing/shapes';
 import { areaVector, dot, minus, plus, scaled, unit, type Vector } from '../../light/vector';
 import type { Bulb } from '../../units/unit';
@@ -17,7 +17,7 @@ const NECK_M = 0.027;
 const STAND_OFF_RADIUS_M = 0.004;
 const CORD_RADIUS_M = 0.002;
 
-type More = Partial<Pick<Body, 'piece' | 'away' | 'outside' | 'fastens'>>;
+type More = Partial<Pick<Body, 'piece' | 'away' | 'outside' | 'side' | 'fastens'>>;
 
 /** One thing in the assembled light; it stays in its place when the light is taken apart, unless it is told. */
 export const made = (
@@ -211,6 +211,15 @@ export const cordBody = (
 /** A fitting is so much thicker than its pipes, which go into it by so many of their radii [typ]. */
 const FITTING = 1.35;
 const SLEEVE = 1.22;
+const FITTING_NAMES: Record<Fitting, string> = {
+  cap: 'Cap',
+  coupler: 'Coupler',
+  elbow: 'Elbow',
+  tee: 'Tee',
+  cross: 'Cross',
+  'four-way': 'Four-way fitting',
+  'five-way': 'Five-way fitting',
+};
 const IN = 1.5;
 
 /**
@@ -240,12 +249,12 @@ export function frameBodies(
     const sleeve = (joint: string, end: Vector, sign: number) =>
       barBody(
         `${own}-${joint}`,
-        at.get(joint)!.fitting,
+        FITTING_NAMES[at.get(joint)!.fitting],
         'part',
         step,
         [end, plus(end, scaled(way, sign * (stops(joint) + IN * radius)))],
         radius * SLEEVE,
-        fitted,
+        { ...fitted, side: true },
       );
     return [
       barBody(
@@ -264,7 +273,7 @@ export function frameBodies(
   const knuckles = joints.map((joint) =>
     made(
       `${id}-${joint.id}`,
-      joint.fitting,
+      FITTING_NAMES[joint.fitting],
       'part',
       step,
       globe(2 * radius * FITTING, 2 * radius * FITTING, 0),

@@ -126,7 +126,7 @@ function skirtBodies({ widthM, heightM, skirtM }: Overhead, r: number): Body[] {
       'hang-skirt',
       slab(longM, skirtM, CLOTH_M),
       lying(at, run, up),
-      { piece: 'black-skirt', away: forwards(4) },
+      { piece: 'black-skirt', away: forwards(4), ...(side !== 'left' && { side: true as const }) },
     );
   return [
     wall('left', 2 * y, [-x - CLOTH_M, 0, skirtM / 2], [0, 1, 0]),
