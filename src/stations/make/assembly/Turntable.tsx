@@ -11,6 +11,9 @@ import { AssemblyScene, type Inks } from './scene';
 const TURN_KEY_RAD = Math.PI / 24;
 const MOST_ABOVE_RAD = Math.PI / 2;
 const ZOOM_STEP = 1.15;
+/** Points of the picture to one of the page, while it turns and at rest; it rests when nothing moved for so long. */
+const [TURNING, AT_REST] = [1, 2];
+const REST_MS = 180;
 const [LEAST_ZOOM, MOST_ZOOM] = [0.5, 12];
 
 interface Props {
@@ -43,19 +46,33 @@ export function Turntable({ model, standing, apart, label }: Props) {
   const { theme } = useDevice();
   const canvas = useRef<HTMLCanvasElement>(null);
   const scene = useRef<AssemblyScene | null>(null);
-  const shown = useRef({ eye: FROM_THE_RIGHT as Eye, apart, zoom: 1, asked: 0 });
+  const shown = useRef({ eye: FROM_THE_RIGHT as Eye, apart, zoom: 1, asked: 0, rests: 0 });
   const [trouble, setTrouble] = useState(false);
 
-  const paint = useCallback(() => {
-    // However many changes a frame brings, it is drawn once.
-    if (shown.current.asked) return;
-    shown.current.asked = requestAnimationFrame(() => {
-      const { eye, apart: share, zoom } = shown.current;
-      shown.current.asked = 0;
-      scene.current?.draw(eye, share, zoom);
-      if (scene.current && canvas.current) canvas.current.dataset.drawn = placeOf(eye);
-    });
+  const fit = useCallback((ratio: number) => {
+    const { width, height } = canvas.current!.getBoundingClientRect();
+    scene.current?.resize(width, height, ratio);
   }, []);
+
+  const paint = useCallback(() => {
+    const now = shown.current;
+    // However many changes a frame brings, it is drawn once.
+    if (now.asked) return;
+    now.asked = requestAnimationFrame(() => {
+      now.asked = 0;
+      const draw = () => scene.current?.draw(now.eye, now.apart, now.zoom);
+      // While it turns it is drawn as coarse as it may be; at rest its lines are smooth.
+      if (!now.rests) fit(TURNING);
+      draw();
+      clearTimeout(now.rests);
+      now.rests = window.setTimeout(() => {
+        now.rests = 0;
+        fit(AT_REST);
+        draw();
+      }, REST_MS);
+      if (scene.current && canvas.current) canvas.current.dataset.drawn = placeOf(now.eye);
+    });
+  }, [fit]);
 
   useEffect(() => {
     const element = canvas.current!;
@@ -66,18 +83,19 @@ export function Turntable({ model, standing, apart, label }: Props) {
       queueMicrotask(() => setTrouble(true));
       return;
     }
-    const fit = () => {
-      const { width, height } = element.getBoundingClientRect();
-      scene.current?.resize(width, height, Math.min(2, window.devicePixelRatio));
+    const again = () => {
+      now.rests = 0;
       paint();
     };
-    const watch = new ResizeObserver(fit);
+    const watch = new ResizeObserver(again);
     watch.observe(element);
-    fit();
+    again();
     return () => {
       watch.disconnect();
       cancelAnimationFrame(now.asked);
+      clearTimeout(now.rests);
       now.asked = 0;
+      now.rests = 0;
       scene.current?.close();
       scene.current = null;
     };

@@ -128,7 +128,7 @@ export class AssemblyScene {
     canvas: HTMLCanvasElement,
     private readonly model: Model,
   ) {
-    this.renderer = new WebGLRenderer({ canvas, antialias: true, alpha: true });
+    this.renderer = new WebGLRenderer({ canvas, antialias: false, alpha: true });
     this.uniforms = {
       apart: { value: 0 },
       pixel: { value: [0, 0] },
@@ -206,6 +206,7 @@ export class AssemblyScene {
     this.stands.needsUpdate = true;
   }
 
+  /** @param ratio  points of the picture to one of the page: finer is smoother, and slower */
   resize(wide: number, high: number, ratio: number): void {
     this.size = { wide: Math.max(1, wide), high: Math.max(1, high) };
     this.renderer.setPixelRatio(ratio);
