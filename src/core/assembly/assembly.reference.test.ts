@@ -1,6 +1,7 @@
 import { inkedView } from './inked';
 import { FROM_THE_RIGHT } from './eye';
-import { meshOf, volumeM3 } from './mesh';
+import { areaVector, dot } from '../light/vector';
+import { meshOf, type Mesh } from './mesh';
 import { measure, outerBox } from './distance';
 import { takenApart } from './apart';
 import { modelOf } from './model';
@@ -21,6 +22,13 @@ import { made } from '../forms/kit/bodies';
 
 const body = (solid: Solid, at: readonly [number, number, number] = [0, 0, 0], id = 'a'): Body =>
   made(id, id, 'board', null, solid, facing(at));
+
+/** What it takes up, m³: the divergence theorem over its faces; negative where they look inwards. */
+const volumeM3 = ({ points, triangles }: Mesh): number =>
+  triangles.reduce((sum, [a, b, c]) => {
+    const face = [points[a]!, points[b]!, points[c]!];
+    return sum + dot(areaVector(face), face[0]!) / 6;
+  }, 0);
 
 describe('volumes against closed forms [std: solid geometry]', () => {
   const finely = (radiusM: number) => Math.ceil(900 * Math.sqrt(radiusM + 1));

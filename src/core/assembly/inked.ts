@@ -4,9 +4,7 @@ import type { Vector } from '../light/vector';
 import { placed, type Body } from './body';
 import { seen, viewAxes, type Eye } from './eye';
 import { meshOf } from './mesh';
-
-/** How a body stands in a picture: mounted, worked on now, or still to come. */
-export type Standing = 'mounted' | 'now' | 'to come';
+import type { Standing } from './standing';
 
 /** Points of the picture's longer side at which hidden lines are told from seen ones. */
 const GRAIN = 620;

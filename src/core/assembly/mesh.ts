@@ -1,6 +1,6 @@
 import earcut from 'earcut';
 import type { XY } from '../drawing/shapes';
-import { areaVector, dot, unit, type Vector } from '../light/vector';
+import type { Vector } from '../light/vector';
 import type { Solid } from './body';
 import { cornersOf } from './solids';
 
@@ -142,14 +142,3 @@ export const meshOf = (solid: Solid, corners: (radiusM: number) => number = corn
     : solid.kind === 'turned'
       ? turnedMesh(solid, corners)
       : blockMesh(solid);
-
-/** What it takes up, m³: the divergence theorem over its faces; negative where they look inwards. */
-export const volumeM3 = ({ points, triangles }: Mesh): number =>
-  triangles.reduce((sum, [a, b, c]) => {
-    const face = [points[a]!, points[b]!, points[c]!];
-    return sum + dot(areaVector(face), face[0]!) / 6;
-  }, 0);
-
-/** Outward normal of a triangle. */
-export const normalOf = ({ points }: Mesh, [a, b, c]: readonly [number, number, number]): Vector =>
-  unit(areaVector([points[a]!, points[b]!, points[c]!]));

@@ -4,9 +4,6 @@ import type { Pose } from './body';
 /** As it is drawn from the front: its face towards the subject. */
 export const facing = (at: Vector): Pose => ({ at, x: [1, 0, 0], y: [0, 1, 0] });
 
-/** Face towards the back, seen the right way up from behind. */
-export const facingBack = (at: Vector): Pose => ({ at, x: [-1, 0, 0], y: [0, 1, 0] });
-
 /** Its own z along a direction; its own y as near as can be to the way that is asked. */
 export function along(at: Vector, direction: Vector, up: Vector = [0, 1, 0]): Pose {
   const z = unit(direction);

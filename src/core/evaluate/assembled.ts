@@ -1,7 +1,7 @@
 import { assembleAll } from '../accessories/attach';
 import type { Body } from '../assembly/body';
-import type { Standing } from '../assembly/inked';
 import { inkedView } from '../assembly/inked';
+import { standingAt, type Standing } from '../assembly/standing';
 import { FROM_BEHIND, FROM_THE_RIGHT, type Eye } from '../assembly/eye';
 import { takenApart } from '../assembly/apart';
 import type { Step } from '../build/step';
@@ -38,21 +38,6 @@ export function assembledOf(document: Production, build: Build): Assembled | nul
   return { bodies, steps, putIn: bodies.map((body) => putInAt(body, steps)) };
 }
 
-/** How a body stands at a step: what that step puts in or works on is being done now. */
-export const standingAt = (
-  { bodies, steps, putIn }: Assembled,
-  stepId: string,
-): ((body: Body) => Standing) => {
-  const at = steps.findIndex(({ id }) => id === stepId);
-  const own = new Set(steps[at]?.pieces);
-  const known = new Map(bodies.map((body, k) => [body.id, putIn[k]!]));
-  return ({ id, piece }) => {
-    const since = known.get(id) ?? 0;
-    if (since === at || (piece !== null && own.has(piece))) return 'now';
-    return since < at ? 'mounted' : 'to come';
-  };
-};
-
 /** Put together, from the front. */
 export const cornerView = (bodies: readonly Body[]): View =>
   inkedView(bodies, FROM_THE_RIGHT, { id: 'assembled', title: 'Put together, from the front' });
@@ -72,7 +57,15 @@ export function stepView(document: Production, buildId: string, stepId: string):
   const build = findBuild(document, buildId);
   const found = build && assembledOf(document, build);
   if (!found) return null;
-  const standing = standingAt(found, stepId);
+  const at = found.steps.findIndex(({ id }) => id === stepId);
+  const pieces = found.steps[at]?.pieces ?? [];
+  const stands = new Map(
+    found.bodies.map(({ id, piece }, k) => [
+      id,
+      standingAt({ putIn: found.putIn[k]!, piece }, at, pieces),
+    ]),
+  );
+  const standing = ({ id }: Body): Standing => stands.get(id)!;
   const now = found.bodies.filter((body) => standing(body) === 'now');
   const eye: Eye =
     now.length && now.every(({ away }) => away[2] < 0) ? FROM_BEHIND : FROM_THE_RIGHT;

@@ -1,8 +1,8 @@
 'use client';
 import { ChevronLeft, ChevronRight } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import type { Standing } from '@/core/assembly/inked';
 import type { Model } from '@/core/assembly/model';
+import { standingAt, type Standing } from '@/core/assembly/standing';
 import type { Step } from '@/core/build/step';
 import type { AtHand } from '../build/WithBuild';
 import { useEngine } from '../shell/useEngine';
@@ -109,14 +109,9 @@ function StepChoice({
   );
 }
 
-/** How every body stands at a step. */
-export function standings(model: Model, step: Step | null, at: number): Standing[] {
-  return model.bodies.map(({ putIn, piece }): Standing => {
-    if (at < 0 || !step) return 'mounted';
-    if (putIn === at || (piece !== null && step.pieces.includes(piece))) return 'now';
-    return putIn < at ? 'mounted' : 'to come';
-  });
-}
+/** How every body stands at a step; all are mounted in the finished light. */
+const standings = (model: Model, step: Step | null, at: number): Standing[] =>
+  model.bodies.map((body) => (step ? standingAt(body, at, step.pieces) : 'mounted'));
 
 interface Shown {
   model: Model;

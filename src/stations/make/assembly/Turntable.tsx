@@ -2,7 +2,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { toDegrees } from '@/core/angle';
 import { FROM_THE_RIGHT, type Eye } from '@/core/assembly/eye';
-import type { Standing } from '@/core/assembly/inked';
+import type { Standing } from '@/core/assembly/standing';
 import type { Model } from '@/core/assembly/model';
 import { useDevice } from '@/ui/device';
 import { AssemblyScene, type Inks } from './scene';

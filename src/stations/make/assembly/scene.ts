@@ -16,7 +16,7 @@ import {
   type IUniform,
 } from 'three';
 import { viewAxes, type Eye } from '@/core/assembly/eye';
-import type { Standing } from '@/core/assembly/inked';
+import type { Standing } from '@/core/assembly/standing';
 import type { Matter } from '@/core/assembly/body';
 import type { Model } from '@/core/assembly/model';
 
