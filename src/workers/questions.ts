@@ -1,7 +1,7 @@
 import { modelOf, type Model } from '@/core/assembly/model';
 import type { Production } from '@/core/document/production';
 import type { View } from '@/core/drawing/drawing';
-import { assembledOf, stepView } from '@/core/evaluate/assembled';
+import { stepView } from '@/core/evaluate/assembled';
 import { findBuild, resolveScene, sceneOf } from '@/core/evaluate/context';
 import { galleryFor } from '@/core/evaluate/gallery';
 import { backdropOf, type BackdropAnswer } from '@/core/evaluate/glow/backdrop';
@@ -91,12 +91,15 @@ export const questions = {
   /** A light in three dimensions, as a graphics card takes it. */
   assembled: (document: Production, buildId: string): Model | null => {
     const build = findBuild(document, buildId);
-    const found = build && assembledOf(document, build);
+    const found = build && derivations.assembled(document, build);
     return found ? modelOf(found.bodies, found.putIn) : null;
   },
   /** How a light stands at a step of its making. */
-  stepView: (document: Production, buildId: string, stepId: string): View | null =>
-    stepView(document, buildId, stepId),
+  stepView: (document: Production, buildId: string, stepId: string): View | null => {
+    const build = findBuild(document, buildId);
+    const found = build && derivations.assembled(document, build);
+    return found ? stepView(found, stepId) : null;
+  },
   /** Every light of a production with its findings. */
   checks: (document: Production) => checkProduction(document, derivations),
   /** Ways out of what shuts a light's gate, each with what it costs. */

@@ -31,7 +31,13 @@ export function attachAll(
     const unfit = unfitParts(kind.fields, read.data as Record<string, unknown>, context);
     const attachment = { ...attached, findings: [...attached.findings, ...unfit] };
     views.push(ownView(attachment.view, accessory.id));
-    carried.push({ id: accessory.id, kind, parameters: read.data, base: resolved });
+    carried.push({
+      id: accessory.id,
+      kind,
+      parameters: read.data,
+      base: resolved,
+      steps: new Set(attached.steps.map(({ id }) => id)),
+    });
     resolved = merged(resolved, attachment, accessory.id);
   }
   return {
@@ -50,6 +56,8 @@ export interface Carried {
   kind: AccessoryDefinition;
   parameters: unknown;
   base: ResolvedBuild;
+  /** ids of the steps it brings itself */
+  steps: ReadonlySet<string>;
 }
 
 /** What one sees of a light and all it carries, each where it sits. */
@@ -59,11 +67,11 @@ export function assembleAll(
   context: FormContext,
 ): Body[] {
   return carried.reduce<Body[]>(
-    (bodies, { id, kind, parameters, base }) => [
+    (bodies, own) => [
       ...bodies,
-      ...kind
-        .assemble(parameters, base, measures(bodies), context)
-        .map((body) => ownBody(body, id)),
+      ...own.kind
+        .assemble(own.parameters, own.base, measures(bodies), context)
+        .map((body) => ownBody(body, own)),
     ],
     [...form],
   );
@@ -145,14 +153,12 @@ function merged(base: ResolvedBuild, added: Attachment, id: string): ResolvedBui
 }
 
 /** Told apart like the steps and pieces it comes with; a step that is not its own is the light's. */
-const ownBody = (body: Body, id: string): Body => ({
+const ownBody = (body: Body, { id, steps }: Carried): Body => ({
   ...body,
   id: `${id}.${body.id}`,
   piece: body.piece && `${id}.${body.piece}`,
-  step: body.step && (SHARED_STEPS.has(body.step) ? body.step : `${id}.${body.step}`),
+  step: body.step && (steps.has(body.step) ? `${id}.${body.step}` : body.step),
 });
-/** Steps of setting up that every light ends with (core/making). */
-const SHARED_STEPS: ReadonlySet<string> = new Set(['hoist']);
 
 const ownFramework = (framework: Framework, id: string): Framework => ({
   ...framework,

@@ -1,15 +1,15 @@
-import { plus, scaled, type Vector } from '../light/vector';
+import { minus, plus, scaled, type Vector } from '../light/vector';
 import type { Body } from './body';
-import { boxAround, measure } from './distance';
+import { outerBox } from './distance';
 
 /** One space between things that are taken apart, as a share of the light's own size. */
 const SPACE = 0.16;
 
 /** How far one space is, metres. */
 export function spaceM(bodies: readonly Body[]): number {
-  const boxes = bodies.filter(({ outside }) => !outside).map((body) => measure(body).box);
-  const { low, high } = boxAround(boxes.flatMap((box) => [box.low, box.high]));
-  return boxes.length ? SPACE * Math.hypot(...[0, 1, 2].map((k) => high[k]! - low[k]!)) : 0;
+  if (bodies.length === 0) return 0;
+  const { low, high } = outerBox(bodies);
+  return SPACE * Math.hypot(...minus(high, low));
 }
 
 /** The same bodies, moved so far apart: 0 as they are mounted, 1 fully. */

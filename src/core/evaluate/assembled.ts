@@ -5,9 +5,9 @@ import { standingAt, type Standing } from '../assembly/standing';
 import { FROM_BEHIND, FROM_THE_RIGHT, type Eye } from '../assembly/eye';
 import { takenApart } from '../assembly/apart';
 import type { Step } from '../build/step';
-import type { Build, Production } from '../document/production';
 import type { View } from '../drawing/drawing';
-import { findBuild, resolveScene, sceneOf } from './context';
+import type { FormContext } from '../forms/form';
+import type { Resolution } from './context';
 
 /** A light as it is put together, with the place of each thing's step in the order of making. */
 export interface Assembled {
@@ -27,14 +27,12 @@ function putInAt({ step, piece }: Body, steps: readonly Step[]): number {
   );
 }
 
-/** Every piece and bought thing of a build in its place; null when the build cannot be worked out. */
-export function assembledOf(document: Production, build: Build): Assembled | null {
-  const scene = sceneOf(document, build);
-  const found = resolveScene(scene);
-  if (!found) return null;
-  const { form, parameters, carried, resolved } = found;
-  const bodies = assembleAll(form.assemble(parameters, scene.context), carried, scene.context);
-  const { steps } = resolved;
+/** Every piece and bought thing of a build in its place. */
+export function assembledOf(
+  { form, parameters, carried, resolved: { steps } }: Resolution,
+  context: FormContext,
+): Assembled {
+  const bodies = assembleAll(form.assemble(parameters, context), carried, context);
   return { bodies, steps, putIn: bodies.map((body) => putInAt(body, steps)) };
 }
 
@@ -44,19 +42,15 @@ export const cornerView = (bodies: readonly Body[]): View =>
 
 /** Pictures that go into the pack: put together, from behind, and taken apart. */
 export function assemblyViews({ bodies }: Assembled): View[] {
-  const near = bodies.filter(({ id }) => !/rope/.test(id));
   return [
-    cornerView(near),
-    inkedView(takenApart(near, 1), FROM_THE_RIGHT, { id: 'apart', title: 'Taken apart' }),
-    inkedView(near, FROM_BEHIND, { id: 'assembled-behind', title: 'Put together, from behind' }),
+    cornerView(bodies),
+    inkedView(takenApart(bodies, 1), FROM_THE_RIGHT, { id: 'apart', title: 'Taken apart' }),
+    inkedView(bodies, FROM_BEHIND, { id: 'assembled-behind', title: 'Put together, from behind' }),
   ];
 }
 
 /** How it stands at a step, from where what is done then is seen best. */
-export function stepView(document: Production, buildId: string, stepId: string): View | null {
-  const build = findBuild(document, buildId);
-  const found = build && assembledOf(document, build);
-  if (!found) return null;
+export function stepView(found: Assembled, stepId: string): View {
   const at = found.steps.findIndex(({ id }) => id === stepId);
   const pieces = found.steps[at]?.pieces ?? [];
   const stands = new Map(

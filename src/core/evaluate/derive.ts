@@ -20,6 +20,7 @@ import { plugWords, wiringView } from '../power/wiringPicture';
 import { planCuts, type CutPlan } from '../shop/cutPlan';
 import { planPurchase, type Purchase } from '../shop/purchase';
 import { assert } from '../result';
+import { assembledOf, type Assembled } from './assembled';
 import { findingsOf, unknownForm } from './check';
 import { flickerRung } from './colourRungs';
 import { resolveWith, shelfOf, type Resolution } from './context';
@@ -306,6 +307,15 @@ export class Derivations {
     if (!found) return null;
     return this.keep.get(build.id, 'drawn', document, [found], (note) =>
       found.form.draw(found.parameters, this.readingContext(document, build, note, 'record')),
+    );
+  }
+
+  /** Every piece in its place, in three dimensions; worked out only when somebody looks. */
+  assembled(document: Production, build: Build): Assembled | null {
+    const found = this.resolve(document, build);
+    if (!found) return null;
+    return this.keep.get(build.id, 'assembled', document, [found], (note) =>
+      assembledOf(found, this.readingContext(document, build, note, 'record')),
     );
   }
 

@@ -4,7 +4,6 @@ import { FORMS } from '../forms';
 import { madeFor } from '../location/use';
 import type { FormDefinition, Gallery } from '../forms/form';
 import { cornerView } from './assembled';
-import { sceneOf } from './context';
 import { Derivations } from './derive';
 import { begunBuild, starterParameters } from './starter';
 
@@ -52,7 +51,8 @@ export function galleryEntry(
   const light = derive.light(alone, build, { gridCells: CARD_CELLS });
   const purchase = derive.cost(alone, build);
   const drawing = derive.drawing(alone, build);
-  if (!found || !light || !purchase || !drawing) return null;
+  const assembled = derive.assembled(alone, build);
+  if (!found || !light || !purchase || !drawing || !assembled) return null;
   const { steps, massKg } = found.resolved;
   const marginStops = light.totalLx > 0 ? light.marginStops : null;
   return {
@@ -62,7 +62,7 @@ export function galleryEntry(
     summary: form.summary,
     parameters,
     view: { ...drawing.views[0]!, dimensions: [], handles: [] },
-    assembled: cornerView(form.assemble(parameters, sceneOf(alone, build).context)),
+    assembled: cornerView(assembled.bodies),
     softnessDeg: light.angleDeg,
     evennessStops: light.evenness.plusMinusStops,
     marginStops,

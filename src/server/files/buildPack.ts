@@ -1,5 +1,6 @@
 import { shotOf } from '@/core/document/blank';
-import { assembledOf, assemblyViews } from '@/core/evaluate/assembled';
+import { assemblyViews } from '@/core/evaluate/assembled';
+import { Derivations } from '@/core/evaluate/derive';
 import type { Readout } from '@/core/evaluate/readout';
 import type { SheetPiece } from '@/core/build/pieces';
 import type { View } from '@/core/drawing/drawing';
@@ -36,7 +37,7 @@ export function drawBuildPack(pack: Pack): void {
   const contentsAt = cover(pack);
   const [, ...others] = pack.readouts.drawing.views.filter(({ id }) => id !== 'wiring');
   viewsTwoAPage(pack, 'Drawings', others);
-  const assembled = assembledOf(pack.document, pack.build);
+  const assembled = new Derivations().assembled(pack.document, pack.build);
   if (assembled) viewsTwoAPage(pack, 'How it goes together', assemblyViews(assembled));
   marks(pack);
   pieceDrawings(pack);

@@ -21,7 +21,8 @@ export default function AssemblySheet({
   const document = useProduction((state) => state.document);
   const { answer, busy, problem } = useEngine(
     (engine) => engine.assembled(document, build.id),
-    [build.form, build.parameters, build.accessories, document.shelf],
+    // Whatever a piece follows from, parts, sizes or the shot it is filled for, makes it another piece.
+    [build.id, readouts.pieces],
   );
   const { steps } = readouts;
   const [picked, setPicked] = useState<string | null>(presentId);

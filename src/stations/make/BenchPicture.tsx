@@ -27,7 +27,7 @@ export function BenchPicture({ at: { build, readouts }, step }: { at: InMaking; 
   const wires = WIRED.includes(step.stage) && views.find(({ id }) => id === 'wiring');
   const { answer: assembled } = useEngine(
     (engine) => engine.stepView(document, build.id, step.id),
-    [build.form, build.parameters, build.accessories, document.shelf, step.id],
+    [build.id, readouts.pieces, step.id],
     !atBoard && !wires,
   );
   // Until it is drawn the front stands there, so that nothing jumps.

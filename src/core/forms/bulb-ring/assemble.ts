@@ -3,7 +3,15 @@ import { facing } from '../../assembly/poses';
 import { cutPiece, hoop } from '../../assembly/solids';
 import type { SheetPiece } from '../../build/pieces';
 import type { FormContext } from '../form';
-import { CLOTH_M, forwards, holderBodies, lampBody, made, standOffBodies } from '../kit/bodies';
+import {
+  boardBody,
+  CLOTH_M,
+  forwards,
+  holderBodies,
+  lampBody,
+  made,
+  standOffBodies,
+} from '../kit/bodies';
 import { COVER_OFF_M, COVER_SHEET_M, standOffs } from '../kit/covers';
 import { bulbsOf } from '../kit/lamps';
 import { partOf } from '../kit/lookup';
@@ -35,15 +43,7 @@ export function assembleRing(ring: BulbRing, context: FormContext): Body[] {
   };
   const bar = piece('centre-bar');
   return [
-    made(
-      'ring-board',
-      'Ring board',
-      'board',
-      null,
-      cutPiece(board, BOARD_M, middle),
-      facing([0, 0, -thickness]),
-      { piece: 'ring-board' },
-    ),
+    boardBody(board, BOARD_M, { about: middle }),
     ...(bar
       ? [
           made(

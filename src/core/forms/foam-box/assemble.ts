@@ -1,10 +1,10 @@
 import type { Body } from '../../assembly/body';
 import { facing } from '../../assembly/poses';
-import { between, cutPiece, rod, slab } from '../../assembly/solids';
+import { between, rod, slab } from '../../assembly/solids';
 import type { SheetPiece } from '../../build/pieces';
 import type { Vector } from '../../light/vector';
 import type { FormContext } from '../form';
-import { CLOTH_M, forwards, IN_PLACE, lampBody, layerBody, made } from '../kit/bodies';
+import { boardBody, CLOTH_M, forwards, IN_PLACE, lampBody, layerBody, made } from '../kit/bodies';
 import { bulbFrontM, bulbsOf } from '../kit/lamps';
 import { layerParts, partOf } from '../kit/lookup';
 import { FOAM_CORE_M, GLOBE_M, SOCKET_RIM_M } from '../kit/typical';
@@ -26,15 +26,7 @@ export function assembleBox(box: FoamBox, context: FormContext): Body[] {
     (piece): piece is SheetPiece => piece.kind === 'sheet' && piece.id === 'back-plate',
   )!;
   return [
-    made(
-      'back-plate',
-      'Back plate',
-      'board',
-      null,
-      cutPiece(back, FOAM_CORE_M),
-      facing([0, 0, -thickness]),
-      { piece: 'back-plate', away: forwards(-1) },
-    ),
+    boardBody(back, FOAM_CORE_M, { away: forwards(-1) }),
     ...walls(box, layout, thickness),
     ...lampIn(box, thickness, context),
     ...layerParts(box, context).map((_, k) =>

@@ -1,6 +1,7 @@
 import type { Body, Matter, Pose, Solid } from '../../assembly/body';
 import { along, facing } from '../../assembly/poses';
-import { between, globe, hoop, rod, slab } from '../../assembly/solids';
+import { between, cutPiece, globe, hoop, rod, slab } from '../../assembly/solids';
+import type { SheetPiece } from '../../build/pieces';
 import type { Fitting, Framework } from '../../build/framework';
 import type { XY } from '../../drawing/shapes';
 import { areaVector, dot, minus, plus, scaled, unit, type Vector } from '../../light/vector';
@@ -39,6 +40,22 @@ export const made = (
   away: [0, 0, 0],
   ...more,
 });
+
+/** A piece of board as it is cut, its face on z = 0. @param unchosenM  thickness where its sheet is not chosen yet */
+export const boardBody = (
+  piece: SheetPiece,
+  unchosenM: number,
+  { about, ...more }: More & { about?: XY } = {},
+): Body =>
+  made(
+    piece.id,
+    piece.name,
+    'board',
+    null,
+    cutPiece(piece, unchosenM, about),
+    facing([0, 0, -(piece.thicknessM || unchosenM)]),
+    { piece: piece.id, ...more },
+  );
 
 /** Spaces towards the subject or the back. */
 export const forwards = (spaces: number): Vector => [0, 0, spaces];

@@ -3,14 +3,11 @@ import { facing } from '../../assembly/poses';
 import { cutPiece, hoop, rod, slab } from '../../assembly/solids';
 import { THREADS } from '../../materials/fasteners';
 import type { FormContext } from '../form';
-import { CLOTH_M, forwards, made, TAPE_M, tapeBody } from '../kit/bodies';
+import { boardBody, CLOTH_M, forwards, made, TAPE_M, tapeBody } from '../kit/bodies';
 import { tapeWidthOf } from '../kit/tape';
-import { boltHoles, layout } from './layout';
+import { boltHoles, layout, SHEET_M } from './layout';
 import { type Sandwich } from './parameters';
 import { filmsOf, sheetsOf } from './sheets';
-
-/** Acrylic nobody has chosen yet. */
-export const SHEET_M = 0.004;
 
 /** Two sheets on their bolts, washers between them, rows of tape on the back one, films behind the front. */
 export function assemblePanel(panel: Sandwich, context: FormContext): Body[] {
@@ -23,9 +20,7 @@ export function assemblePanel(panel: Sandwich, context: FormContext): Body[] {
   const tapeM = Math.min(TAPE_M, 0.6 * spacerM);
   const filmsM = Math.min(films.length * CLOTH_M, 0.8 * (spacerM - tapeM));
   return [
-    made('back', 'Back sheet', 'board', null, cutPiece(back!, SHEET_M), facing([0, 0, -backM]), {
-      piece: 'back',
-    }),
+    boardBody(back!, SHEET_M),
     ...rows.rowsM.map((laidM, row) =>
       tapeBody(
         `tape-${row + 1}`,

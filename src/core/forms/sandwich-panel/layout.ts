@@ -6,6 +6,8 @@ import { cutMarkOf, cutRows, stripOf, tapeWidthOf } from '../kit/tape';
 import type { Problem } from '../../result';
 import { type Sandwich } from './parameters';
 
+/** Acrylic nobody has chosen yet. */
+export const SHEET_M = 0.004;
 /** More rows than this are no panel. */
 const MOST_ROWS = 200;
 

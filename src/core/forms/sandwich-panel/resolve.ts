@@ -25,8 +25,7 @@ import {
 import { tapeLayingFindings } from '../kit/tapeLayingFindings';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
 import { type Sandwich } from './parameters';
-import { SHEET_M } from './assemble';
-import { boltHoles, layout, problems } from './layout';
+import { boltHoles, layout, problems, SHEET_M } from './layout';
 import { filmsOf, sheetsOf } from './sheets';
 import { LEDS_PER_M, RUN_ENDS_M, TAPE_KG_PER_M } from '../kit/typical';
 

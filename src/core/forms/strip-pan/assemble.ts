@@ -1,15 +1,23 @@
 import type { Body, Solid } from '../../assembly/body';
 import { facing } from '../../assembly/poses';
-import { cutPiece, hoop, slab } from '../../assembly/solids';
+import { hoop, slab } from '../../assembly/solids';
 import type { SheetPiece } from '../../build/pieces';
 import type { FormContext } from '../form';
-import { CLOTH_M, foldedDisc, forwards, layerBody, made, TAPE_M, turnBody } from '../kit/bodies';
+import {
+  boardBody,
+  CLOTH_M,
+  foldedDisc,
+  forwards,
+  layerBody,
+  made,
+  TAPE_M,
+  turnBody,
+} from '../kit/bodies';
 import { layerParts, partOf } from '../kit/lookup';
 import { stripOf, tapeWidthOf } from '../kit/tape';
-import { layoutPan } from './layout';
+import { CLAMP_M, layoutPan, RIM_WALL_M, THIN_BOARD_M, wallM } from './layout';
 import { type StripPan } from './parameters';
 import { panPieces } from './pieces';
-import { BOARD_M, CLAMP_M, RIM_WALL_M, wallM } from './resolve';
 
 /** Between what folds over one another. */
 const CLEAR_M = 0.002;
@@ -18,7 +26,7 @@ const CLEAR_M = 0.002;
 export function assemblePan(pan: StripPan, context: FormContext): Body[] {
   const layout = layoutPan(pan, context);
   const R = layout.radiusM;
-  const sheet = partOf(context, pan.boardPartId, 'sheet')?.thicknessM || BOARD_M;
+  const sheet = partOf(context, pan.boardPartId, 'sheet')?.thicknessM || THIN_BOARD_M;
   const bought = pan.panPartId !== null || pan.boardPartId === null;
   const wall = wallM(pan, context);
   const half = tapeWidthOf(stripOf(pan, context)) / 2;
@@ -54,10 +62,7 @@ function panBodies(pan: StripPan, R: number, sheetM: number | null, context: For
     (piece): piece is SheetPiece => piece.kind === 'sheet' && piece.id === 'base',
   )!;
   return [
-    made('base', 'Base', 'board', null, cutPiece(base, sheetM), facing([0, 0, -sheetM]), {
-      piece: 'base',
-      away: forwards(-1),
-    }),
+    boardBody(base, sheetM, { away: forwards(-1) }),
     made(
       'rim-strip',
       'Rim strip',

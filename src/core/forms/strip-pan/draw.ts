@@ -4,7 +4,7 @@ import { layerParts, partOf } from '../kit/lookup';
 import { circle, knob, measure, rectangle, view, segment } from '../../drawing/shapes';
 import { turn } from '../kit/board';
 import type { Board } from '../../build/board';
-import { layoutPan } from './layout';
+import { layoutPan, THIN_BOARD_M } from './layout';
 import { type StripPan } from './parameters';
 
 /** What is worked out once for all views. */
@@ -21,7 +21,7 @@ function partsOf(pan: StripPan, context: FormContext) {
     layer: 'tape',
     ref: 'tape',
   }));
-  const thickness = partOf(context, pan.boardPartId, 'sheet')?.thicknessM ?? 0.003;
+  const thickness = partOf(context, pan.boardPartId, 'sheet')?.thicknessM ?? THIN_BOARD_M;
   const dot = (x: number, y: number) =>
     rectangle(x - 0.003, y - 0.003, x + 0.003, y + 0.003, 'tape', 'tape');
   const section: Shape[] = [

@@ -1,4 +1,5 @@
 import type { FormContext } from '../form';
+import { partOf } from '../kit/lookup';
 import { mm } from '../../quantity';
 import {
   continuousRows,
@@ -15,6 +16,17 @@ import type { StripPan } from './parameters';
 const EDGE_M = 0.01;
 /** Tape on the base, to the middle of its diodes. */
 const TAPE_HIGH_M = 0.002;
+
+/** Wall of a pan, and of the clamp that sits on it [typ]. */
+export const RIM_WALL_M = 0.001;
+export const CLAMP_M = 0.004;
+/** Of a bought pan, or of the board that base and rim are cut from. */
+export const wallM = ({ panPartId, boardPartId }: StripPan, context: FormContext): number =>
+  panPartId === null && boardPartId !== null
+    ? partOf(context, boardPartId, 'sheet')?.thicknessM || THIN_BOARD_M
+    : RIM_WALL_M;
+/** A board nobody has chosen yet: thin enough to bend round the rim [typ]. */
+export const THIN_BOARD_M = 0.003;
 
 export interface PanLayout {
   radiusM: number;

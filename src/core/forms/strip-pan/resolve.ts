@@ -39,15 +39,12 @@ import {
 } from '../kit/tape';
 import { tapeLayingFindings } from '../kit/tapeLayingFindings';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
-import { layoutPan, panProblems } from './layout';
+import { CLAMP_M, layoutPan, panProblems, RIM_WALL_M, wallM } from './layout';
 import { type StripPan } from './parameters';
 import { points, directShare } from './rays';
 import { panPieces } from './pieces';
 import { FOIL_WIDTH_M, JUMPER_M, RUN_ENDS_M, TAPE_KG_PER_M } from '../kit/typical';
 
-/** Wall of a pan, and of the clamp that sits on it [typ]. */
-export const RIM_WALL_M = 0.001;
-export const CLAMP_M = 0.004;
 /** Round the discs. */
 const CLIPS = 8;
 /** A baking pan of some 36 cm [typ; from memory]. */
@@ -128,14 +125,6 @@ function builtOf({ pan, context, height }: Parts): ResolvedBuild['built'] {
   const across = pan.diameterM + 2 * wall;
   return { widthM: across, heightM: across, depthM: height + wall };
 }
-
-/** Of a bought pan, or of the board that base and rim are cut from. */
-export const wallM = ({ panPartId, boardPartId }: StripPan, context: FormContext): number =>
-  panPartId === null && boardPartId !== null
-    ? partOf(context, boardPartId, 'sheet')?.thicknessM || BOARD_M
-    : RIM_WALL_M;
-/** A board nobody has chosen yet. */
-export const BOARD_M = 0.003;
 
 function mouthOf({
   pan,

@@ -1,8 +1,6 @@
 import type { Body } from '../../assembly/body';
-import { facing } from '../../assembly/poses';
-import { cutPiece } from '../../assembly/solids';
 import type { FormContext } from '../form';
-import { made, turnBody } from '../kit/bodies';
+import { boardBody, turnBody } from '../kit/bodies';
 import { stripOf, tapeWidthOf } from '../kit/tape';
 import { BOARD_M } from '../kit/typical';
 import { layoutStripRing } from './layout';
@@ -15,15 +13,7 @@ export function assembleStripRing(ring: StripRing, context: FormContext): Body[]
   const board = boardPiece(ring, layout, context);
   const half = tapeWidthOf(stripOf(ring, context)) / 2;
   return [
-    made(
-      'ring-board',
-      'Ring board',
-      'board',
-      null,
-      cutPiece(board, BOARD_M, [board.hole!.x, board.hole!.y]),
-      facing([0, 0, -(board.thicknessM || BOARD_M)]),
-      { piece: 'ring-board' },
-    ),
+    boardBody(board, BOARD_M, { about: [board.hole!.x, board.hole!.y] }),
     ...layout.rows.rowsM.map((laidM, row) => {
       const radius = layout.radiiM[row]!;
       return turnBody(`tape-${row + 1}`, [radius - half, radius + half], [0, TAPE_HIGH_M], laidM);

@@ -4,7 +4,7 @@ import { cutPiece, slab } from '../../assembly/solids';
 import type { SheetPiece } from '../../build/pieces';
 import { cross, type Vector } from '../../light/vector';
 import type { FormContext } from '../form';
-import { forwards, made } from '../kit/bodies';
+import { boardBody, forwards, made } from '../kit/bodies';
 import { partOf } from '../kit/lookup';
 import { tubeBodies } from '../kit/tubeBodies';
 import { BOARD_M } from '../kit/typical';
@@ -25,17 +25,7 @@ export function assembleBank(bank: TubeBank, context: FormContext): Body[] {
     return [[ax, ay, zM] as Vector, [bx, by, zM] as Vector] as const;
   });
   return [
-    made(
-      'back',
-      'Back',
-      'board',
-      null,
-      cutPiece(piece('back')!, BOARD_M),
-      facing([0, 0, -thickness]),
-      {
-        piece: 'back',
-      },
-    ),
+    boardBody(piece('back')!, BOARD_M),
     ...wallBodies(laid, thickness, piece('long-wall'), piece('short-wall')),
     ...tubeBodies({
       tube: laid.tube,

@@ -15,8 +15,10 @@ import {
   WebGLRenderer,
   type IUniform,
 } from 'three';
-import { viewAxes, type Eye } from '@/core/assembly/eye';
+import { boxAround } from '@/core/assembly/distance';
+import { seen, viewAxes, type Eye } from '@/core/assembly/eye';
 import type { Standing } from '@/core/assembly/standing';
+import { plus, scaled, type Vector } from '@/core/light/vector';
 import type { Matter } from '@/core/assembly/body';
 import type { Model } from '@/core/assembly/model';
 
@@ -121,7 +123,8 @@ export class AssemblyScene {
   private readonly geometry = new BufferGeometry();
   private readonly lines = new BufferGeometry();
   private readonly stands: BufferAttribute;
-  private readonly apartCorners: Float32Array;
+  /** corners of every body's box, and the way each goes */
+  private readonly reaches: readonly { corners: readonly Vector[]; away: Vector }[];
   private size = { wide: 1, high: 1 };
 
   constructor(
@@ -153,7 +156,7 @@ export class AssemblyScene {
     }
     // Corners are shared within a body: their normals lean over its edges, as its outline wants.
     this.geometry.computeVertexNormals();
-    this.apartCorners = model.positions.map((value, k) => value + model.away[k]!);
+    this.reaches = reachesOf(model);
     this.put();
   }
 
@@ -236,28 +239,19 @@ export class AssemblyScene {
   /** How much of the picture it takes from an eye, about its own middle. */
   private reach(eye: Eye, apart: number) {
     const axes = viewAxes(eye);
-    const low = [Infinity, Infinity, Infinity];
-    const high = [-Infinity, -Infinity, -Infinity];
-    const { positions } = this.model;
-    for (let at = 0; at < positions.length; at += 3) {
-      const point = [0, 1, 2].map(
-        (k) => positions[at + k]! + (this.apartCorners[at + k]! - positions[at + k]!) * apart,
-      );
-      for (let axis = 0; axis < 3; axis++) {
-        const [ax, ay, az] = axes[axis]!;
-        const value = ax * point[0]! + ay * point[1]! + az * point[2]!;
-        low[axis] = Math.min(low[axis]!, value);
-        high[axis] = Math.max(high[axis]!, value);
-      }
-    }
+    const { low, high } = boxAround(
+      this.reaches.flatMap(({ corners, away }) =>
+        corners.map((corner) => seen(axes, plus(corner, scaled(away, apart)))),
+      ),
+    );
     const mid = [0, 1, 2].map((axis) => (low[axis]! + high[axis]!) / 2);
     const middle = new Vector3();
     for (let axis = 0; axis < 3; axis++)
       middle.addScaledVector(new Vector3(...axes[axis]!), mid[axis]!);
     return {
       middle,
-      halfWide: (high[0]! - low[0]!) / 2 || 0.1,
-      halfHigh: (high[1]! - low[1]!) / 2 || 0.1,
+      halfWide: (high[0] - low[0]) / 2 || 0.1,
+      halfHigh: (high[1] - low[1]) / 2 || 0.1,
     };
   }
 
@@ -269,4 +263,22 @@ export class AssemblyScene {
         (each.material as ShaderMaterial).dispose();
     this.renderer.dispose();
   }
+}
+
+/** So that a turn asks a few corners of each thing, not all it is made of. */
+function reachesOf({ positions, away, body, bodies }: Model) {
+  const at = (of: Float32Array, k: number): Vector => [of[3 * k]!, of[3 * k + 1]!, of[3 * k + 2]!];
+  const points = bodies.map((): Vector[] => []);
+  const ways = bodies.map((): Vector => [0, 0, 0]);
+  for (let k = 0; k < body.length; k++) {
+    points[body[k]!]!.push(at(positions, k));
+    ways[body[k]!] = at(away, k);
+  }
+  return points.map((own, k) => {
+    const { low, high } = boxAround(own);
+    const corners = [low[0], high[0]].flatMap((x) =>
+      [low[1], high[1]].flatMap((y) => [low[2], high[2]].map((z): Vector => [x, y, z])),
+    );
+    return { corners, away: ways[k]! };
+  });
 }
