@@ -17,10 +17,12 @@ export interface Assembled {
   putIn: number[];
 }
 
-/** Things of no step of the plan are there from the beginning. */
+/** What nobody has chosen yet has no step: it is still to come. What lies there has none that names it: it is there. */
 function putInAt({ step, piece }: Body, steps: readonly Step[]): number {
-  const own = step === null ? -1 : steps.findIndex(({ id }) => id === step);
-  if (own >= 0) return own;
+  if (step !== null) {
+    const own = steps.findIndex(({ id }) => id === step);
+    return own < 0 ? steps.length : own;
+  }
   return Math.max(
     0,
     steps.findIndex(({ pieces }) => piece !== null && pieces.includes(piece)),

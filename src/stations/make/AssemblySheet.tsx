@@ -1,5 +1,4 @@
 'use client';
-import { ChevronLeft, ChevronRight } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import type { Model } from '@/core/assembly/model';
 import { standingAt, type Standing } from '@/core/assembly/standing';
@@ -8,6 +7,7 @@ import type { AtHand } from '../build/WithBuild';
 import { useEngine } from '../shell/useEngine';
 import { useProduction } from '../store/context';
 import { Turntable } from './assembly/Turntable';
+import { StepArrows } from './StepArrows';
 
 /**
  * How a light goes together: every piece in its place, to be turned and taken apart; what a step puts in is lit, what
@@ -82,27 +82,19 @@ function StepChoice({
   return (
     <div role="group" aria-label="As it stands at a step">
       <div className="flex items-center gap-2">
-        <button
-          type="button"
-          className="press !px-2"
-          aria-label="The step before"
-          disabled={at === 0}
-          onClick={() => onChoose(at < 0 ? steps.length - 1 : at - 1)}
+        <StepArrows
+          onBack={() => onChoose(at < 0 ? steps.length - 1 : at - 1)}
+          onOn={() => onChoose(at + 1)}
+          first={at === 0}
+          last={at < 0}
         >
-          <ChevronLeft size={18} aria-hidden />
-        </button>
-        <p className="figure flex-1 text-center text-[13px] text-ink-soft" data-assembly-step={at}>
-          {at < 0 ? 'Finished' : `Step ${at + 1} of ${steps.length}, ${steps[at]!.stage}`}
-        </p>
-        <button
-          type="button"
-          className="press !px-2"
-          aria-label="The next step"
-          disabled={at < 0}
-          onClick={() => onChoose(at + 1)}
-        >
-          <ChevronRight size={18} aria-hidden />
-        </button>
+          <p
+            className="figure flex-1 text-center text-[13px] text-ink-soft"
+            data-assembly-step={at}
+          >
+            {at < 0 ? 'Finished' : `Step ${at + 1} of ${steps.length}, ${steps[at]!.stage}`}
+          </p>
+        </StepArrows>
       </div>
       <h2 className="mt-1 text-[17px]">{steps[at]?.title ?? 'The whole light'}</h2>
       {steps[at] && <p className="text-[14px] text-ink-soft">{steps[at].check}.</p>}

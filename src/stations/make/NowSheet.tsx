@@ -1,5 +1,5 @@
 'use client';
-import { ChevronLeft, ChevronRight, Maximize2, Minimize2 } from 'lucide-react';
+import { Maximize2, Minimize2 } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import type { StepNow } from '@/core/evaluate/makingState';
 import { Hazard } from '../records/Hazard';
@@ -11,6 +11,7 @@ import { Clock } from './Clock';
 import { Missing } from './Missing';
 import { Readings } from './Readings';
 import { Ready } from './Ready';
+import { StepArrows } from './StepArrows';
 import { StepPhotographs } from './StepPhotographs';
 import { useAwake } from './useAwake';
 
@@ -63,27 +64,16 @@ export default function NowSheet(at: InMaking) {
       className={`flex min-h-full flex-col gap-3 ${large ? 'text-[20px]' : ''}`}
     >
       <div className="flex flex-wrap items-center gap-2">
-        <button
-          type="button"
-          className="press !px-2"
-          aria-label="The step before"
-          disabled={place <= 0}
-          onClick={() => go(-1)}
+        <StepArrows
+          onBack={() => go(-1)}
+          onOn={() => go(1)}
+          first={place <= 0}
+          last={place >= steps.length - 1}
         >
-          <ChevronLeft size={18} aria-hidden />
-        </button>
-        <p className="figure text-[13px] text-ink-soft" data-step-place>
-          {place + 1} of {steps.length}, {step.stage}
-        </p>
-        <button
-          type="button"
-          className="press !px-2"
-          aria-label="The next step"
-          disabled={place >= steps.length - 1}
-          onClick={() => go(1)}
-        >
-          <ChevronRight size={18} aria-hidden />
-        </button>
+          <p className="figure text-[13px] text-ink-soft" data-step-place>
+            {place + 1} of {steps.length}, {step.stage}
+          </p>
+        </StepArrows>
         <Progress steps={steps} place={place} />
         <button
           type="button"

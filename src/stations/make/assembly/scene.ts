@@ -8,6 +8,7 @@ import {
   LessEqualDepth,
   LineSegments,
   Mesh,
+  NoColorSpace,
   OrthographicCamera,
   Scene,
   ShaderMaterial,
@@ -200,7 +201,7 @@ export class AssemblyScene {
   ink(inks: Inks): void {
     for (const [name, colour] of Object.entries(inks) as [string, string][])
       // Colours of the page go to the screen as they are.
-      (this.uniforms[name]!.value as Color).setStyle(colour, '').convertLinearToSRGB();
+      (this.uniforms[name]!.value as Color).setStyle(colour, NoColorSpace);
   }
 
   stand(standing: readonly Standing[]): void {
