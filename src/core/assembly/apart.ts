@@ -2,19 +2,19 @@ import { minus, plus, scaled, type Vector } from '../light/vector';
 import type { Body } from './body';
 import { outerBox } from './distance';
 
-/** One space between things that are taken apart, as a share of the light's own size. */
-const SPACE = 0.16;
+/** One space between things that are taken apart, as a share of the light's own diagonal. */
+export const SPACE = 0.16;
 
-/** How far one space is, metres. */
-export function spaceM(bodies: readonly Body[]): number {
+/** Of the box round all of it, metres. */
+export function diagonalM(bodies: readonly Body[]): number {
   if (bodies.length === 0) return 0;
   const { low, high } = outerBox(bodies);
-  return SPACE * Math.hypot(...minus(high, low));
+  return Math.hypot(...minus(high, low));
 }
 
 /** The same bodies, moved so far apart: 0 as they are mounted, 1 fully. */
 export function takenApart(bodies: readonly Body[], share: number): Body[] {
-  const space = spaceM(bodies) * share;
+  const space = SPACE * diagonalM(bodies) * share;
   const moved = (pose: Body['pose'], away: Vector) => ({
     ...pose,
     at: plus(pose.at, scaled(away, space)),

@@ -1,6 +1,7 @@
 import { inkedView } from './inked';
 import { FROM_THE_RIGHT } from './eye';
-import { areaVector, dot } from '../light/vector';
+import { areaVector, dot, type Vector } from '../light/vector';
+import { facetsOf, outlines } from './facets';
 import { meshOf, type Mesh } from './mesh';
 import { measure, outerBox } from './distance';
 import { takenApart } from './apart';
@@ -171,5 +172,38 @@ describe('taken apart', () => {
       0,
     );
     expect(runs).toBe(9);
+  });
+});
+
+describe('what a turned light is drawn by', () => {
+  const drawn = modelOf([body(rod(0.05, 0.4))], [0]);
+  const facets = facetsOf(drawn);
+  const from = (...towards: [number, number, number]) => {
+    const into = new Uint32Array(drawn.bends.length / 2);
+    const count = outlines(drawn, facets, towards, into);
+    const at = (k: number) => [0, 1, 2].map((axis) => drawn.positions[3 * into[k]! + axis]!);
+    return Array.from({ length: count / 2 }, (_, k) => {
+      const [a, b] = [at(2 * k), at(2 * k + 1)];
+      return Math.hypot(...a.map((each, axis) => each - b[axis]!));
+    });
+  };
+  test('a bar has two outlines as long as itself from the side, and none from its end but its rim', () => {
+    // A round bar's outline from across its axis is two of its generators [std: geometry].
+    expect(from(1, 0.03, 0).map((long) => long.toFixed(4))).toEqual(['0.4000', '0.4000']);
+    expect(from(0, 0, 1)).toEqual([]);
+  });
+  test('every face tells its own normal at a corner no other face tells by', () => {
+    const { positions } = drawn;
+    const last = [...facets.triangles].filter((_, k) => k % 3 === 2);
+    expect(new Set(last).size).toBe(drawn.triangles.length / 3);
+    for (let k = 0; k < facets.triangles.length; k += 3) {
+      const corners = [0, 1, 2].map((corner): Vector => {
+        const of = 3 * facets.from[facets.triangles[k + corner]!]!;
+        return [positions[of]!, positions[of + 1]!, positions[of + 2]!];
+      });
+      const area = areaVector(corners);
+      const normal: Vector = [0, 1, 2].map((axis) => facets.normals[k + axis]!) as never;
+      expect(dot(area, normal)).toBeCloseTo(Math.hypot(...area), 8);
+    }
   });
 });

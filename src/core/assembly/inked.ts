@@ -3,7 +3,8 @@ import { line, view, type XY } from '../drawing/shapes';
 import type { Vector } from '../light/vector';
 import { placed, type Body } from './body';
 import { seen, viewAxes, type Eye } from './eye';
-import { meshOf } from './mesh';
+import { meshOf, type Mesh } from './mesh';
+import { edgesOf } from './neighbours';
 import type { Standing } from './standing';
 
 /** Points of the picture's longer side at which hidden lines are told from seen ones. */
@@ -35,12 +36,12 @@ export function inkedView(
 ): View {
   const axes = viewAxes(eye);
   const turned = bodies.map((body): Turned => {
-    const { points, triangles, edges } = meshOf(body.solid);
-    const at = points.map((point) => seen(axes, placed(body.pose, point)));
+    const mesh = meshOf(body.solid);
+    const at = mesh.points.map((point) => seen(axes, placed(body.pose, point)));
     return {
       points: at,
-      triangles,
-      edges: seenEdges(at, triangles, edges),
+      triangles: mesh.triangles,
+      edges: seenEdges(at, mesh),
       standing: standing(body),
     };
   });
@@ -65,31 +66,13 @@ const facesUs = (points: readonly Vector[], [a, b, c]: readonly [number, number,
   return (bx - ax) * (cy - ay) - (by - ay) * (cx - ax) > 1e-12;
 };
 
-const TOWARDS = 1;
-const AWAY = 2;
-
 /** Inked edges of faces that look this way, and those where a face that does meets one that does not. */
-function seenEdges(
-  points: readonly Vector[],
-  triangles: Turned['triangles'],
-  inked: Turned['edges'],
-): Turned['edges'] {
-  const count = points.length;
-  const key = (a: number, b: number) => (a < b ? a * count + b : b * count + a);
-  const sides = new Map<number, number>();
-  for (const triangle of triangles) {
-    const side = facesUs(points, triangle) ? TOWARDS : AWAY;
-    for (let k = 0; k < 3; k++) {
-      const own = key(triangle[k]!, triangle[(k + 1) % 3]!);
-      sides.set(own, (sides.get(own) ?? 0) | side);
-    }
-  }
-  const always = new Set(inked.map(([a, b]) => key(a, b)));
-  const edges: (readonly [number, number])[] = [];
-  for (const [own, side] of sides)
-    if (side === (TOWARDS | AWAY) || (side === TOWARDS && always.has(own)))
-      edges.push([Math.floor(own / count), own % count]);
-  return edges;
+function seenEdges(points: readonly Vector[], mesh: Mesh): Turned['edges'] {
+  const looks = mesh.triangles.map((triangle) => facesUs(points, triangle));
+  return edgesOf(mesh).flatMap(({ ends, triangles, always }) => {
+    const towards = triangles.filter((number) => looks[number]).length;
+    return towards && (always || towards < triangles.length) ? [ends] : [];
+  });
 }
 
 interface Grain {

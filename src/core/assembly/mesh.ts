@@ -80,7 +80,9 @@ function turnedMesh(
     const angle = (arc?.fromRad ?? 0) + (sweep * row) / steps;
     return profile.map(([r, z]): Vector => [r * Math.cos(angle), r * Math.sin(angle), z]);
   }).flat();
-  const at = (row: number, k: number) => (row % rows) * count + (k % count);
+  // On the axis of a whole turn all rows meet in one corner.
+  const at = (row: number, k: number) =>
+    (whole && profile[k % count]![0] <= 0 ? 0 : row % rows) * count + (k % count);
   // A way round that is told clockwise turns its faces inside out.
   const flipped = sweep < 0;
   const triangles: Mesh['triangles'] = [];

@@ -10,10 +10,14 @@ const SAG_M = 0.0004;
 const LEAST_CORNERS = 16;
 const MOST_CORNERS = 72;
 
-export const cornersOf = (radiusM: number, sagM = SAG_M, most = MOST_CORNERS): number => {
+export const cornersOf = (
+  radiusM: number,
+  sagM = SAG_M,
+  [least, most]: readonly [number, number] = [LEAST_CORNERS, MOST_CORNERS],
+): number => {
   const turn = 2 * Math.acos(Math.max(0, 1 - sagM / Math.max(radiusM, sagM)));
   const wanted = Math.ceil((2 * Math.PI) / Math.max(turn, 1e-6));
-  return Math.min(most, Math.max(LEAST_CORNERS, wanted + (wanted % 2)));
+  return Math.min(most, Math.max(least, wanted + (wanted % 2)));
 };
 
 export const circleOutline = (radiusM: number, x = 0, y = 0): XY[] => {

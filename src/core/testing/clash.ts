@@ -19,7 +19,7 @@ export interface Edged extends Measure {
 }
 
 /** Chords of a hollow side run within what they stand for: here they leave it by a hair. */
-const fine = (radiusM: number) => cornersOf(radiusM, 3e-4, 300);
+const fine = (radiusM: number) => cornersOf(radiusM, 3e-4, [16, 300]);
 
 export function edged(body: Body): Edged {
   const { points, triangles } = meshOf(body.solid, fine);

@@ -4,8 +4,7 @@ import type { Model } from '@/core/assembly/model';
 import { standingAt, type Standing } from '@/core/assembly/standing';
 import type { Step } from '@/core/build/step';
 import type { AtHand } from '../build/WithBuild';
-import { useEngine } from '../shell/useEngine';
-import { useProduction } from '../store/context';
+import type { Asked } from '../shell/useEngine';
 import { Turntable } from './assembly/Turntable';
 import { StepArrows } from './StepArrows';
 
@@ -17,13 +16,8 @@ export default function AssemblySheet({
   build,
   readouts,
   presentId,
-}: AtHand & { presentId: string | null }) {
-  const document = useProduction((state) => state.document);
-  const { answer, busy, problem } = useEngine(
-    (engine) => engine.assembled(document, build.id),
-    // Whatever a piece follows from, parts, sizes or the shot it is filled for, makes it another piece.
-    [build.id, readouts.pieces],
-  );
+  assembled: { answer, busy, problem },
+}: AtHand & { presentId: string | null; assembled: Asked<Model | null> }) {
   const { steps } = readouts;
   const [picked, setPicked] = useState<string | null>(presentId);
   const [apart, setApart] = useState(0);

@@ -1,11 +1,12 @@
 'use client';
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { lazyPanel } from '@/ui/lazyPanel';
 import { Sheets } from '@/ui/Sheets';
 import { useKept } from '@/ui/useKept';
 import { Tray } from '../build/Tray';
 import { useBuildForm } from '../build/useBuildForm';
 import { WithBuild, type AtHand } from '../build/WithBuild';
+import { useEngine } from '../shell/useEngine';
 import { useProduction } from '../store/context';
 import { Begin } from './Begin';
 import { CopyChoice } from './CopyChoice';
@@ -39,6 +40,17 @@ const IDS = SHEETS.map(([id]) => id);
 /** The third hand at the bench. */
 export const MakeStation = () => <WithBuild Sheet={MakeSheet} />;
 
+/** Its sheet is not opened by everyone, and wants a while to be made ready: that is done before it is opened. */
+function useAssembled({ build, readouts }: AtHand) {
+  const document = useProduction((state) => state.document);
+  useEffect(() => AssemblySheet.fetch(), []);
+  return useEngine(
+    (engine) => engine.assembled(document, build.id),
+    // Whatever a piece follows from, parts, sizes or the shot it is filled for, makes it another piece.
+    [build.id, readouts.pieces],
+  );
+}
+
 function MakeSheet({ build, readouts }: AtHand) {
   const form = useBuildForm(build);
   const makings = useProduction((state) => state.document.makings);
@@ -52,6 +64,7 @@ function MakeSheet({ build, readouts }: AtHand) {
   const shown = copies.find(({ making }) => making.copy === Math.min(copy, build.copies));
   const bench = useBench(build, readouts);
   useWaitTold(copies);
+  const assembled = useAssembled({ build, readouts });
   if (!form) return null;
   const at = shown && { build, readouts, ...shown, copies, bench };
   return (
@@ -75,6 +88,7 @@ function MakeSheet({ build, readouts }: AtHand) {
             key={`${build.id} ${shown?.making.copy}`}
             build={build}
             readouts={readouts}
+            assembled={assembled}
             presentId={shown?.now.now?.step.id ?? null}
           />
         ) : sheet === 'wires' ? (

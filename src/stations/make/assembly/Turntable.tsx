@@ -11,8 +11,7 @@ import { AssemblyScene, type Inks } from './scene';
 const TURN_KEY_RAD = Math.PI / 24;
 const MOST_ABOVE_RAD = Math.PI / 2;
 const ZOOM_STEP = 1.15;
-/** Points of the picture to one of the page, while it turns and at rest; it rests when nothing moved for so long. */
-const [TURNING, AT_REST] = [1, 2];
+/** It rests when nothing moved for so long. */
 const REST_MS = 180;
 const [LEAST_ZOOM, MOST_ZOOM] = [0.5, 12];
 
@@ -49,9 +48,9 @@ export function Turntable({ model, standing, apart, label }: Props) {
   const shown = useRef({ eye: FROM_THE_RIGHT as Eye, apart, zoom: 1, asked: 0, rests: 0 });
   const [trouble, setTrouble] = useState(false);
 
-  const fit = useCallback((ratio: number) => {
+  const fit = useCallback((fine: boolean) => {
     const { width, height } = canvas.current!.getBoundingClientRect();
-    scene.current?.resize(width, height, ratio);
+    scene.current?.resize(width, height, fine);
   }, []);
 
   const paint = useCallback(() => {
@@ -62,12 +61,12 @@ export function Turntable({ model, standing, apart, label }: Props) {
       now.asked = 0;
       const draw = () => scene.current?.draw(now.eye, now.apart, now.zoom);
       // While it turns it is drawn as coarse as it may be; at rest its lines are smooth.
-      if (!now.rests) fit(TURNING);
+      if (!now.rests) fit(false);
       draw();
       clearTimeout(now.rests);
       now.rests = window.setTimeout(() => {
         now.rests = 0;
-        fit(AT_REST);
+        fit(true);
         draw();
       }, REST_MS);
       if (scene.current && canvas.current) canvas.current.dataset.drawn = placeOf(now.eye);

@@ -1,9 +1,8 @@
 import {
   BufferAttribute,
   BufferGeometry,
-  BackSide,
   Color,
-  DoubleSide,
+  DynamicDrawUsage,
   GreaterDepth,
   LessEqualDepth,
   LineSegments,
@@ -22,6 +21,7 @@ import type { Standing } from '@/core/assembly/standing';
 import { plus, scaled, type Vector } from '@/core/light/vector';
 import type { Matter } from '@/core/assembly/body';
 import type { Model } from '@/core/assembly/model';
+import { facetsOf, outlines, type Facets } from '@/core/assembly/facets';
 
 /** Inks of the page, as CSS colours. */
 export interface Inks {
@@ -38,82 +38,63 @@ export interface Inks {
 const STANDS: Record<Standing, number> = { mounted: 0, now: 1, 'to come': 2 };
 /** What glows wears the colour of glass or tape. */
 const TINTS: Partial<Record<Matter, number>> = { lamp: 1, tape: 2 };
-/** Outlines are so many points wide; the picture leaves so much room round itself. */
-const OUTLINE_PX = 1.15;
+/** The picture leaves so much room round itself. */
 const ROOM = 1.06;
 const DEEP_M = 60;
 
+/** Where a body stands is one for all its corners: one that is still to come is left out as a whole. */
 const MOVED = /* glsl */ `
   attribute vec3 away;
   attribute float stands;
-  attribute float lamp;
   uniform float apart;
-  varying float vStands;
-  varying float vLamp;
-  vec3 moved() { vStands = stands; vLamp = lamp; return position + away * apart; }
+  vec4 moved() { return projectionMatrix * modelViewMatrix * vec4(position + away * apart, 1.0); }
 `;
 
 /** Paper with a breath of shade where it turns away, so that a face is told from its neighbour. */
 const FACE = {
   vertexShader: /* glsl */ `${MOVED}
-    varying vec3 vAt;
-    void main() {
-      vec4 at = modelViewMatrix * vec4(moved(), 1.0);
-      vAt = at.xyz;
-      gl_Position = projectionMatrix * at;
-    }`,
-  fragmentShader: /* glsl */ `
+    attribute float lamp;
     uniform vec3 sheet; uniform vec3 wash; uniform vec3 glass; uniform vec3 tape; uniform vec3 ink;
-    varying float vStands; varying float vLamp; varying vec3 vAt;
+    flat varying vec3 vPaper;
     void main() {
-      if (vStands > 1.5) discard;
-      vec3 normal = normalize(cross(dFdx(vAt), dFdy(vAt)));
-      float turned = 1.0 - abs(dot(normal, normalize(vec3(0.35, 0.55, 0.76))));
-      vec3 own = vLamp > 1.5 ? mix(sheet, tape, 0.55) : mix(sheet, glass, vLamp);
-      vec3 paper = vStands > 0.5 ? wash : own;
-      gl_FragColor = vec4(mix(paper, ink, 0.13 * turned), 1.0);
-    }`,
-};
-
-/** The same, grown by a hair on the screen and seen from inside: what stands out is its outline. */
-const OUTLINE = {
-  vertexShader: /* glsl */ `${MOVED}
-    uniform vec2 pixel;
-    void main() {
-      vec4 at = projectionMatrix * modelViewMatrix * vec4(moved(), 1.0);
-      vec3 out3 = normalMatrix * normal;
-      vec2 way = length(out3.xy) > 0.0001 ? normalize(out3.xy) : vec2(0.0);
-      at.xy += way * pixel;
-      gl_Position = at;
+      float turned = 1.0 - abs(dot(normalMatrix * normal, normalize(vec3(0.35, 0.55, 0.76))));
+      vec3 own = lamp > 1.5 ? mix(sheet, tape, 0.55) : mix(sheet, glass, lamp);
+      vPaper = mix(stands > 0.5 ? wash : own, ink, 0.13 * turned);
+      gl_Position = stands > 1.5 ? vec4(2.0, 2.0, 2.0, 1.0) : moved();
     }`,
   fragmentShader: /* glsl */ `
-    uniform vec3 ink; uniform vec3 brass;
-    varying float vStands; varying float vLamp;
-    void main() {
-      if (vStands > 1.5) discard;
-      gl_FragColor = vec4(vStands > 0.5 ? brass : ink, 1.0);
-    }`,
+    flat varying vec3 vPaper;
+    void main() { gl_FragColor = vec4(vPaper, 1.0); }`,
 };
 
 /** Edges: inked where they are seen; light where something lies before them or they are still to come. */
 const EDGE = {
   vertexShader: /* glsl */ `${MOVED}
-    uniform float nearer;
+    uniform float nearer; uniform float hidden; uniform vec2 shift;
+    uniform vec3 ink; uniform vec3 brass; uniform vec3 soft; uniform vec3 sheet;
+    flat varying vec3 vInk;
     void main() {
-      gl_Position = projectionMatrix * modelViewMatrix * vec4(moved(), 1.0);
+      bool later = stands > 1.5;
+      bool now = stands > 0.5 && !later;
+      float strength = hidden > 0.5 ? (now ? 0.45 : 0.12) : (later ? 0.3 : 1.0);
+      vInk = mix(sheet, now ? brass : (later ? soft : ink), strength);
+      gl_Position = moved();
+      gl_Position.xy += shift * gl_Position.w;
       gl_Position.z -= nearer * gl_Position.w;
+      if (hidden > 0.5 && later) gl_Position = vec4(2.0, 2.0, 2.0, 1.0);
     }`,
   fragmentShader: /* glsl */ `
-    uniform vec3 ink; uniform vec3 brass; uniform vec3 soft; uniform float hidden;
-    varying float vStands; varying float vLamp;
-    void main() {
-      bool later = vStands > 1.5;
-      if (hidden > 0.5 && later) discard;
-      vec3 own = vStands > 0.5 && !later ? brass : (later ? soft : ink);
-      float strength = hidden > 0.5 ? (vStands > 0.5 ? 0.45 : 0.12) : (later ? 0.3 : 1.0);
-      gl_FragColor = vec4(own, strength);
-    }`,
+    flat varying vec3 vInk;
+    void main() { gl_FragColor = vec4(vInk, 1.0); }`,
 };
+
+/** At rest a line is drawn once for each of these, a point of the finer picture apart: as wide as it was while it turned. */
+const STROKES = [
+  [0, 0],
+  [1, 0],
+  [0, 1],
+  [1, 1],
+] as const;
 
 /** A light in three dimensions, inked like our drawings; nothing is drawn but when something changed. */
 export class AssemblyScene {
@@ -121,9 +102,15 @@ export class AssemblyScene {
   private readonly scene = new Scene();
   private readonly camera = new OrthographicCamera(-1, 1, 1, -1, -DEEP_M, DEEP_M);
   private readonly uniforms: Record<string, IUniform>;
-  private readonly geometry = new BufferGeometry();
-  private readonly lines = new BufferGeometry();
+  private readonly facets: Facets;
+  private readonly faces = new BufferGeometry();
+  private readonly edges = new BufferGeometry();
+  private readonly bends = new BufferGeometry();
   private readonly stands: BufferAttribute;
+  private readonly outline: Uint32Array;
+  /** of lines that are drawn at rest only */
+  private readonly finer: LineSegments[] = [];
+  private readonly shifts: IUniform[] = [];
   /** corners of every body's box, and the way each goes */
   private readonly reaches: readonly { corners: readonly Vector[]; away: Vector }[];
   private size = { wide: 1, high: 1 };
@@ -135,7 +122,6 @@ export class AssemblyScene {
     this.renderer = new WebGLRenderer({ canvas, antialias: false, alpha: true });
     this.uniforms = {
       apart: { value: 0 },
-      pixel: { value: [0, 0] },
       ...Object.fromEntries(
         ['ink', 'soft', 'sheet', 'brass', 'wash', 'glass', 'tape'].map((name) => [
           name,
@@ -143,22 +129,49 @@ export class AssemblyScene {
         ]),
       ),
     };
+    this.facets = facetsOf(model);
     this.stands = new BufferAttribute(new Float32Array(model.body.length), 1);
-    const lamp = Float32Array.from(model.body, (at) => TINTS[model.bodies[at]!.matter] ?? 0);
+    this.outline = new Uint32Array(model.bends.length / 2);
+    this.fillFaces();
+    this.fillLines();
+    this.reaches = reachesOf(model);
+    this.put();
+  }
+
+  private fillFaces(): void {
+    const { from, triangles, normals } = this.facets;
+    const { positions, away, body, bodies } = this.model;
+    const threes = (of: Float32Array) =>
+      Float32Array.from(
+        { length: 3 * from.length },
+        (_, k) => of[3 * from[(k / 3) | 0]! + (k % 3)]!,
+      );
+    const told = new Float32Array(3 * from.length);
+    for (let k = 0; k < triangles.length; k += 3)
+      told.set(normals.subarray(k, k + 3), 3 * triangles[k + 2]!);
+    const lamp = Float32Array.from(from, (k) => TINTS[bodies[body[k]!]!.matter] ?? 0);
+    const own = this.faces;
+    own.setAttribute('position', new BufferAttribute(threes(positions), 3));
+    own.setAttribute('away', new BufferAttribute(threes(away), 3));
+    own.setAttribute('normal', new BufferAttribute(told, 3));
+    own.setAttribute('lamp', new BufferAttribute(lamp, 1));
+    own.setAttribute('stands', new BufferAttribute(new Float32Array(from.length), 1));
+    own.setIndex(new BufferAttribute(triangles, 1));
+  }
+
+  private fillLines(): void {
+    const position = new BufferAttribute(this.model.positions, 3);
+    const away = new BufferAttribute(this.model.away, 3);
     for (const [own, index] of [
-      [this.geometry, model.triangles],
-      [this.lines, model.edges],
+      [this.edges, this.model.edges],
+      [this.bends, this.outline],
     ] as const) {
-      own.setAttribute('position', new BufferAttribute(model.positions, 3));
-      own.setAttribute('away', new BufferAttribute(model.away, 3));
-      own.setAttribute('lamp', new BufferAttribute(lamp, 1));
+      own.setAttribute('position', position);
+      own.setAttribute('away', away);
       own.setAttribute('stands', this.stands);
       own.setIndex(new BufferAttribute(index, 1));
     }
-    // Corners are shared within a body: their normals lean over its edges, as its outline wants.
-    this.geometry.computeVertexNormals();
-    this.reaches = reachesOf(model);
-    this.put();
+    this.bends.getIndex()!.setUsage(DynamicDrawUsage);
   }
 
   private put(): void {
@@ -168,29 +181,34 @@ export class AssemblyScene {
       own: Record<string, IUniform> = {},
     ) => new ShaderMaterial({ ...given, uniforms: { ...this.uniforms, ...own }, ...more });
     const faces = new Mesh(
-      this.geometry,
-      made(FACE, {
-        side: DoubleSide,
-        polygonOffset: true,
-        polygonOffsetFactor: 1,
-        polygonOffsetUnits: 2,
-      }),
+      this.faces,
+      made(FACE, { polygonOffset: true, polygonOffsetFactor: 1, polygonOffsetUnits: 2 }),
     );
-    const outline = new Mesh(this.geometry, made(OUTLINE, { side: BackSide }));
-    const edge = (hidden: boolean) =>
-      new LineSegments(
-        this.lines,
-        made(
-          EDGE,
-          {
-            transparent: true,
-            depthWrite: false,
-            depthFunc: hidden ? GreaterDepth : LessEqualDepth,
-          },
-          { hidden: { value: hidden ? 1 : 0 }, nearer: { value: hidden ? -0.00002 : 0.00002 } },
-        ),
+    const inked = (hidden: boolean, shift: IUniform) =>
+      made(
+        EDGE,
+        {
+          depthWrite: false,
+          depthFunc: hidden ? GreaterDepth : LessEqualDepth,
+        },
+        {
+          hidden: { value: hidden ? 1 : 0 },
+          nearer: { value: hidden ? -0.00002 : 0.00002 },
+          shift,
+        },
       );
-    const all = [faces, outline, edge(true), edge(false)];
+    const unmoved = { value: [0, 0] };
+    const hidden = new LineSegments(this.edges, inked(true, unmoved));
+    this.finer.push(hidden);
+    const all: (Mesh | LineSegments)[] = [faces, hidden];
+    STROKES.forEach((_, which) => {
+      const shift = { value: [0, 0] };
+      this.shifts.push(shift);
+      const ink = inked(false, shift);
+      const drawn = [new LineSegments(this.bends, ink), new LineSegments(this.edges, ink)];
+      if (which > 0) this.finer.push(...drawn);
+      all.push(...drawn);
+    });
     all.forEach((each, order) => {
       each.frustumCulled = false;
       each.renderOrder = order;
@@ -206,19 +224,21 @@ export class AssemblyScene {
 
   stand(standing: readonly Standing[]): void {
     const { body } = this.model;
-    for (let k = 0; k < body.length; k++) this.stands.setX(k, STANDS[standing[body[k]!]!]);
-    this.stands.needsUpdate = true;
+    const all = Float32Array.from(body, (of) => STANDS[standing[of]!]);
+    this.stands.copyArray(all).needsUpdate = true;
+    const onFaces = this.faces.getAttribute('stands') as BufferAttribute;
+    onFaces.copyArray(Float32Array.from(this.facets.from, (k) => all[k]!)).needsUpdate = true;
   }
 
-  /** @param ratio  points of the picture to one of the page: finer is smoother, and slower */
-  resize(wide: number, high: number, ratio: number): void {
+  /** @param fine  two points of the picture to one of the page: smoother, and slower */
+  resize(wide: number, high: number, fine: boolean): void {
     this.size = { wide: Math.max(1, wide), high: Math.max(1, high) };
-    this.renderer.setPixelRatio(ratio);
+    this.renderer.setPixelRatio(fine ? 2 : 1);
     this.renderer.setSize(this.size.wide, this.size.high, false);
-    this.uniforms.pixel!.value = [
-      (2 * OUTLINE_PX) / this.size.wide,
-      (2 * OUTLINE_PX) / this.size.high,
-    ];
+    for (const line of this.finer) line.visible = fine;
+    STROKES.forEach(([x, y], which) => {
+      this.shifts[which]!.value = [x / this.size.wide, y / this.size.high];
+    });
   }
 
   /** @param zoom  1 shows all of it as it is taken apart now */
@@ -231,6 +251,12 @@ export class AssemblyScene {
     Object.assign(this.camera, { left: -w, right: w, bottom: -h, top: h });
     this.camera.updateProjectionMatrix();
     const [, up, towards] = viewAxes(eye);
+    const count = outlines(this.model, this.facets, towards, this.outline);
+    const index = this.bends.getIndex()!;
+    index.clearUpdateRanges();
+    index.addUpdateRange(0, count);
+    index.needsUpdate = true;
+    this.bends.setDrawRange(0, count);
     this.camera.position.set(middle.x + towards[0], middle.y + towards[1], middle.z + towards[2]);
     this.camera.up.set(...up);
     this.camera.lookAt(middle);
@@ -257,8 +283,7 @@ export class AssemblyScene {
   }
 
   close(): void {
-    this.geometry.dispose();
-    this.lines.dispose();
+    for (const own of [this.faces, this.edges, this.bends]) own.dispose();
     for (const each of this.scene.children)
       if (each instanceof Mesh || each instanceof LineSegments)
         (each.material as ShaderMaterial).dispose();
