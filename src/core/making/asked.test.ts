@@ -39,6 +39,18 @@ test('what stays warm under a hand passes, what burns stops (ISO 13732-1, IEC 60
   expect([at(35), at(50), at(70)]).toEqual(['ok', 'look', 'stop']);
 });
 
+test('a closed case is measured inside as well, what hot lamps shine on beside them; each by its own limit', () => {
+  const closed = find(askedOf('cabin-box'), 'warm-inside');
+  const at = (asked: Asked, celsius: number) => judged(asked, celsius + 273.15, '', 'metric').state;
+  // Foam softens at 70 °C [common practice]; worked out is hardly over the room.
+  expect([at(closed, 28), at(closed, 50), at(closed, 71)]).toEqual(['ok', 'look', 'stop']);
+  const board = find(askedOf('warm-ring'), 'warm-board');
+  // Wood scorches in the long run from 90 °C on [common practice].
+  expect([at(board, 45), at(board, 70), at(board, 91)]).toEqual(['ok', 'look', 'stop']);
+  expect(board.expected! - 273.15).toBeGreaterThan(25);
+  expect(askedOf('clerk-ring').map(({ id }) => id)).not.toContain('warm-inside');
+});
+
 test('nothing read, nothing said and a no are never fine', () => {
   for (const { id } of document.builds)
     for (const asked of askedOf(id)) {

@@ -2,7 +2,8 @@ import type { ResolvedBuild } from '../build/resolvedBuild';
 import type { FormContext } from '../forms/form';
 import type { Dimension, UnitSystem } from '../quantity';
 import { show, showText } from '../quantity';
-import { enclosureC } from '../power/caseHeat';
+import { enclosureC, insideLimits, ROOM_C } from '../power/caseHeat';
+import { heatedThings } from '../power/heat';
 import type { PowerPlan } from '../power/plan';
 import type { TapePlan } from '../power/tapePlan';
 import { earthLimitOhm } from './finishing';
@@ -122,26 +123,54 @@ const current = ({ plan }: Predicted): Asked =>
     over: 'Switch off. Something draws what nobody planned: other lamps than on the list, or a joint that leaks.',
   });
 
-const warmth = ({ resolved }: Predicted): Asked[] => {
-  const expected = resolved.enclosure && enclosureC(resolved, resolved.enclosure).outerC + KELVIN;
-  return (
-    [
-      ['warm-10', 'Hottest place a hand can reach, after 10 min'],
-      ['warm-60', 'The same after 1 h'],
-    ] as const
-  ).map(([id, label]) =>
-    quantity('warm-checks', id, label, 'temperature', {
-      expected,
-      low: KELVIN,
-      high: KELVIN + HELD_C,
-      stopAbove: KELVIN + TOUCHED_C,
-      from: 'an estimate of the case alone',
-      fine: 'It can be held for ten minutes and longer.',
-      under: 'Below freezing: read it again.',
-      over: 'Unplug it. Look for a coiled cord, a warm joint, lamps that cannot breathe; give it air or less power, and begin the hour again.',
+const COOLER =
+  'Unplug it. Look for a coiled cord, a warm joint, lamps that cannot breathe; give it air, distance or less power, and begin the hour again.';
+
+/** Under its limits it passes, unless it is far hotter than worked out; °C. */
+const under = (expectedC: number | null, lookC: number, stopC: number) => ({
+  expected: expectedC === null ? null : expectedC + KELVIN,
+  low: KELVIN,
+  high: KELVIN + Math.min(lookC, expectedC === null ? Infinity : expectedC + spareK(expectedC)),
+  stopAbove: KELVIN + stopC,
+  from: 'an estimate, in a room of 25 °C',
+  under: 'Below freezing: read it again.',
+  over: COOLER,
+});
+/** Estimates of heat are wrong by half the rise, and rooms differ [common practice]. */
+const spareK = (expectedC: number): number => Math.max(10, (expectedC - ROOM_C) / 2);
+
+/** Whatever Wire works out a temperature of is measured at the warm checks. */
+function warmth({ resolved }: Predicted): Asked[] {
+  const { enclosure } = resolved;
+  const at = (id: string, label: string, judged: Parameters<typeof quantity>[4]) =>
+    quantity('warm-checks', id, label, 'temperature', judged);
+  const held = 'It can be held for ten minutes and longer.';
+  const borne = (limitC: number) => `It bears up to ${Math.round(limitC)} °C.`;
+  const outerC = enclosure && enclosureC(resolved, enclosure).outerC;
+  const inside = enclosure?.closed ? insideLimits(resolved, enclosure) : null;
+  return [
+    // A case takes an hour to get as warm as is worked out.
+    at('warm-10', 'Hottest place a hand can reach, after 10 min', {
+      ...under(null, HELD_C, TOUCHED_C),
+      fine: held,
     }),
-  );
-};
+    at('warm-60', 'The same after 1 h', { ...under(outerC, HELD_C, TOUCHED_C), fine: held }),
+    ...(enclosure && inside
+      ? [
+          at('warm-inside', 'Inside the case beside the lamps, after 1 h (a probe left in)', {
+            ...under(enclosureC(resolved, enclosure).innerC, inside.lookC, inside.stopC),
+            fine: borne(inside.lookC),
+          }),
+        ]
+      : []),
+    ...heatedThings(resolved).map(({ exposure: { thing, riseK }, limitC }) =>
+      at(`warm-${thing.id}`, `The ${thing.name} where the lamps are nearest, after 1 h`, {
+        ...under(ROOM_C + riseK, limitC, limitC),
+        fine: borne(limitC),
+      }),
+    ),
+  ];
+}
 
 const metered = ({ lightLx }: Predicted): Asked =>
   quantity('meter', 'light', 'Light at the subject', 'illuminance', {

@@ -62,6 +62,16 @@ function boundsOf(
   };
 }
 
+/** What a closed case's inside may reach, °C: looked at from the first on, stopped from the second. */
+export function insideLimits(resolved: ResolvedBuild, enclosure: Enclosure) {
+  const { inner } = boundsOf(resolved, enclosure);
+  const lowest = (bounds: readonly Bound[]) => Math.min(...bounds.map(({ atC }) => atC));
+  return {
+    lookC: lowest(inner),
+    stopC: lowest(inner.filter(({ severity }) => severity === 'stop')),
+  };
+}
+
 const TITLES = {
   stop: 'Hotter inside than it bears',
   look: 'The case gets hot',
@@ -100,9 +110,7 @@ export function enclosureFindings(resolved: ResolvedBuild, enclosure: Enclosure)
     severity === 'ok'
       ? 'Feel it after ten minutes and after an hour.'
       : `Too much for ${worst!.what}. Fewer watts, a bigger case or holes at top and bottom cool it.`;
-  const lowest = Math.min(
-    ...inner.filter((bound) => bound.severity === 'stop').map(({ atC }) => atC),
-  );
+  const lowest = insideLimits(resolved, enclosure).stopC;
   return [
     {
       id: 'heat.enclosure',

@@ -55,6 +55,23 @@ export function heatFindings(resolved: ResolvedBuild, around: readonly Thing[] =
   ];
 }
 
+/** From where on a thing scorches, melts or smoulders, °C; Infinity where heat does it no harm or another limit holds. */
+const limitOf = ({ burns, limitC }: Thing): number =>
+  burns === 'skin' || burns === 'unknown' || burns === 'no'
+    ? Infinity
+    : Math.min(limitC ?? Infinity, LIMIT_C[burns]);
+
+/** What hot lamps of a build shine on and can harm, with its limit, °C; for readings at the bench. */
+export function heatedThings(resolved: ResolvedBuild): { exposure: Exposure; limitC: number }[] {
+  const hot = hotPoints(resolved, ({ unit }) => unit.keepAwayM !== null);
+  if (hot.length === 0) return [];
+  return [...resolved.things, ...layerOf(resolved)].flatMap((thing) => {
+    const limitC = limitOf(thing);
+    const exposure = thing.covers || limitC === Infinity ? null : exposureOf(thing, hot);
+    return exposure ? [{ exposure, limitC }] : [];
+  });
+}
+
 /** Film, cloth or paper across the mouth; behind a hood it stays where the build's own front is. */
 function layerOf({ mouth, frontM, lampsAt }: ResolvedBuild): Thing[] {
   if (!mouth || mouth.bounce || mouth.layers.length === 0) return [];
@@ -108,10 +125,7 @@ function judged(thing: Thing, exposure: Exposure): Finding {
       limit: `${SKIN_W_PER_M2} W/m² on bare skin`,
       source: 'Pain of radiant heat, SFPE; from memory',
     };
-  const limitC =
-    thing.burns === 'skin' || thing.burns === 'unknown' || thing.burns === 'no'
-      ? Infinity
-      : Math.min(thing.limitC ?? Infinity, LIMIT_C[thing.burns]);
+  const limitC = limitOf(thing);
   const celsius = Math.round(ROOM_C + riseK);
   if (celsius >= limitC)
     return {
