@@ -1,4 +1,4 @@
-import { expect, kept, put, reload, stored, test, visit, type Page } from './bench';
+import { expect, kept, put, reload, test, visit, type Page } from './bench';
 
 const place = (page: Page) => page.locator('[data-step-place]');
 const tick = (page: Page) => page.locator('[data-tick]');
@@ -58,29 +58,6 @@ test('a reading is judged where it is typed', async ({ page, ferry }) => {
   await expect(tick(page)).toBeDisabled();
   await put(page, 'Current at the plug, fully up', '');
   await expect(page.locator('[data-reading=stop]')).toHaveCount(0);
-});
-
-test('a fault is found by halving and written in the log', async ({ page, ferry }) => {
-  await begin(page, ferry, 'clerk-ring');
-  await page.getByRole('tab', { name: 'Find the fault' }).click();
-  const suspects = page.locator('[data-suspects]');
-  await expect(suspects).toBeVisible();
-  const many = Number(await suspects.getAttribute('data-suspects'));
-  const tests = Math.ceil(Math.log2(many));
-  await page.getByRole('button', { name: 'Look for it' }).click();
-  for (let at = 1; at <= tests + 1; at++) {
-    if ((await page.locator('[data-found]').count()) > 0) break;
-    await expect(page.locator(`[data-test="${at}"]`)).toContainText('Unplug');
-    await page.getByRole('button', { name: 'Yes', exact: true }).click();
-    await expect(page.locator(`[data-test="${at}"]`)).toHaveCount(0);
-  }
-  await expect(page.locator('[data-found]')).toContainText('It is here');
-  await page.getByRole('button', { name: 'Write it in the log' }).click();
-  await page.getByRole('tab', { name: 'Log' }).click();
-  await expect(page.locator('[data-log="1"]')).toContainText('Fault');
-  await kept(page);
-  const { makings } = (await stored(page, ferry)).document;
-  expect(makings.find(({ buildId }) => buildId === 'clerk-ring')!.log).toHaveLength(1);
 });
 
 test('what was changed since it was begun stands in the log, and becomes the plan in one press', async ({

@@ -1,11 +1,5 @@
-import { spawn } from 'node:child_process';
-import { mkdtempSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import { chromium, type Page } from '@playwright/test';
-
-const PORT = 4698;
-const ORIGIN = `http://127.0.0.1:${PORT}`;
+import type { Page } from '@playwright/test';
+import { onPage, withDemo } from './demoServer';
 
 interface Picture {
   name: string;
@@ -112,48 +106,15 @@ const PICTURES: Picture[] = [
   { name: 'phone', route: '/p/night-ferry/build?build=clerk-ring', width: 390 },
 ];
 
-async function take(picture: Picture) {
-  const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
-    args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run'],
+const take = ({ name, before, ...at }: Picture) =>
+  onPage(at, async (page) => {
+    await before?.(page);
+    await page.waitForTimeout(500);
+    await page.screenshot({ path: `docs/screenshots/${name}.png` });
   });
-  const { name, route, theme = 'bench', width = 1280, before } = picture;
-  const context = await browser.newContext({ viewport: { width, height: 800 } });
-  await context.addCookies([{ name: 'lantern-theme', value: theme, url: ORIGIN }]);
-  const page = await context.newPage();
-  await page.goto(ORIGIN + route, { waitUntil: 'networkidle' });
-  if (route !== '/')
-    await page
-      .locator('body[data-keys=heard][data-station=listening]:not([data-awaits])')
-      .waitFor();
-  await before?.(page);
-  await page.waitForTimeout(500);
-  await page.screenshot({ path: `docs/screenshots/${name}.png` });
-  await browser.close();
-}
 
-async function main() {
+void withDemo(async () => {
   const only = process.argv.slice(2);
-  const folder = mkdtempSync(join(tmpdir(), 'jar-pictures-'));
-  const env = { ...process.env, LANTERN_JAR_DATA: folder, LANTERN_JAR_DEMO: '1' };
-  const words = ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(PORT)];
-  const server = spawn(process.execPath, words, { env, stdio: 'ignore' });
-  try {
-    for (let attempt = 0; attempt < 100; attempt++) {
-      if (
-        await fetch(`${ORIGIN}/api/productions`).then(
-          (a) => a.ok,
-          () => false,
-        )
-      )
-        break;
-      await new Promise((resume) => setTimeout(resume, 200));
-    }
-    for (const picture of PICTURES)
-      if (only.length === 0 || only.includes(picture.name)) await take(picture);
-  } finally {
-    server.kill('SIGKILL');
-  }
-}
-
-void main();
+  for (const picture of PICTURES)
+    if (only.length === 0 || only.includes(picture.name)) await take(picture);
+});

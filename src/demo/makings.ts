@@ -87,6 +87,7 @@ function makingOf(document: Production, told: Told): Making {
     readings: {},
     timers: {},
     paid: {},
+    used: {},
     log: told.log.map(([minutes, kind, words], k) => ({
       id: `${told.id}-${k + 1}`,
       at: after(startedAt, minutes),

@@ -1,4 +1,5 @@
-import { tidyMedia } from './media/current';
+import { currentMedia, tidyMedia } from './media/current';
+import { keepDemoPhotographs } from './media/demo';
 import { currentProductions } from './productions/current';
 import { StorageProblem } from './storage/problem';
 
@@ -7,7 +8,8 @@ export async function startStore(): Promise<void> {
   try {
     const productions = await currentProductions();
     await tidyMedia();
-    if (process.env.LANTERN_JAR_DEMO === '1') await productions.fillDemoOnce();
+    if (process.env.LANTERN_JAR_DEMO === '1')
+      await productions.fillDemoOnce(async () => keepDemoPhotographs(await currentMedia()));
   } catch (error) {
     // Better no server than one that answers every page with an error.
     console.error(

@@ -60,6 +60,15 @@ const paidSchema = z.object({
   at: stampSchema,
 });
 
+/** What went in instead of a line of the parts list. */
+const usedSchema = z.object({
+  /** the line as it was called */
+  name: text(1, 200),
+  words: text(1, 200),
+  at: stampSchema,
+  by,
+});
+
 /**
  * One copy of a build being made. What is ticked, read, timed and paid stands under its own key, so that two
  * hands that write at once take nothing from each other.
@@ -77,6 +86,8 @@ export const makingSchema = z.object({
   readings: z.record(key, readingSchema),
   timers: z.record(key, timerSchema),
   paid: z.record(key, paidSchema),
+  /** by line of the parts list; where it says nothing, what was planned went in */
+  used: z.optional(z.record(key, usedSchema)),
   log: list(entrySchema, 0, 2000),
   note: note(4000),
 });

@@ -1,4 +1,5 @@
 import { nightFerry } from '@/demo/nightFerry';
+import { DEMO_PHOTOGRAPHS } from '@/demo/photographs';
 import { MOST_MEDIA_BYTES, type Picture } from '@/core/document/picture';
 import type { Production } from '@/core/document/production';
 import { readProductionZip } from '@/workers/productionZip';
@@ -6,6 +7,7 @@ import { png, sha256 } from '@/workers/testing';
 import { openDatabase, type OpenDatabase } from '../storage/database';
 import { mediaChunks, productions } from '../storage/schema';
 import { readyFolder } from '../storage/testing';
+import { keepDemoPhotographs } from './demo';
 import { mediaStore, MOST_SMALL_BYTES, UNNAMED_DAYS, type MediaStore } from './store';
 import { productionZip } from './zip';
 
@@ -151,4 +153,18 @@ test('out as a zip and in again, picture and all', async () => {
   expect(read.value.whole).toMatchObject([{ media: sha256(bytes), sizeBytes: bytes.byteLength }]);
   expect(read.value.missing.map(({ name }) => name)).toEqual(['gone.png']);
   expect(read.value.extra).toEqual([]);
+});
+
+test('the demo’s photographs are kept, small, and stand at steps that were done', async () => {
+  const pictures = await keepDemoPhotographs(store);
+  expect(pictures).toHaveLength(DEMO_PHOTOGRAPHS.length);
+  const { makings } = nightFerry();
+  for (const { media, sizeBytes, buildId, stepId, caption } of pictures) {
+    expect(sha256(await whole(store.read(media)))).toBe(media);
+    // A demo comes with the application: its pictures weigh little.
+    expect(sizeBytes).toBeLessThan(120_000);
+    const making = makings.find((each) => each.buildId === buildId)!;
+    expect(Object.keys(making.ticks)).toContain(stepId);
+    expect(caption).toContain('Drawn, not photographed');
+  }
 });

@@ -1,6 +1,7 @@
 import { nanoid } from 'nanoid';
 import * as z from 'zod';
 import { blankProduction } from '@/core/document/blank';
+import type { Picture } from '@/core/document/picture';
 import { DOCUMENT_VERSION, type Production } from '@/core/document/production';
 import { readDocument } from '@/core/document/read';
 import { productionIdSchema } from '@/core/ids';
@@ -51,17 +52,21 @@ async function insertUnderFreeId(repository: ProductionRepository, document: Pro
   return id;
 }
 
+/** Keeps the sample's photographs and names them; a store without pictures has none. */
+type KeepPhotographs = () => Promise<Picture[]>;
+const noPhotographs: KeepPhotographs = () => Promise.resolve([]);
+
 const demoOf = (repository: ProductionRepository) => ({
   /** Puts *Night Ferry* in once; a user who deleted it is not given it again. */
-  fillDemoOnce: async () => {
+  fillDemoOnce: async (photographs = noPhotographs) => {
     if (await repository.setting(DEMO_FILLED)) return;
-    await insertUnderFreeId(repository, nightFerry());
+    await insertUnderFreeId(repository, { ...nightFerry(), pictures: await photographs() });
     await repository.setSetting(DEMO_FILLED, 'yes');
   },
 
   /** Puts the sample production back as it was on the first day. */
-  resetDemo: async () => {
-    const fresh = nightFerry();
+  resetDemo: async (photographs = noPhotographs) => {
+    const fresh = { ...nightFerry(), pictures: await photographs() };
     await repository.erase(fresh.id);
     await repository.insert(fresh);
     await repository.setSetting(DEMO_FILLED, 'yes');

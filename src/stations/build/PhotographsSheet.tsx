@@ -1,12 +1,11 @@
 'use client';
 import { X } from 'lucide-react';
-import { useState } from 'react';
 import type { Picture } from '@/core/document/picture';
 import { TextField } from '@/ui/fields/TextField';
 import { useProduction } from '../store/context';
-import { mediaUrl, smallUrl } from '../store/media';
 import { useEdits } from '../store/useEdits';
 import { PictureInput } from '../records/PictureInput';
+import { SmallPicture } from '../records/SmallPicture';
 import { useAddPictures } from '../records/useAddPictures';
 import type { AtHand } from './WithBuild';
 
@@ -56,26 +55,14 @@ export default function PhotographsSheet({ build }: Pick<AtHand, 'build'>) {
 /** One photograph: small, with its caption; the whole of it is a press away. */
 function Print({ picture }: { picture: Picture }) {
   const edits = useEdits();
-  const [gone, setGone] = useState(false);
-  const { id, media, name, caption, sizeBytes } = picture;
+  const { id, name, caption, sizeBytes } = picture;
   return (
     <li data-picture={id} className="border border-line bg-raised p-2">
-      {gone ? (
-        <p className="grid h-40 place-items-center bg-paper p-3 text-center text-sm text-ink-soft">
-          This photograph is not kept here. Put “{name}” in again to see it.
-        </p>
-      ) : (
-        <a href={mediaUrl(media)} target="_blank" rel="noreferrer" title="See it whole">
-          {/* Served by our own route, small already: the framework's own resizing has nothing to add. */}
-          {/* eslint-disable-next-line @next/next/no-img-element */}
-          <img
-            src={smallUrl(media)}
-            alt={caption || name}
-            className="h-40 w-full bg-paper object-contain"
-            onError={() => setGone(true)}
-          />
-        </a>
-      )}
+      <SmallPicture
+        picture={picture}
+        alt={caption || name}
+        className="h-40 w-full object-contain"
+      />
       <div className="mt-2 flex items-end gap-2">
         <div className="min-w-0 flex-1">
           <TextField

@@ -6,7 +6,9 @@ import type { Step } from '@/core/build/step';
 import type { AtHand } from '../build/WithBuild';
 import type { Asked } from '../shell/useEngine';
 import { Turntable } from './assembly/Turntable';
+import type { InMaking } from './MakeStation';
 import { StepArrows } from './StepArrows';
+import { StepPhotographs } from './StepPhotographs';
 
 /**
  * How a light goes together: every piece in its place, to be turned and taken apart; what a step puts in is lit, what
@@ -15,11 +17,11 @@ import { StepArrows } from './StepArrows';
 export default function AssemblySheet({
   build,
   readouts,
-  presentId,
+  making,
   assembled: { answer, busy, problem },
-}: AtHand & { presentId: string | null; assembled: Asked<Model | null> }) {
+}: AtHand & { making: InMaking | undefined; assembled: Asked<Model | null> }) {
   const { steps } = readouts;
-  const [picked, setPicked] = useState<string | null>(presentId);
+  const [picked, setPicked] = useState(making?.now.now?.step.id ?? null);
   const [apart, setApart] = useState(0);
   const at = steps.findIndex(({ id }) => id === picked);
   const step = steps[at] ?? null;
@@ -54,6 +56,7 @@ export default function AssemblySheet({
         </label>
         <StepChoice steps={steps} at={at} onChoose={(to) => setPicked(steps[to]?.id ?? null)} />
         {answer && <Things model={answer} step={step} at={at} />}
+        {making && step && <StepPhotographs at={making} step={step} />}
         <p className="mt-auto text-[13px] text-ink-soft">
           Sizes and places are those of the drawing. Wires, screws and glue are not shown; bought
           things are shown as big as they are, not as they look.

@@ -1,25 +1,29 @@
 'use client';
 import { useState } from 'react';
-import type { Making } from '@/core/document/making';
 import { minutesText, paceOf } from '@/core/evaluate/makingState';
 import { changedSince, designPoints } from '@/core/evaluate/signedState';
-import { MoneyField, TextField } from '@/ui/fields/TextField';
-import { formatMoney, show, showText } from '@/core/quantity';
+import { show, showText } from '@/core/quantity';
 import { useDevice } from '@/ui/device';
 import { useProduction } from '../store/context';
 import { useWorkplace } from '../shell/useWorkplace';
 import { useSession } from '../shell/Workbench';
 import { HandField } from './HandField';
+import { LogPhotographs } from './LogPhotographs';
 import type { InMaking } from './MakeStation';
+import { Paid, Used } from './WentIn';
 
 /** What was done, read, found and paid, and what is other than it was begun. */
 export default function LogSheet(at: InMaking) {
   return (
     <div className="grid grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)] gap-6 max-lg:grid-cols-1">
-      <Lines at={at} />
+      <div>
+        <Lines at={at} />
+        <LogPhotographs at={at} />
+      </div>
       <div className="space-y-5">
         <AsBuilt at={at} />
         <Paid at={at} />
+        <Used at={at} />
         <TakeOut at={at} />
       </div>
     </div>
@@ -34,7 +38,7 @@ interface Line {
   words: string;
 }
 
-/** Ticks, readings and remarks in the order of their times. */
+/** Ticks, readings, what was used instead and remarks in the order of their times. */
 function linesOf({ making, readouts }: InMaking, units: 'metric' | 'imperial'): Line[] {
   const asked = new Map(readouts.asked.map((each) => [each.id, each]));
   const ticks = Object.entries(making.ticks).map(([id, tick]) => ({
@@ -63,7 +67,14 @@ function linesOf({ making, readouts }: InMaking, units: 'metric' | 'imperial'): 
     what: { remark: 'Remark', fault: 'Fault', change: 'Plan' }[kind],
     words,
   }));
-  return [...ticks, ...readings, ...written].sort((a, b) => (a.at < b.at ? 1 : -1));
+  const used = Object.entries(making.used ?? {}).map(([id, { at, by, name, words }]) => ({
+    key: `used ${id}`,
+    at,
+    by,
+    what: 'Used',
+    words: `${words}, instead of ${name}`,
+  }));
+  return [...ticks, ...readings, ...used, ...written].sort((a, b) => (a.at < b.at ? 1 : -1));
 }
 
 function Lines({ at }: { at: InMaking }) {
@@ -189,55 +200,3 @@ function TakeOut({ at: { making, bench } }: { at: InMaking }) {
     </p>
   );
 }
-
-/** Money really paid, beside what the shelf says. */
-function Paid({ at: { readouts, making, bench } }: { at: InMaking }) {
-  const currency = useProduction((state) => state.document.currency);
-  const money = (minor: number) => formatMoney(minor, currency);
-  const lines = readouts.purchase.lines.filter(
-    ({ packsNow, key }) => packsNow > 0 || paidFor(making, key),
-  );
-  const paid = Object.values(making.paid).reduce((sum, { minor }) => sum + minor, 0);
-  return (
-    <section>
-      <h2 className="text-lg">Paid</h2>
-      {lines.length === 0 ? (
-        <p className="text-sm">Everything for it is on hand.</p>
-      ) : (
-        <>
-          <ul className="mt-1 grid gap-2">
-            {lines.map(({ key, name, spentNowMinor }) => (
-              <li key={key} className="grid grid-cols-[minmax(0,1fr)_80px] items-end gap-3">
-                <MoneyField
-                  label={name}
-                  valueMinor={paidFor(making, key)?.minor ?? null}
-                  currency={currency}
-                  emptyText="not yet"
-                  onCommit={(minor) => void bench.pay(making, key, name, minor)}
-                />
-                <span className="figure pb-1 text-right text-[13px] text-ink-soft">
-                  {money(spentNowMinor)}
-                </span>
-                {paidFor(making, key) && (
-                  <TextField
-                    label={`Shop of ${name}`}
-                    value={paidFor(making, key)!.shop}
-                    most={80}
-                    mayBeEmpty
-                    onCommit={(shop) => void bench.boughtAt(making, key, name, shop)}
-                  />
-                )}
-              </li>
-            ))}
-          </ul>
-          <p className="mt-1 text-sm">
-            Paid so far <strong className="figure">{money(paid)}</strong> of{' '}
-            <span className="figure">{money(readouts.purchase.spentNowMinor)}</span> planned.
-          </p>
-        </>
-      )}
-    </section>
-  );
-}
-
-const paidFor = ({ paid }: Making, key: string) => paid[key];

@@ -89,7 +89,7 @@ function MakeSheet({ build, readouts }: AtHand) {
             build={build}
             readouts={readouts}
             assembled={assembled}
-            presentId={shown?.now.now?.step.id ?? null}
+            making={at}
           />
         ) : sheet === 'wires' ? (
           <WiresSheet build={build} readouts={readouts} />

@@ -60,6 +60,7 @@ export default function NowSheet(at: InMaking) {
       role="group"
       aria-label="At the bench: space ticks, arrows move"
       data-making={state}
+      data-at={step.id}
       onKeyDown={onKeyDown}
       className={`flex min-h-full flex-col gap-3 ${large ? 'text-[20px]' : ''}`}
     >

@@ -1,9 +1,9 @@
 'use client';
 import type { Step } from '@/core/build/step';
 import { PictureInput } from '../records/PictureInput';
+import { SmallPicture } from '../records/SmallPicture';
 import { useAddPictures } from '../records/useAddPictures';
 import { useProduction } from '../store/context';
-import { mediaUrl, smallUrl } from '../store/media';
 import type { InMaking } from './MakeStation';
 
 /** What it looked like at this step. */
@@ -26,17 +26,13 @@ export function StepPhotographs({ at: { build, making }, step }: { at: InMaking;
         void add([...event.dataTransfer.files]);
       }}
     >
-      {own.map(({ id, media, name, caption }) => (
-        <a key={id} href={mediaUrl(media)} target="_blank" rel="noreferrer" title="See it whole">
-          {/* Served by our own route, small already. */}
-          {/* eslint-disable-next-line @next/next/no-img-element */}
-          <img
-            src={smallUrl(media)}
-            alt={caption || `${name}, at ${step.title}`}
-            loading="lazy"
-            className="h-16 w-24 bg-paper object-cover"
-          />
-        </a>
+      {own.map((picture) => (
+        <SmallPicture
+          key={picture.id}
+          picture={picture}
+          alt={picture.caption || `${picture.name}, at ${step.title}`}
+          className="h-16 w-24 object-cover"
+        />
       ))}
       <PictureInput label="Photograph this step" onAdd={(files) => void add(files)} />
       <span role="status" data-adding={busy > 0 ? 'yes' : 'no'} className="text-[13px]">

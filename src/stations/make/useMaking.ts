@@ -100,6 +100,7 @@ export function useBench(build: Build, readouts: WorkedOut) {
         readings: {},
         timers: {},
         paid: {},
+        used: {},
         log: [],
         note: '',
       };
@@ -149,6 +150,13 @@ export function useBench(build: Build, readouts: WorkedOut) {
       change(making, `shop of ${name}`, (draft) => {
         const paid = draft.paid[key];
         if (paid) paid.shop = shop;
+      }),
+    /** what went in instead; no words, and it is as planned again */
+    usedInstead: (making: Making, key: string, name: string, words: string) =>
+      change(making, `used instead of ${name}`, (draft) => {
+        draft.used ??= {};
+        if (words === '') delete draft.used[key];
+        else draft.used[key] = { name, words, at: now(), by };
       }),
     takeOut: (making: Making) => edits.remove('making', making, `take out ${making.name}`),
     write: (making: Making, entry: Parameters<typeof lineOf>[0]) =>

@@ -71,21 +71,21 @@ const FACE = {
 const EDGE = {
   vertexShader: /* glsl */ `${MOVED}
     uniform float nearer; uniform float hidden; uniform vec2 shift;
-    uniform vec3 ink; uniform vec3 brass; uniform vec3 soft; uniform vec3 sheet;
-    flat varying vec3 vInk;
+    uniform vec3 ink; uniform vec3 brass; uniform vec3 soft;
+    flat varying vec4 vInk;
     void main() {
       bool later = stands > 1.5;
       bool now = stands > 0.5 && !later;
       float strength = hidden > 0.5 ? (now ? 0.45 : 0.12) : (later ? 0.3 : 1.0);
-      vInk = mix(sheet, now ? brass : (later ? soft : ink), strength);
+      vInk = vec4(now ? brass : (later ? soft : ink), strength);
       gl_Position = moved();
       gl_Position.xy += shift * gl_Position.w;
       gl_Position.z -= nearer * gl_Position.w;
       if (hidden > 0.5 && later) gl_Position = vec4(2.0, 2.0, 2.0, 1.0);
     }`,
   fragmentShader: /* glsl */ `
-    flat varying vec3 vInk;
-    void main() { gl_FragColor = vec4(vInk, 1.0); }`,
+    flat varying vec4 vInk;
+    void main() { gl_FragColor = vInk; }`,
 };
 
 /** At rest a line is drawn once for each of these, a point of the finer picture apart: as wide as it was while it turned. */
@@ -188,6 +188,7 @@ export class AssemblyScene {
       made(
         EDGE,
         {
+          transparent: true,
           depthWrite: false,
           depthFunc: hidden ? GreaterDepth : LessEqualDepth,
         },
