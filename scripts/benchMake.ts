@@ -51,7 +51,7 @@ async function turned(page: Page, build: string) {
   await page.goto(`/p/night-ferry/make?build=${build}`);
   await page.locator('body[data-keys=heard][data-station=listening]:not([data-awaits])').waitFor();
   // The workers are warm, as they are once a station has been open for a moment.
-  await page.waitForTimeout(3000);
+  await page.waitForTimeout(5000);
   // As text: the compiler's own helpers for named functions do not exist in the page.
   const firstMs = await page.evaluate(
     `new Promise((done) => {

@@ -40,14 +40,25 @@ const IDS = SHEETS.map(([id]) => id);
 /** The third hand at the bench. */
 export const MakeStation = () => <WithBuild Sheet={MakeSheet} />;
 
+/** What one opened the station for comes first. */
+const FIRST_THINGS_MS = 2500;
+
 /** Its sheet is not opened by everyone, and wants a while to be made ready: that is done before it is opened. */
-function useAssembled({ build, readouts }: AtHand) {
+function useAssembled({ build, readouts }: AtHand, open: boolean) {
   const document = useProduction((state) => state.document);
-  useEffect(() => AssemblySheet.fetch(), []);
+  const [soon, setSoon] = useState(false);
+  useEffect(() => {
+    const wait = setTimeout(() => {
+      AssemblySheet.fetch();
+      setSoon(true);
+    }, FIRST_THINGS_MS);
+    return () => clearTimeout(wait);
+  }, []);
   return useEngine(
     (engine) => engine.assembled(document, build.id),
     // Whatever a piece follows from, parts, sizes or the shot it is filled for, makes it another piece.
     [build.id, readouts.pieces],
+    open || soon,
   );
 }
 
@@ -64,7 +75,7 @@ function MakeSheet({ build, readouts }: AtHand) {
   const shown = copies.find(({ making }) => making.copy === Math.min(copy, build.copies));
   const bench = useBench(build, readouts);
   useWaitTold(copies);
-  const assembled = useAssembled({ build, readouts });
+  const assembled = useAssembled({ build, readouts }, sheet === 'assembly');
   if (!form) return null;
   const at = shown && { build, readouts, ...shown, copies, bench };
   return (
