@@ -3,7 +3,7 @@ import { buildIdSchema, shotIdSchema } from '../ids';
 import { list, note, text } from '../schema';
 
 /**
- * Records of stations that are not there yet, as far as the document must keep a place for them:
+ * Records of a station that is not there yet, as far as the document must keep a place for them:
  * what they refer to, and that they are told apart by id.
  */
 
@@ -16,12 +16,3 @@ export const setupSchema = z.object({
   buildIds: list(buildIdSchema, 0, 60),
   note: note(4000),
 });
-
-/** One time of metering. */
-export const sessionSchema = z.object({
-  id: text(1, 64),
-  name: text(1, 80),
-  buildId: z.nullable(buildIdSchema),
-  note: note(4000),
-});
-export type Session = z.infer<typeof sessionSchema>;

@@ -6,6 +6,7 @@ import { DOCUMENT_VERSION } from './production';
 import { toVersion6 } from './version6/document';
 import { toVersion7 } from './version7/document';
 import { toVersion8 } from './version8/document';
+import { toVersion9 } from './version9/document';
 
 /** Lifts a document from one version to the next; index 0 lifts version 1 to 2. */
 type Migration = (document: Record<string, unknown>) => Record<string, unknown>;
@@ -19,6 +20,7 @@ export const MIGRATIONS: readonly Migration[] = [
   toVersion6,
   toVersion7,
   toVersion8,
+  toVersion9,
 ];
 
 type Json = Record<string, unknown>;

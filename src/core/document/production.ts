@@ -11,14 +11,15 @@ import { accessorySchema } from '../accessories/carried';
 import { shelfSchema } from '../shelf/shelf';
 import { fixtureSchema } from '../verdict/fixture';
 import { circuitSchema } from '../location/circuit';
-import { sessionSchema, setupSchema } from './later';
+import { setupSchema } from './later';
 import { makingSchema } from './making';
 import { pictureSchema } from './picture';
+import { sessionSchema } from './session';
 import { shotSchema } from '../location/shot';
 import { siteSchema } from '../location/site';
 
 export const DOCUMENT_FORMAT = 'lantern-jar-production';
-export const DOCUMENT_VERSION = 8;
+export const DOCUMENT_VERSION = 9;
 
 /** Who looked a build over before its first power-up, and what they looked at. */
 export const signOffSchema = z.object({
