@@ -49,3 +49,10 @@ export const list = <T extends z.ZodMiniType>(item: T, min: number, max: number)
   z.array(item).check(z.minLength(min), z.maxLength(max));
 
 export type Wording = NonNullable<Parameters<z.ZodMiniType['safeParse']>[1]>;
+
+/** A moment in universal time, to the second: no summer time and no midnight lies in it. */
+export const stampSchema = z
+  .string()
+  .check(
+    z.regex(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}Z$/, 'A moment is written 2026-03-14T09:26:53Z'),
+  );

@@ -1,13 +1,6 @@
 import * as z from 'zod/mini';
 import { buildIdSchema } from '../ids';
-import { list, note, range, text, wholeRange } from '../schema';
-
-/** A moment in universal time, to the second: no summer time and no midnight lies in it. */
-export const stampSchema = z
-  .string()
-  .check(
-    z.regex(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}Z$/, 'A moment is written 2026-03-14T09:26:53Z'),
-  );
+import { list, note, range, stampSchema, text, wholeRange } from '../schema';
 
 const by = note(80);
 const key = text(1, 200);

@@ -14,7 +14,7 @@ import { circuitSchema } from '../location/circuit';
 import { setupSchema } from './later';
 import { makingSchema } from './making';
 import { pictureSchema } from './picture';
-import { sessionSchema } from './session';
+import { sessionSchema } from '../meter/session';
 import { shotSchema } from '../location/shot';
 import { siteSchema } from '../location/site';
 

@@ -10,7 +10,7 @@ import { makingSchema } from './making';
 import { pictureSchema } from './picture';
 import { buildSchema, type Build, type Production } from './production';
 import { buildParameterProblems } from './read';
-import { sessionSchema } from './session';
+import { sessionSchema } from '../meter/session';
 import { shotSchema } from '../location/shot';
 import { wording } from './wording';
 

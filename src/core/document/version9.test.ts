@@ -1,7 +1,7 @@
 import { applyCommands, commandSchema } from './edit';
 import kept from './fixtures/version-7.json';
 import { readDocument } from './read';
-import { sessionSchema } from './session';
+import { sessionSchema } from '../meter/session';
 import { toVersion8 } from './version8/document';
 
 const before = {

@@ -1,7 +1,6 @@
 import * as z from 'zod/mini';
 import { buildIdSchema, partIdSchema, unitIdSchema } from '../ids';
-import { note, range, text } from '../schema';
-import { stampSchema } from './making';
+import { note, range, stampSchema, text, wholeRange } from '../schema';
 
 /** What is done in a session: it says what its readings are of. */
 export const SESSION_KINDS = ['sweep', 'layer'] as const;
@@ -61,6 +60,10 @@ export const sessionSchema = z.object({
   sizeM: range(0.001, 20),
   /** since it was switched on, min; null where nobody looked */
   warmMin: z.nullable(range(0, 10_000)),
+  /** of a sweep: from angle to angle, how far round, and how many ways round the axis */
+  stepDeg: range(1, 45),
+  toDeg: range(30, 180),
+  planes: wholeRange(1, 2),
   readings: z.record(text(1, 64), readingSchema),
   /** no more is read, and nothing is changed; null while it is open */
   closedAt: z.nullable(stampSchema),
