@@ -9,6 +9,7 @@ export const STATIONS = [
   'wire',
   'cut',
   'make',
+  'meter',
   'verdict',
 ] as const;
 

@@ -44,6 +44,9 @@ export const GlowStation = station(() => import('./glow/GlowStation').then((m) =
 export const WireStation = station(() => import('./wire/WireStation').then((m) => m.WireStation));
 export const CutStation = station(() => import('./cut/CutStation').then((m) => m.CutStation));
 export const MakeStation = station(() => import('./make/MakeStation').then((m) => m.MakeStation));
+export const MeterStation = station(() =>
+  import('./meter/MeterStation').then((m) => m.MeterStation),
+);
 export const VerdictStation = station(() =>
   import('./verdict/VerdictStation').then((m) => m.VerdictStation),
 );

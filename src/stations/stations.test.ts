@@ -127,6 +127,7 @@ test('stations: unique keys and names, in working order', () => {
     'Wire',
     'Cut & buy',
     'Make',
+    'Meter',
     'Verdict',
   ]);
   expect(new Set(STATIONS.map(({ key }) => key)).size).toBe(STATIONS.length);

@@ -89,6 +89,7 @@ export function stationMarks({
     make: withBuild((known) =>
       build ? makeMark(document, build, known, findings, derive) : 'empty',
     ),
+    meter: document.sessions.length === 0 ? 'empty' : 'ok',
     // A verdict is no better than what it judges.
     verdict: withBuild((known) => {
       const all = worstOf([worst(findings), ...known.rungs.map(({ state }) => state)]);

@@ -7,6 +7,7 @@ export const STATIONS = [
   { id: 'wire', name: 'Wire', key: '5', question: 'Will cable, plastic and people stay whole?' },
   { id: 'cut', name: 'Cut & buy', key: '6', question: 'What is cut, bought and spent?' },
   { id: 'make', name: 'Make', key: '7', question: 'What is done next, and is it right?' },
+  { id: 'meter', name: 'Meter', key: '8', question: 'What does it really do?' },
   { id: 'verdict', name: 'Verdict', key: '9', question: 'Is it worth it?' },
 ] as const;
 

@@ -19,6 +19,14 @@ interface PolarPlotProps {
   unit: string;
   /** what it shows, for those who hear it */
   label: string;
+  /** single readings */
+  dots?: readonly { angleDeg: number; value: number }[];
+  /** where the next one is taken */
+  pointerDeg?: number | null;
+  /** all round, whatever goes backwards */
+  whole?: boolean;
+  /** its size on the sheet */
+  className?: string;
 }
 
 /** Radius of the outermost ring, drawing units. */
@@ -34,13 +42,22 @@ const BEHIND = 0.015;
 const RINGS = 4;
 
 /** A plot by angle with the axis straight up: rings of equal value and spokes of equal angle, both labelled. */
-export function PolarPlot({ lines, unit, label }: PolarPlotProps) {
-  const all = lines.flatMap(({ points }) => points);
+export function PolarPlot({
+  lines,
+  unit,
+  label,
+  dots = [],
+  pointerDeg = null,
+  whole = false,
+  className = 'max-h-[clamp(240px,calc(100dvh-570px),620px)]',
+}: PolarPlotProps) {
+  const all = [...lines.flatMap(({ points }) => points), ...dots];
   const most = Math.max(...all.map(({ value }) => value), 1e-9);
   const step = roundStep(most / RINGS);
   const rings = Array.from({ length: Math.ceil(most / step - 1e-9) }, (_, k) => (k + 1) * step);
   const outer = rings.at(-1)!;
-  const back = all.some(({ angleDeg, value }) => Math.abs(angleDeg) > 90 && value > BEHIND * most);
+  const back =
+    whole || all.some(({ angleDeg, value }) => Math.abs(angleDeg) > 90 && value > BEHIND * most);
   const at = (angleDeg: number, r: number) =>
     [r * Math.sin(toRadians(angleDeg)), -r * Math.cos(toRadians(angleDeg))] as const;
   const ends = back ? 180 : 90;
@@ -57,7 +74,7 @@ export function PolarPlot({ lines, unit, label }: PolarPlotProps) {
       <svg
         ref={svg}
         viewBox={`${-R - edge} ${-R - edge / 2} ${2 * R + 2 * edge} ${R + edge / 2 + low}`}
-        className="max-h-[clamp(240px,calc(100dvh-570px),620px)] w-full"
+        className={`w-full ${className}`}
         role="img"
         aria-label={label}
         fontSize={LETTER_PX * pixel}
@@ -98,6 +115,19 @@ export function PolarPlot({ lines, unit, label }: PolarPlotProps) {
             strokeLinejoin="round"
           />
         ))}
+        {dots.map(({ angleDeg, value }, k) => {
+          const [cx, cy] = at(angleDeg, (R * value) / outer);
+          return <circle key={k} cx={cx} cy={cy} r={3 * pixel} fill="var(--brass)" />;
+        })}
+        {pointerDeg !== null && (
+          <path
+            data-pointer={pointerDeg}
+            d={`M0 0 L${at(pointerDeg, R).join(' ')}`}
+            stroke="var(--brass)"
+            strokeWidth={3 * pixel}
+            strokeLinecap="round"
+          />
+        )}
         {rings.map((ring) => {
           // Along a spoke of its own, so that no curve of a narrow light runs through the figures.
           const [x, y] = at(75, (R * ring) / outer);

@@ -1,0 +1,5 @@
+import { MeterStation } from '@/stations/lazyStations';
+
+export default function MeterPage() {
+  return <MeterStation />;
+}

@@ -1,0 +1,191 @@
+'use client';
+import { simulatedLux } from '@/core/meter/simulated';
+import type { Place, Session } from '@/core/meter/session';
+import { inOrder, layerResult, nextTurn } from '@/core/meter/working';
+import type { Part } from '@/core/materials/part';
+import { threeFigures } from '@/core/quantity';
+import { useProduction } from '../store/context';
+import { useEdits } from '../store/useEdits';
+import { Deviation } from './Deviation';
+import { ReadIn } from './ReadIn';
+import { placeText, ReadingList } from './ReadingList';
+import type { Meter } from './useMeter';
+
+/** What the simulated meter reads without the layer, and in the dark. */
+const [OPEN_LX, ROOM_LX] = [450, 1];
+/** A typical figure of a layer is wrong by this share [common practice]. */
+const TYPICAL_SHARE = 0.15;
+
+const isLayer = (part: Part) => 'transmittance' in part;
+
+/** A layer in turns: two jars, with it and without, filled by the readings. */
+export function LayerSheet({ session, meter }: { session: Session; meter: Meter }) {
+  const part = useProduction(({ document }) =>
+    document.shelf.parts.find(({ id }) => id === session.partId),
+  );
+  const said = part && 'transmittance' in part ? part.transmittance : null;
+  const luxes = (layer: boolean) =>
+    inOrder(session).flatMap(([, { place, value, struck }]) =>
+      struck === null && place.kind === 'layer' && place.with === layer ? [value] : [],
+    );
+  const roomRead = inOrder(session).some(
+    ([, { place, struck }]) => place.kind === 'room' && struck === null,
+  );
+  const place: Place = roomRead ? nextTurn(session) : { kind: 'room' };
+  const simulate = () => {
+    const meterThere = {
+      seed: session.id,
+      ...session.instrument,
+      distanceM: session.distanceM,
+      distanceErrorM: session.distanceErrorM,
+      roomLx: ROOM_LX,
+      warmMin: session.warmMin ?? 0,
+    };
+    const open = place.kind === 'layer' && place.with ? OPEN_LX * (said ?? 1) : OPEN_LX;
+    const order = Object.keys(session.readings).length;
+    meter.read(session, place, simulatedLux(meterThere, place, open, order), true);
+  };
+  const [without, withIt] = [luxes(false), luxes(true)];
+  const most = Math.max(1, ...without, ...withIt);
+  return (
+    <div className="grid h-full min-h-0 grid-cols-[minmax(0,1fr)_280px] gap-5 max-lg:h-auto max-lg:grid-cols-1">
+      <div className="flex min-h-0 flex-col gap-4">
+        <div className="flex min-h-0 flex-1 items-end justify-center gap-16">
+          <Filled
+            name="Without"
+            luxes={without}
+            most={most}
+            next={place.kind === 'layer' && !place.with}
+          />
+          <Filled
+            name="With the layer"
+            luxes={withIt}
+            most={most}
+            next={place.kind === 'layer' && place.with}
+          />
+        </div>
+        <div data-next={placeText(place)}>
+          <ReadIn
+            label={`Lux: ${placeText(place)}`}
+            onRead={(lux) => meter.read(session, place, lux, false)}
+            onSimulate={said === null ? null : simulate}
+          />
+        </div>
+      </div>
+      <div className="min-h-0 space-y-3 overflow-y-auto max-lg:overflow-visible">
+        <LayerFigures session={session} part={part} said={said} />
+        <ReadingList session={session} meter={meter} />
+      </div>
+    </div>
+  );
+}
+
+/** A jar filled as high as the mean of its readings, each reading a stroke at its side. */
+function Filled({
+  name,
+  luxes,
+  most,
+  next,
+}: {
+  name: string;
+  luxes: readonly number[];
+  most: number;
+  next: boolean;
+}) {
+  const mean = luxes.length ? luxes.reduce((sum, lux) => sum + lux, 0) / luxes.length : 0;
+  const up = (lux: number) => 190 - (160 * lux) / most;
+  return (
+    <figure className="flex flex-col items-center">
+      <svg
+        viewBox="0 0 140 200"
+        className="h-[clamp(180px,calc(100dvh-430px),460px)]"
+        role="img"
+        aria-label={`${name}: ${luxes.length ? `${threeFigures(mean)} lx, ${luxes.length} readings` : 'not read yet'}`}
+      >
+        <rect x="20" y={up(mean)} width="100" height={190 - up(mean)} fill="var(--glass)" />
+        <path
+          d="M30 12 H110 M34 12 V24 Q20 30 20 44 V180 Q20 190 30 190 H110 Q120 190 120 180 V44 Q120 30 106 24 V12"
+          fill="none"
+          stroke={next ? 'var(--brass)' : 'var(--ink)'}
+          strokeWidth={next ? 4 : 2}
+        />
+        {luxes.map((lux, k) => (
+          <path key={k} d={`M120 ${up(lux)} h12`} stroke="var(--ink-soft)" strokeWidth="1.5" />
+        ))}
+      </svg>
+      <figcaption className="text-center text-[14px]">
+        {name}
+        <span className="figure block text-[20px]">
+          {luxes.length ? `${threeFigures(mean)} lx` : '–'}
+        </span>
+      </figcaption>
+    </figure>
+  );
+}
+
+function LayerFigures({
+  session,
+  part,
+  said,
+}: {
+  session: Session;
+  part: Part | undefined;
+  said: number | null;
+}) {
+  const edits = useEdits();
+  const worked = layerResult(session);
+  if (!worked.ok)
+    return (
+      <p role="status" className="text-[14px] text-ink-soft" data-layer="not yet">
+        {worked.problems[0]!.message}
+      </p>
+    );
+  const { tau, deviation, stops, ifRoom, notes } = worked.value;
+  const simulated = Object.values(session.readings).some((each) => each.simulated);
+  const adopt = () =>
+    part &&
+    void edits.record('part', part.id, `metered ${part.name}`, (draft) => {
+      if (!('transmittance' in draft)) return;
+      draft.transmittance = Number(tau.toFixed(3));
+      draft.origins.transmittance = 'metered';
+    });
+  return (
+    <div data-layer="yes">
+      <p className="text-[13px] text-ink-soft">{simulated ? 'Simulated readings' : 'Metered'}</p>
+      <p className="figure text-[26px] leading-tight" data-tau={tau.toFixed(3)}>
+        {Math.round(1000 * tau) / 10} %{' '}
+        <span className="text-[16px] text-ink-soft">± {(200 * deviation).toFixed(1)}</span>
+      </p>
+      <p className="text-[14px]">comes through, it takes {stops.toFixed(2)} stops.</p>
+      {said !== null && (
+        <Deviation
+          measured={100 * tau}
+          forecast={100 * said}
+          share={Math.hypot(deviation / tau, TYPICAL_SHARE)}
+          unit="%"
+        />
+      )}
+      {ifRoom !== null && (
+        <p className="text-[14px]">
+          If the room gave a tenth of the light, it would be {Math.round(100 * ifRoom)} %.
+        </p>
+      )}
+      {notes.map((words) => (
+        <p key={words} className="mt-1 border-l-4 border-look pl-2 text-[14px]">
+          {words}
+        </p>
+      ))}
+      {part &&
+        isLayer(part) &&
+        (simulated ? (
+          <p className="mt-2 text-[13px] text-ink-soft">
+            Simulated readings teach the shelf nothing.
+          </p>
+        ) : (
+          <button type="button" className="press mt-2" onClick={adopt}>
+            Keep as what {part.name} lets through
+          </button>
+        ))}
+    </div>
+  );
+}

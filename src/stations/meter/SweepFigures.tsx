@@ -1,0 +1,151 @@
+'use client';
+import type { Result } from '@/core/result';
+import type { Session } from '@/core/meter/session';
+import { tableOf, type BeamWidth } from '@/core/meter/sweep';
+import type { SweepResult } from '@/core/meter/working';
+import { threeFigures } from '@/core/quantity';
+import { SPREAD_NAMES, type Spread } from '@/core/units/spread';
+import type { Unit } from '@/core/units/unit';
+import { useEdits } from '../store/useEdits';
+import { Deviation } from './Deviation';
+import type { Said } from './said';
+
+/** Steps of the table a unit keeps: 2.5° from 0 to 180°. */
+const STEPS = 72;
+
+interface SweepFiguresProps {
+  session: Session;
+  worked: Result<SweepResult>;
+  said: Said | null;
+  unit: Unit | undefined;
+}
+
+const spreadText = (spread: Spread): string =>
+  spread.class === 'reflector'
+    ? `a reflector of ${spread.beamAngleDeg}°`
+    : SPREAD_NAMES[spread.class];
+
+const widthText = ({ deg, closed }: BeamWidth): string =>
+  closed ? `${deg.toFixed(0)}°` : `over ${deg.toFixed(0)}°`;
+
+/** What a sweep says, each figure with its error, beside what the shelf says. */
+export function SweepFigures({ session, worked, said, unit }: SweepFiguresProps) {
+  const edits = useEdits();
+  if (!worked.ok)
+    return (
+      <p role="status" className="text-[14px] text-ink-soft" data-swept="not yet">
+        {worked.problems[0]!.message}
+      </p>
+    );
+  const { sweep, nearest, notes, parts, fluxDeviationLm, shareAtPeak } = worked.value;
+  const { luminousFluxLm: lumens, stepErrorLm, peakCd, peakDeg, coveredDeg, beams } = sweep;
+  const deviation = Math.hypot(fluxDeviationLm, stepErrorLm / Math.sqrt(3));
+  const simulated = Object.values(session.readings).some((each) => each.simulated);
+  const adopt = () => {
+    if (!unit || !('spread' in unit)) return;
+    const table = tableOf(sweep, STEPS).map((cd) => (1000 * cd) / lumens);
+    void edits.record('unit', unit.id, `metered light of ${unit.name}`, (draft) => {
+      if (!('spread' in draft)) return;
+      draft.luminousFluxLm = Math.round(lumens);
+      draft.spread = { class: 'measured', cdPerKlm: table };
+      draft.origins.luminousFluxLm = 'metered';
+      draft.origins.spread = 'metered';
+    });
+  };
+  const { offAxis, hollow, lopsided } = sweep.shape;
+  return (
+    <div data-swept="yes">
+      <p className="text-[13px] text-ink-soft">
+        {simulated ? 'Simulated readings' : 'Metered'}, within {coveredDeg}° of the axis
+      </p>
+      <p className="figure text-[26px] leading-tight" data-lumens={Math.round(lumens)}>
+        {threeFigures(lumens)} lm{' '}
+        <span className="text-[16px] text-ink-soft">± {threeFigures(2 * deviation)}</span>
+      </p>
+      {said && (
+        <Deviation
+          measured={lumens}
+          forecast={said.lumens}
+          share={Math.hypot(deviation / lumens, said.share)}
+          unit="lm"
+        />
+      )}
+      <dl className="mt-2 grid grid-cols-[1fr_auto] gap-x-3 gap-y-0.5 text-[14px]">
+        <dt>Peak{peakDeg === 0 ? '' : `, ${Math.abs(peakDeg)}° off the axis`}</dt>
+        <dd className="figure text-right">
+          {threeFigures(peakCd)} cd ± {Math.round(200 * shareAtPeak)} %
+        </dd>
+        {beams.map(({ planeDeg, beam, field }) => (
+          <Widths
+            key={planeDeg}
+            name={beams.length > 1 ? (planeDeg === 90 ? ', upright' : ', level') : ''}
+            beam={beam}
+            field={field}
+          />
+        ))}
+        <dt>One side over the other</dt>
+        <dd className="figure text-right">{Math.round(100 * sweep.asymmetry)} %</dd>
+        <dt>Like {spreadText(nearest.spread)}</dt>
+        <dd className="figure text-right">{Math.round(100 * nearest.elsewhere)} % elsewhere</dd>
+      </dl>
+      {(offAxis || hollow || lopsided) && (
+        <p className="mt-1 text-[14px]">
+          {[
+            offAxis && 'Its beam is off its axis',
+            hollow && 'Darker in the middle than round it',
+            lopsided && 'Brighter to one side',
+          ]
+            .filter(Boolean)
+            .join('; ')}
+          .
+        </p>
+      )}
+      {coveredDeg < 180 && (
+        <p className="mt-1 text-[13px] text-ink-soft">
+          What goes farther than {coveredDeg}° from the axis was not read and is not counted.
+        </p>
+      )}
+      {stepErrorLm > 0.03 * lumens && (
+        <p className="mt-1 border-l-4 border-look pl-2 text-[14px]">
+          The steps alone may be wrong by {Math.round((100 * stepErrorLm) / lumens)} %: read between{' '}
+          {sweep.finerDeg[0]}° and {sweep.finerDeg[1]}° more finely.
+        </p>
+      )}
+      {notes.map((words) => (
+        <p key={words} className="mt-1 border-l-4 border-look pl-2 text-[14px]">
+          {words}
+        </p>
+      ))}
+      <details className="mt-2 text-[13.5px]">
+        <summary className="cursor-pointer">What makes it uncertain</summary>
+        <ul>
+          {parts.map(({ id, what, share }) => (
+            <li key={id} className="flex justify-between border-b border-line">
+              {what} <span className="figure">± {(200 * share).toFixed(1)} %</span>
+            </li>
+          ))}
+        </ul>
+        <p className="text-ink-soft">Twice the standard uncertainty; causes add as squares.</p>
+      </details>
+      {unit &&
+        (simulated ? (
+          <p className="mt-2 text-[13px] text-ink-soft">
+            Simulated readings teach the shelf nothing.
+          </p>
+        ) : (
+          <button type="button" className="press mt-2" onClick={adopt}>
+            Keep as what {unit.name} gives
+          </button>
+        ))}
+    </div>
+  );
+}
+
+const Widths = ({ name, beam, field }: { name: string; beam: BeamWidth; field: BeamWidth }) => (
+  <>
+    <dt>Beam{name}, half the peak</dt>
+    <dd className="figure text-right">{widthText(beam)}</dd>
+    <dt>Field{name}, a tenth</dt>
+    <dd className="figure text-right">{widthText(field)}</dd>
+  </>
+);

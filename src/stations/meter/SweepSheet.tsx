@@ -1,0 +1,145 @@
+'use client';
+import { toRadians } from '@/core/angle';
+import type { Result } from '@/core/result';
+import { simulatedLux } from '@/core/meter/simulated';
+import type { Place, Session } from '@/core/meter/session';
+import { nextAngle, plannedAngles, sweepResult, type SweepResult } from '@/core/meter/working';
+import { intensityPerLm, prepareSpread, SPREAD_NAMES } from '@/core/units/spread';
+import { PolarPlot, type PolarLine } from '@/ui/drawing/PolarPlot';
+import { useProduction } from '../store/context';
+import { saidOf, type Said } from './said';
+import { placeText, ReadingList } from './ReadingList';
+import { ReadIn } from './ReadIn';
+import { SweepFigures } from './SweepFigures';
+import type { Meter } from './useMeter';
+
+/** Lux of the room where the simulated meter stands. */
+const SIMULATED_ROOM_LX = 1;
+
+const signed = (session: Session, planeDeg: number) =>
+  Object.values(session.readings).flatMap(({ place, value, struck }) =>
+    struck === null && place.kind === 'angle' && place.planeDeg === planeDeg
+      ? [{ angleDeg: place.angleDeg, lux: value }]
+      : [],
+  );
+
+/** Light that is forecast at an angle, cd. */
+const forecastCd = ({ spread, lumens }: Said, angleDeg: number): number =>
+  lumens * intensityPerLm(prepareSpread(spread), Math.cos(toRadians(angleDeg)));
+
+function linesOf(session: Session, said: Said | null, worked: Result<SweepResult>): PolarLine[] {
+  const lines: PolarLine[] = [];
+  if (said)
+    lines.push({
+      name: `forecast, ${SPREAD_NAMES[said.spread.class]}`,
+      ink: 'var(--ink-soft)',
+      dash: '6 5',
+      points: Array.from({ length: 145 }, (_, k) => ({
+        angleDeg: 2.5 * k - 180,
+        value: forecastCd(said, 2.5 * k - 180),
+      })),
+    });
+  if (worked.ok) {
+    const { mean } = worked.value.sweep;
+    const half = mean.map(({ angleDeg, cd }) => ({ angleDeg, value: cd }));
+    const other = half.slice(1).map(({ angleDeg, value }) => ({ angleDeg: -angleDeg, value }));
+    lines.push({
+      name: 'metered, mean of both sides',
+      ink: 'var(--brass)',
+      points: [...other.toReversed(), ...half],
+    });
+  }
+  return lines;
+}
+
+/** A lamp on its compass: the meter goes round it, and its light grows on the sheet. */
+export function SweepSheet({ session, meter }: { session: Session; meter: Meter }) {
+  const unit = useProduction(({ document }) =>
+    document.shelf.units.find(({ id }) => id === session.unitId),
+  );
+  const said = unit ? saidOf(unit) : null;
+  const next = nextAngle(session);
+  const roomRead = Object.values(session.readings).some(
+    ({ place, struck }) => place.kind === 'room' && struck === null,
+  );
+  const place: Place | null = !roomRead ? { kind: 'room' } : next && { kind: 'angle', ...next };
+  const worked = sweepResult(session);
+  const squared = session.distanceM ** 2;
+  const simulate = () => {
+    if (!place || !said) return;
+    meter.read(session, place, simulated(session, said, place), true);
+  };
+  const simulateAll = () => {
+    if (!said) return;
+    const angles = plannedAngles(session).map((angle): Place => ({ kind: 'angle', ...angle }));
+    meter.readAll(session, [...(roomRead ? [] : [{ kind: 'room' } as const]), ...angles], (at) =>
+      simulated(session, said, at),
+    );
+  };
+  return (
+    <div className="grid h-full min-h-0 grid-cols-[minmax(0,1fr)_280px] gap-5 max-lg:h-auto max-lg:grid-cols-1">
+      <div className="flex min-h-0 flex-col gap-3">
+        <PolarPlot
+          lines={linesOf(session, said, worked)}
+          unit="cd"
+          label={`Light of ${session.name} round its axis, ${Object.keys(session.readings).length} readings`}
+          dots={[0, 90].flatMap((planeDeg) =>
+            signed(session, planeDeg).map(({ angleDeg, lux }) => ({
+              angleDeg,
+              value: lux * squared,
+            })),
+          )}
+          pointerDeg={place?.kind === 'angle' ? place.angleDeg : null}
+          whole={session.toDeg > 90}
+          className="max-h-[clamp(240px,calc(100dvh-330px),760px)]"
+        />
+        {place ? (
+          <div data-next={placeText(place)}>
+            <ReadIn
+              label={`Lux: ${placeText(place)}`}
+              onRead={(lux) => meter.read(session, place, lux, false)}
+              onSimulate={said ? simulate : null}
+            />
+            {said && (
+              <button
+                type="button"
+                className="press mt-2 !px-2 !py-0.5 text-[13px]"
+                onClick={simulateAll}
+              >
+                Simulate all that is left
+              </button>
+            )}
+          </div>
+        ) : (
+          <p role="status">
+            Every angle is read. Strike out what you doubt, and it is asked for again.
+          </p>
+        )}
+      </div>
+      <div className="min-h-0 space-y-3 overflow-y-auto max-lg:overflow-visible">
+        <SweepFigures session={session} worked={worked} said={said} unit={unit} />
+        <ReadingList session={session} meter={meter} />
+      </div>
+    </div>
+  );
+}
+
+const simulated = (session: Session, said: Said, place: Place): number =>
+  simulatedLux(
+    {
+      seed: session.id,
+      ...session.instrument,
+      distanceM: session.distanceM,
+      distanceErrorM: session.distanceErrorM,
+      roomLx: SIMULATED_ROOM_LX,
+      warmMin: session.warmMin ?? 0,
+    },
+    place,
+    place.kind === 'angle' ? forecastCd(said, place.angleDeg) / session.distanceM ** 2 : 0,
+    plannedAngles(session).findIndex(
+      (angle) =>
+        place.kind === 'angle' &&
+        angle.planeDeg === place.planeDeg &&
+        angle.angleDeg === place.angleDeg,
+    ) + 1,
+  );

@@ -1,0 +1,65 @@
+'use client';
+import { nanoid } from 'nanoid';
+import type { Place, Session, SessionKind } from '@/core/meter/session';
+import { useHand } from '../make/useHand';
+import { useEdits } from '../store/useEdits';
+
+const stamp = (): string => `${new Date().toISOString().slice(0, 19)}Z`;
+
+/** A cheap lux meter, until its owner says otherwise [common practice]. */
+const CHEAP = { name: '', classShare: 0.05, grainLx: 1 };
+
+/** What is written into sessions. Each answers with the reason when it is not taken, null when it is. */
+export function useMeter() {
+  const edits = useEdits();
+  const [by] = useHand();
+  const change = (session: Session, label: string, recipe: (draft: Session) => void) =>
+    edits.record('session', session.id, label, recipe);
+  const put = (draft: Session, place: Place, value: number, simulated: boolean) => {
+    const orders = Object.values(draft.readings).map(({ order }) => order);
+    const order = Math.max(-1, ...orders) + 1;
+    draft.readings[nanoid(8)] = { place, value, at: stamp(), by, order, struck: null, simulated };
+  };
+  return {
+    begin: (kind: SessionKind, name: string, of: Partial<Pick<Session, 'unitId' | 'partId'>>) => {
+      const session: Session = {
+        id: nanoid(10),
+        name,
+        kind,
+        buildId: null,
+        unitId: null,
+        partId: null,
+        startedAt: stamp(),
+        by,
+        instrument: CHEAP,
+        distanceM: 1,
+        distanceErrorM: 0.01,
+        sizeM: 0.06,
+        warmMin: null,
+        stepDeg: 10,
+        toDeg: 90,
+        planes: 1,
+        readings: {},
+        closedAt: null,
+        note: '',
+        ...of,
+      };
+      return { id: session.id, refused: edits.add('session', session, `begin ${name}`) };
+    },
+    set: (session: Session, label: string, values: Partial<Session>) =>
+      change(session, label, (draft) => Object.assign(draft, values)),
+    read: (session: Session, place: Place, value: number, simulated: boolean) =>
+      change(session, 'a reading', (draft) => put(draft, place, value, simulated)),
+    /** the simulated meter, all the way round */
+    readAll: (session: Session, places: readonly Place[], shown: (place: Place) => number) =>
+      change(session, 'simulated readings', (draft) => {
+        for (const place of places) put(draft, place, shown(place), true);
+      }),
+    strike: (session: Session, key: string, why: string | null) =>
+      change(session, why === null ? 'a reading counts again' : 'a reading struck out', (draft) => {
+        draft.readings[key]!.struck = why;
+      }),
+    takeOut: (session: Session) => edits.remove('session', session, `take out ${session.name}`),
+  };
+}
+export type Meter = ReturnType<typeof useMeter>;
