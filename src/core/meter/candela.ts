@@ -88,12 +88,17 @@ export function candelaOf(given: SweepGiven): Result<SweepCandela> {
       share: combined([...parts.map(({ share }) => share), near]),
     };
   };
-  const found = [...planes].map(([planeDeg, points]) => ({
-    planeDeg,
-    points: [...points].map(pointOf).toSorted((a, b) => a.angleDeg - b.angleDeg),
-  }));
-  const short = found.find(({ points }) => points.length < 3 || points[0]!.angleDeg > 1e-9);
-  if (short || found.length === 0)
+  const found = [...planes]
+    .map(([planeDeg, points]) => ({
+      planeDeg,
+      points: [...points].map(pointOf).toSorted((a, b) => a.angleDeg - b.angleDeg),
+    }))
+    // Half-way through, a way round that has not come to the axis yet says nothing.
+    .filter(
+      ({ points }) =>
+        points.length >= 3 && points[0]!.angleDeg <= 1e-9 && points.at(-1)!.angleDeg >= -1e-9,
+    );
+  if (found.length === 0)
     return refuse(
       'few',
       'A sweep wants at least three angles, one of them on the axis or on either side of it.',

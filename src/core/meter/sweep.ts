@@ -35,7 +35,7 @@ export interface Sweep {
   stepErrorLm: number;
   /** where a finer step would help most, degrees off the axis */
   finerDeg: readonly [number, number];
-  /** farthest angle off the axis that was read on every side */
+  /** farthest angle off the axis that was read on any side */
   coveredDeg: number;
   peakCd: number;
   peakDeg: number;
@@ -44,7 +44,7 @@ export interface Sweep {
   /** share of the light that one side has more than the other */
   asymmetry: number;
   shape: { offAxis: boolean; hollow: boolean; lopsided: boolean };
-  /** candela from 0 to `coveredDeg`, all sides averaged, at every angle read on any */
+  /** candela from 0 to `coveredDeg`, averaged over the sides that were read so far, at every angle read on any */
   mean: { angleDeg: number; cd: number }[];
 }
 
@@ -103,9 +103,9 @@ function weightsOf(angles: readonly number[]): number[] {
 
 /**
  * What straight lines may miss in each zone: h²/12 times the bend, over the zone's solid angle; the bend from the readings
- * on both sides, across the axis by the other side's [common practice: error of the trapezium rule].
+ * on both sides, across the axis by the mirror image [common practice: error of the trapezium rule].
  */
-function stepErrors({ points }: Side): number[] {
+function stepErrors(points: Sweep['mean']): number[] {
   const bend = (k: number): number => {
     const [a, b, c] = [points[k - 1] ?? points[1], points[k], points[k + 1] ?? points[k - 1]];
     if (!a || !b || !c) return 0;
@@ -156,31 +156,33 @@ const LOPSIDED = 0.15;
  */
 export function sweepOf(planes: readonly SweepPlane[]): Sweep {
   const sides = sidesOf(planes);
-  const coveredDeg = Math.min(...sides.map(({ points }) => points.at(-1)!.angleDeg));
-  const angles = [...new Set(sides.flatMap(({ points }) => points.map(({ angleDeg }) => angleDeg)))]
-    .filter((angle) => angle <= coveredDeg + 1e-9)
-    .toSorted((a, b) => a - b);
-  const inside = sides.map(({ points }) => ({
-    points: points.filter(({ angleDeg }) => angleDeg <= coveredDeg + 1e-9),
-  }));
-  const mean = angles.map((angleDeg) => ({
-    angleDeg,
-    cd: sides.reduce((sum, { points }) => sum + between(points, angleDeg), 0) / sides.length,
-  }));
+  const coveredDeg = Math.max(...sides.map(({ points }) => points.at(-1)!.angleDeg));
+  const angles = [
+    ...new Set(sides.flatMap(({ points }) => points.map(({ angleDeg }) => angleDeg))),
+  ].toSorted((a, b) => a - b);
+  // A side that was not read so far says nothing there.
+  const mean = angles.map((angleDeg) => {
+    const there = sides
+      .map(({ points }) => between(points, angleDeg))
+      .filter((cd) => Number.isFinite(cd));
+    return { angleDeg, cd: there.reduce((sum, cd) => sum + cd, 0) / there.length };
+  });
   const weights = weightsOf(angles);
   const flux = mean.reduce((sum, { cd }, k) => sum + cd * weights[k]!, 0);
-  const deviations = inside.flatMap(({ points }) => {
+  const deviations = sides.flatMap(({ points }) => {
     const own = weightsOf(points.map(({ angleDeg }) => angleDeg));
-    return points.map(({ cd, share }, k) => (own[k]! * cd * share) / sides.length);
+    return points.map(({ angleDeg, cd, share }, k) => {
+      const reach = sides.filter((side) => side.points.at(-1)!.angleDeg >= angleDeg - 1e-9).length;
+      return (own[k]! * cd * share) / reach;
+    });
   });
-  const steps = inside.map(stepErrors);
-  const stepErrorLm =
-    steps.reduce((sum, own) => sum + own.reduce((all, each) => all + each, 0), 0) / sides.length;
+  const steps = stepErrors(mean);
+  const worst = steps.reduce((at, error, k) => (error > steps[at]! ? k : at), 0);
   return {
     luminousFluxLm: flux,
     fluxDeviationLm: combined(deviations),
-    stepErrorLm,
-    finerDeg: worstZone(inside, steps),
+    stepErrorLm: steps.reduce((sum, error) => sum + error, 0),
+    finerDeg: [angles[worst]!, angles[worst + 1]!],
     coveredDeg,
     ...peakOf(planes),
     beams: planes.map(({ planeDeg, points }) => ({
@@ -191,17 +193,6 @@ export function sweepOf(planes: readonly SweepPlane[]): Sweep {
     mean,
     ...shapeOf(planes, mean),
   };
-}
-
-function worstZone(sides: readonly Side[], steps: readonly number[][]): readonly [number, number] {
-  let [worst, zone]: [number, readonly [number, number]] = [-1, [0, 0]];
-  steps.forEach((own, side) =>
-    own.forEach((error, k) => {
-      const { points } = sides[side]!;
-      if (error > worst) [worst, zone] = [error, [points[k]!.angleDeg, points[k + 1]!.angleDeg]];
-    }),
-  );
-  return zone;
 }
 
 function peakOf(planes: readonly SweepPlane[]) {

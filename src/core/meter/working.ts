@@ -2,6 +2,7 @@ import { accept, type Result } from '../result';
 import { candelaOf, type SweepGiven } from './candela';
 import { layerTestOf, type LayerTest } from './layerTest';
 import { nearestSpread, type Likeness } from './nearest';
+import { repeatsOf } from './repeats';
 import type { MeterReading, Session } from './session';
 import { sweepOf, type Sweep } from './sweep';
 import { combined, readingParts, suspects, type Part } from './uncertainty';
@@ -44,12 +45,16 @@ const isAt = (place: MeterReading['place'], { planeDeg, angleDeg }: Angle): bool
   place.planeDeg === planeDeg &&
   Math.abs(place.angleDeg - angleDeg) < 1e-6;
 
-/** The first angle nobody has read yet; null when all are read. */
-export function nextAngle(session: Session): Angle | null {
+/** Angles nobody has read yet, in the order they are asked for. */
+export function unreadAngles(session: Session): Angle[] {
   const read = counting(session);
-  return (
-    plannedAngles(session).find((angle) => !read.some(({ place }) => isAt(place, angle))) ?? null
-  );
+  return plannedAngles(session).filter((angle) => !read.some(({ place }) => isAt(place, angle)));
+}
+
+/** Light of the room with the lamp off, lux; 0 where nobody read it. */
+export function roomLx(session: Session): number {
+  const luxes = luxesAt(session, 'room');
+  return luxes.length ? repeatsOf(luxes).mean : 0;
 }
 
 export interface SweepResult {

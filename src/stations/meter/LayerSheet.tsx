@@ -48,9 +48,9 @@ export function LayerSheet({ session, meter }: { session: Session; meter: Meter 
   const [without, withIt] = [luxes(false), luxes(true)];
   const most = Math.max(1, ...without, ...withIt);
   return (
-    <div className="grid h-full min-h-0 grid-cols-[minmax(0,1fr)_280px] gap-5 max-lg:h-auto max-lg:grid-cols-1">
+    <div className="grid h-full min-h-0 grid-cols-[minmax(0,1fr)_250px] gap-5 max-lg:h-auto max-lg:grid-cols-1">
       <div className="flex min-h-0 flex-col gap-4">
-        <div className="flex min-h-0 flex-1 items-end justify-center gap-16">
+        <div className="flex min-h-0 flex-1 items-end justify-center gap-6">
           <Filled
             name="Without"
             luxes={without}
@@ -68,8 +68,13 @@ export function LayerSheet({ session, meter }: { session: Session; meter: Meter 
           <ReadIn
             label={`Lux: ${placeText(place)}`}
             onRead={(lux) => meter.read(session, place, lux, false)}
-            onSimulate={said === null ? null : simulate}
-          />
+          >
+            {said !== null && (
+              <button type="button" className="press" onClick={simulate}>
+                Simulated meter
+              </button>
+            )}
+          </ReadIn>
         </div>
       </div>
       <div className="min-h-0 space-y-3 overflow-y-auto max-lg:overflow-visible">
@@ -95,10 +100,10 @@ function Filled({
   const mean = luxes.length ? luxes.reduce((sum, lux) => sum + lux, 0) / luxes.length : 0;
   const up = (lux: number) => 190 - (160 * lux) / most;
   return (
-    <figure className="flex flex-col items-center">
+    <figure className="flex w-1/2 max-w-[230px] flex-col items-center">
       <svg
         viewBox="0 0 140 200"
-        className="h-[clamp(180px,calc(100dvh-430px),460px)]"
+        className="max-h-[clamp(160px,calc(100dvh-430px),420px)] w-full"
         role="img"
         aria-label={`${name}: ${luxes.length ? `${threeFigures(mean)} lx, ${luxes.length} readings` : 'not read yet'}`}
       >

@@ -23,8 +23,11 @@ export function MeterStation() {
   const [setting, setSetting] = useState(false);
   const session = sessions.find(({ id }) => id === picked) ?? sessions.at(-1) ?? null;
   return (
-    <div className="grid h-full grid-cols-[230px_minmax(0,1fr)] bg-sheet max-md:h-auto max-md:grid-cols-1">
-      <aside className="min-h-0 overflow-y-auto border-r border-line p-3 max-md:border-r-0">
+    <div className="grid h-full grid-cols-[190px_minmax(0,1fr)] bg-sheet max-md:h-auto max-md:grid-cols-1">
+      <aside
+        aria-label="Metering"
+        className="min-h-0 overflow-y-auto border-r border-line p-3 max-md:border-r-0"
+      >
         <Begin meter={meter} onBegun={setPicked} />
         <ul className="mt-3 grid gap-2" aria-label="Sessions">
           {sessions.toReversed().map((each) => (

@@ -6,14 +6,14 @@ interface ReadInProps {
   /** where the meter is held now */
   label: string;
   onRead: (lux: number) => string | null;
-  /** reads the simulated meter instead */
-  onSimulate: (() => void) | null;
+  /** other ways to come by a reading */
+  children?: React.ReactNode;
 }
 
 const MOST_LX = 1e7;
 
 /** A reading typed where it is taken: Enter keeps it, and the next place is asked for. */
-export function ReadIn({ label, onRead, onSimulate }: ReadInProps) {
+export function ReadIn({ label, onRead, children }: ReadInProps) {
   const id = useId();
   const [words, setWords] = useState('');
   const [problem, setProblem] = useState<string | null>(null);
@@ -34,7 +34,7 @@ export function ReadIn({ label, onRead, onSimulate }: ReadInProps) {
         keep();
       }}
     >
-      <div className="w-64">
+      <div className="w-44">
         <label htmlFor={id} className="block text-[14px]">
           {label}
         </label>
@@ -53,11 +53,7 @@ export function ReadIn({ label, onRead, onSimulate }: ReadInProps) {
       <button type="submit" className="press press-main" disabled={words.trim() === ''}>
         Keep
       </button>
-      {onSimulate && (
-        <button type="button" className="press" onClick={onSimulate}>
-          Simulated meter
-        </button>
-      )}
+      {children}
       {problem && (
         <p id={`${id}-problem`} role="alert" className="w-full text-[13.5px] text-stop">
           {problem}

@@ -11,7 +11,7 @@ export const placeText = (place: Place): string =>
     : place.kind === 'layer'
       ? place.with
         ? 'with the layer'
-        : 'without'
+        : 'without the layer'
       : `${Math.abs(place.angleDeg)}°${place.angleDeg === 0 ? '' : place.planeDeg === 90 ? (place.angleDeg > 0 ? ' up' : ' down') : place.angleDeg > 0 ? ' right' : ' left'}`;
 
 const REASONS = ['something stood before it', 'the meter was moved', 'misread', 'lamp changed'];

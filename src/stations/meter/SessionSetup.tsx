@@ -44,10 +44,10 @@ export function SessionSetup({ session, meter }: { session: Session; meter: Mete
             max={20}
             onCommit={(sizeM) => (sizeM === null ? null : set('size', { sizeM }))}
           />
-          <label className="text-[14px]">
+          <label className="text-sm text-ink-soft">
             Every
             <select
-              className="field"
+              className="field text-ink"
               value={session.stepDeg}
               onChange={(event) => void set('step', { stepDeg: Number(event.target.value) })}
             >
@@ -58,10 +58,10 @@ export function SessionSetup({ session, meter }: { session: Session; meter: Mete
               ))}
             </select>
           </label>
-          <label className="text-[14px]">
+          <label className="text-sm text-ink-soft">
             Round
             <select
-              className="field"
+              className="field text-ink"
               value={`${session.toDeg} ${session.planes}`}
               onChange={(event) => {
                 const [toDeg, planes] = event.target.value.split(' ').map(Number);
@@ -89,7 +89,7 @@ export function SessionSetup({ session, meter }: { session: Session; meter: Mete
         onCommit={(warmMin) => set('warm-up', { warmMin })}
       />
       <TextField
-        label="Meter"
+        label="Meter used"
         value={instrument.name}
         most={80}
         mayBeEmpty

@@ -8,7 +8,7 @@ import { SPREAD_NAMES, type Spread } from '@/core/units/spread';
 import type { Unit } from '@/core/units/unit';
 import { useEdits } from '../store/useEdits';
 import { Deviation } from './Deviation';
-import type { Said } from './said';
+import { lumensWithin, type Said } from './said';
 
 /** Steps of the table a unit keeps: 2.5° from 0 to 180°. */
 const STEPS = 72;
@@ -39,6 +39,7 @@ export function SweepFigures({ session, worked, said, unit }: SweepFiguresProps)
     );
   const { sweep, nearest, notes, parts, fluxDeviationLm, shareAtPeak } = worked.value;
   const { luminousFluxLm: lumens, stepErrorLm, peakCd, peakDeg, coveredDeg, beams } = sweep;
+  const { offAxis, hollow, lopsided } = sweep.shape;
   const deviation = Math.hypot(fluxDeviationLm, stepErrorLm / Math.sqrt(3));
   const simulated = Object.values(session.readings).some((each) => each.simulated);
   const adopt = () => {
@@ -49,10 +50,8 @@ export function SweepFigures({ session, worked, said, unit }: SweepFiguresProps)
       draft.luminousFluxLm = Math.round(lumens);
       draft.spread = { class: 'measured', cdPerKlm: table };
       draft.origins.luminousFluxLm = 'metered';
-      draft.origins.spread = 'metered';
     });
   };
-  const { offAxis, hollow, lopsided } = sweep.shape;
   return (
     <div data-swept="yes">
       <p className="text-[13px] text-ink-soft">
@@ -65,13 +64,13 @@ export function SweepFigures({ session, worked, said, unit }: SweepFiguresProps)
       {said && (
         <Deviation
           measured={lumens}
-          forecast={said.lumens}
+          forecast={lumensWithin(said, coveredDeg)}
           share={Math.hypot(deviation / lumens, said.share)}
           unit="lm"
         />
       )}
       <dl className="mt-2 grid grid-cols-[1fr_auto] gap-x-3 gap-y-0.5 text-[14px]">
-        <dt>Peak{peakDeg === 0 ? '' : `, ${Math.abs(peakDeg)}° off the axis`}</dt>
+        <dt>Peak{offAxis || hollow ? `, ${Math.abs(peakDeg)}° off the axis` : ''}</dt>
         <dd className="figure text-right">
           {threeFigures(peakCd)} cd ± {Math.round(200 * shareAtPeak)} %
         </dd>

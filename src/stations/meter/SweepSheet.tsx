@@ -3,7 +3,13 @@ import { toRadians } from '@/core/angle';
 import type { Result } from '@/core/result';
 import { simulatedLux } from '@/core/meter/simulated';
 import type { Place, Session } from '@/core/meter/session';
-import { nextAngle, plannedAngles, sweepResult, type SweepResult } from '@/core/meter/working';
+import {
+  plannedAngles,
+  roomLx,
+  sweepResult,
+  unreadAngles,
+  type SweepResult,
+} from '@/core/meter/working';
 import { intensityPerLm, prepareSpread, SPREAD_NAMES } from '@/core/units/spread';
 import { PolarPlot, type PolarLine } from '@/ui/drawing/PolarPlot';
 import { useProduction } from '../store/context';
@@ -58,26 +64,31 @@ export function SweepSheet({ session, meter }: { session: Session; meter: Meter 
     document.shelf.units.find(({ id }) => id === session.unitId),
   );
   const said = unit ? saidOf(unit) : null;
-  const next = nextAngle(session);
+  const [next] = unreadAngles(session);
   const roomRead = Object.values(session.readings).some(
     ({ place, struck }) => place.kind === 'room' && struck === null,
   );
-  const place: Place | null = !roomRead ? { kind: 'room' } : next && { kind: 'angle', ...next };
+  const place: Place | null = !roomRead
+    ? { kind: 'room' }
+    : next
+      ? { kind: 'angle', ...next }
+      : null;
   const worked = sweepResult(session);
   const squared = session.distanceM ** 2;
+  const room = roomLx(session);
   const simulate = () => {
     if (!place || !said) return;
     meter.read(session, place, simulated(session, said, place), true);
   };
   const simulateAll = () => {
     if (!said) return;
-    const angles = plannedAngles(session).map((angle): Place => ({ kind: 'angle', ...angle }));
+    const angles = unreadAngles(session).map((angle): Place => ({ kind: 'angle', ...angle }));
     meter.readAll(session, [...(roomRead ? [] : [{ kind: 'room' } as const]), ...angles], (at) =>
       simulated(session, said, at),
     );
   };
   return (
-    <div className="grid h-full min-h-0 grid-cols-[minmax(0,1fr)_280px] gap-5 max-lg:h-auto max-lg:grid-cols-1">
+    <div className="grid h-full min-h-0 grid-cols-[minmax(0,1fr)_250px] gap-5 max-lg:h-auto max-lg:grid-cols-1">
       <div className="flex min-h-0 flex-col gap-3">
         <PolarPlot
           lines={linesOf(session, said, worked)}
@@ -86,29 +97,30 @@ export function SweepSheet({ session, meter }: { session: Session; meter: Meter 
           dots={[0, 90].flatMap((planeDeg) =>
             signed(session, planeDeg).map(({ angleDeg, lux }) => ({
               angleDeg,
-              value: lux * squared,
+              value: Math.max(0, lux - room) * squared,
             })),
           )}
           pointerDeg={place?.kind === 'angle' ? place.angleDeg : null}
           whole={session.toDeg > 90}
-          className="max-h-[clamp(240px,calc(100dvh-330px),760px)]"
+          className="max-h-[clamp(240px,calc(100dvh-310px),820px)]"
         />
         {place ? (
           <div data-next={placeText(place)}>
             <ReadIn
               label={`Lux: ${placeText(place)}`}
               onRead={(lux) => meter.read(session, place, lux, false)}
-              onSimulate={said ? simulate : null}
-            />
-            {said && (
-              <button
-                type="button"
-                className="press mt-2 !px-2 !py-0.5 text-[13px]"
-                onClick={simulateAll}
-              >
-                Simulate all that is left
-              </button>
-            )}
+            >
+              {said && (
+                <>
+                  <button type="button" className="press" onClick={simulate}>
+                    Simulated meter
+                  </button>
+                  <button type="button" className="press" onClick={simulateAll}>
+                    All of it
+                  </button>
+                </>
+              )}
+            </ReadIn>
           </div>
         ) : (
           <p role="status">

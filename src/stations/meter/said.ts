@@ -1,5 +1,6 @@
 import { effectiveUnit } from '@/core/units/effective';
-import type { Spread } from '@/core/units/spread';
+import { zoneIntegral } from '@/core/meter/sweep';
+import { intensityPerLm, prepareSpread, type Spread } from '@/core/units/spread';
 import type { Unit } from '@/core/units/unit';
 
 /** What the shelf says a unit gives, before anybody metered it. */
@@ -18,6 +19,19 @@ const SHARES = {
   typical: 0.25,
   computed: 0.2,
 };
+
+/** What it says of the light within so many degrees of the axis, lm. */
+export function lumensWithin({ lumens, spread }: Said, toDeg: number): number {
+  const prepared = prepareSpread(spread);
+  const at = (k: number) => ((toDeg * Math.PI) / 180 / ZONES) * k;
+  const cd = (k: number) => lumens * intensityPerLm(prepared, Math.cos(at(k)));
+  return Array.from(
+    { length: ZONES },
+    (_, k) => 2 * Math.PI * zoneIntegral(at(k), at(k + 1), cd(k), cd(k + 1)),
+  ).reduce((sum, zone) => sum + zone, 0);
+}
+/** Finer than any beam of the shelf. */
+const ZONES = 360;
 
 /** Null for what has no spread of its own: tape is metered in what it lights. */
 export function saidOf(unit: Unit): Said | null {

@@ -1,0 +1,105 @@
+import { expect, kept, put, reload, stored, test, visit, type Page } from './bench';
+
+const swept = (page: Page) => page.locator('[data-swept=yes]');
+const next = (page: Page, words: string) => page.locator(`[data-next="${words}"]`);
+
+async function begin(page: Page, kind: 'sweep' | 'layer', name: string) {
+  const aside = page.getByRole('complementary', { name: 'Metering' });
+  await aside.getByLabel('Meter').selectOption(kind);
+  await aside.getByLabel('Of').selectOption({ label: name });
+  await aside.getByRole('button', { name: 'Begin' }).click();
+  await expect(page.locator(`[data-session=${kind}]`)).toBeVisible();
+}
+
+/** Types what the meter shows where it is asked for. */
+async function read(page: Page, place: string, lux: string) {
+  await next(page, place).getByRole('textbox').fill(lux);
+  await page.keyboard.press('Enter');
+  await expect(next(page, place)).toHaveCount(0);
+}
+
+test('a bulb is swept by hand, an odd reading struck out, and the shelf takes what it gives', async ({
+  page,
+  ferry,
+}) => {
+  await visit(page, `/p/${ferry}/meter`);
+  await begin(page, 'sweep', 'A60 globe 9 W 806 lm 4000 K');
+  await page.getByRole('button', { name: 'How it is metered' }).click();
+  await page.getByLabel('Every').selectOption('30');
+  await put(page, 'Lamp to meter', '2 m');
+  await put(page, 'Lamp on for, min', '30');
+  await read(page, 'the room, lamp off', '2');
+  // 100 cd everywhere at 2 m is 25 lx; with the room's own 2 lx the meter shows 27.
+  const places = ['90° left', '60° left', '30° left', '0°', '30° right', '60° right', '90° right'];
+  await read(page, places[0]!, '27 lx');
+  await read(page, places[1]!, '2.508 fc');
+  for (const place of places.slice(2)) await read(page, place, place === '0°' ? '90' : '27');
+  const lopsided = Number(await swept(page).locator('[data-lumens]').getAttribute('data-lumens'));
+  await page.locator('[data-readings="8"] summary').click();
+  await page.getByLabel('Strike out 0°').selectOption('misread');
+  await read(page, '0°', '27');
+  // Half a sphere of 100 cd: 2π · 100 lm [std: photometry].
+  await expect(swept(page).locator('[data-lumens]')).toHaveAttribute('data-lumens', '628');
+  expect(lopsided).toBeGreaterThan(650);
+  await expect(page.locator('[data-readings="9"]')).toContainText('misread');
+  await page.getByRole('button', { name: /^Keep as what/ }).click();
+  await kept(page);
+  const { shelf } = (await stored(page, ferry)).document;
+  const unit = shelf.units.find(({ id }) => id === 'globe-a60-9-4000')!;
+  expect(unit).toMatchObject({
+    luminousFluxLm: 628,
+    origins: { luminousFluxLm: 'metered' },
+    spread: { class: 'measured' },
+  });
+  await reload(page);
+  await expect(swept(page).locator('[data-lumens]')).toHaveAttribute('data-lumens', '628');
+});
+
+test('what is no reading is told at the field, and nothing is kept', async ({ page, ferry }) => {
+  await visit(page, `/p/${ferry}/meter`);
+  await begin(page, 'sweep', 'A60 globe 9 W 806 lm 4000 K');
+  const field = next(page, 'the room, lamp off').getByRole('textbox');
+  for (const words of ['bright', '12 V', '-3', '99999999999']) {
+    await field.fill(words);
+    await page.keyboard.press('Enter');
+    await expect(page.locator('form [role=alert]')).toBeVisible();
+    await expect(field).toHaveValue(words);
+  }
+  await expect(page.locator('[data-readings]')).toHaveCount(0);
+});
+
+test('the simulated meter goes all the way round; its readings are marked and teach nothing', async ({
+  page,
+  ferry,
+}) => {
+  await visit(page, `/p/${ferry}/meter`);
+  await begin(page, 'sweep', 'A60 globe 9 W 806 lm 4000 K');
+  await page.getByRole('button', { name: 'All of it' }).click();
+  await expect(swept(page)).toContainText('Simulated readings');
+  await expect(swept(page)).toContainText('teach the shelf nothing');
+  await expect(page.locator('[data-readings="20"]')).toContainText('simulated');
+  await expect(page.getByRole('button', { name: /^Keep as what/ })).toHaveCount(0);
+});
+
+test('a layer is read in turns with nothing but keys', async ({ page, ferry }) => {
+  await visit(page, `/p/${ferry}/meter`);
+  await begin(page, 'layer', 'Baking parchment, 38 cm wide');
+  const type = async (place: string, lux: string) => {
+    await next(page, place).getByRole('textbox').focus();
+    await page.keyboard.type(lux);
+    await page.keyboard.press('Enter');
+  };
+  await type('the room, lamp off', '0');
+  await type('without the layer', '400');
+  await type('with the layer', '208');
+  await expect(page.locator('[data-layer="not yet"]')).toContainText('in turns');
+  // The lamp falls by 2 % a reading: τ is 0.53 all the same.
+  await type('without the layer', '384.16');
+  await type('with the layer', '199.528');
+  await expect(page.locator('[data-tau]')).toHaveAttribute('data-tau', '0.530');
+  await page.getByRole('button', { name: /^Keep as what/ }).press('Enter');
+  await kept(page);
+  const { shelf } = (await stored(page, ferry)).document;
+  const part = shelf.parts.find(({ name }) => name === 'Baking parchment, 38 cm wide')!;
+  expect(part).toMatchObject({ transmittance: 0.53, origins: { transmittance: 'metered' } });
+});
