@@ -102,6 +102,18 @@ const WALKS: Record<string, (page: Page, ferry: string, seen: Look) => Promise<v
     await page.getByRole('button', { name: 'Workshop' }).click();
     await seen('workshop', SHEET);
   },
+  'Meter: a sweep, a layer, and how it is metered': async (page, ferry, seen) => {
+    await visit(page, `/p/${ferry}/meter`);
+    await expect(page.locator('[data-swept=yes]')).toBeVisible();
+    await seen('a sweep', 'section[data-session]');
+    await page.getByRole('button', { name: /^Baking parchment/ }).click();
+    await expect(page.locator('[data-layer=yes]')).toBeVisible();
+    await seen('a layer', 'section[data-session]');
+    await page.getByRole('button', { name: 'Begin' }).click();
+    await page.getByRole('button', { name: 'How it is metered' }).click();
+    await seen('how it is metered', 'section[data-session]');
+    await seen('sessions', 'aside[aria-label=Metering]');
+  },
   'the shelf': async (page, ferry, seen) => {
     await visit(page, `/p/${ferry}/shelf?build=clerk-ring`);
     await page.getByRole('button', { name: /Market-stall globe/ }).click();

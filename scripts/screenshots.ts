@@ -60,13 +60,8 @@ const PICTURES: Picture[] = [
   },
   { name: 'wire', route: '/p/night-ferry/wire?build=warm-ring' },
   { name: 'wires', route: '/p/night-ferry/wire?build=deck-sky', before: turnTo(/^Wires$/) },
-  {
-    name: 'tape',
-    route: '/p/night-ferry/wire?build=clerk-pan',
-    theme: 'set',
-    before: turnTo(/Along the tape/),
-  },
   { name: 'make', route: '/p/night-ferry/make?build=lens-ring' },
+  { name: 'meter', route: '/p/night-ferry/meter' },
   {
     name: 'together',
     route: '/p/night-ferry/make?build=clerk-pan',

@@ -8,6 +8,7 @@ import { FIXTURES } from './fixtures';
 import { makingsOf } from './makings';
 import { GOODS } from './goods';
 import { PARTS } from './parts';
+import { SESSIONS } from './sessions';
 import { SHOTS } from './shots';
 import { FASTENERS } from './fasteners';
 import { SMALL_THINGS } from './smallThings';
@@ -104,7 +105,7 @@ const NIGHT_FERRY = {
   fixtures: FIXTURES,
   setups: [],
   makings: [],
-  sessions: [],
+  sessions: SESSIONS,
   pictures: [],
   builds: [
     {

@@ -52,6 +52,21 @@ describe.each(worked)('marks of $build.name', ({ readouts, marks }) => {
   });
 });
 
+test('metering is done when every session is closed', () => {
+  const of = (sessions: typeof demo.sessions) =>
+    stationMarks({
+      build: null,
+      readouts: null,
+      findings: [],
+      document: { ...demo, sessions },
+      shotId: null,
+    }).meter;
+  const [session] = demo.sessions;
+  expect(of([])).toBe('empty');
+  expect(of([session!])).toBe('ok');
+  expect(of([session!, { ...session!, id: 'b', closedAt: null }])).toBe('started');
+});
+
 describe('before there is anything', () => {
   const none = { build: null, readouts: null, findings: [] };
   test('a shot without a light is begun, not fine', () => {
@@ -65,7 +80,8 @@ describe('before there is anything', () => {
     });
   });
   test('without shots and things all is empty', () => {
-    const document = { ...demo, builds: [], shots: [], shelf: { units: [], parts: [] } };
+    const shelf = { units: [], parts: [] };
+    const document = { ...demo, builds: [], shots: [], sessions: [], shelf };
     const marks = stationMarks({ ...none, document, shotId: null });
     expect(new Set(Object.values(marks))).toEqual(new Set(['empty']));
   });

@@ -89,7 +89,7 @@ export function stationMarks({
     make: withBuild((known) =>
       build ? makeMark(document, build, known, findings, derive) : 'empty',
     ),
-    meter: document.sessions.length === 0 ? 'empty' : 'ok',
+    meter: meterMark(document),
     // A verdict is no better than what it judges.
     verdict: withBuild((known) => {
       const all = worstOf([worst(findings), ...known.rungs.map(({ state }) => state)]);
@@ -100,6 +100,14 @@ export function stationMarks({
   } satisfies Record<string, Mark>;
   return marks as Record<keyof typeof marks, Mark>;
 }
+
+/** Metered is what was closed; an open session is still read. */
+const meterMark = ({ sessions }: Production): Mark =>
+  sessions.length === 0
+    ? 'empty'
+    : sessions.some(({ closedAt }) => closedAt === null)
+      ? 'started'
+      : 'ok';
 
 /** Made is what is ticked in every copy, for what stands there now. */
 function makeMark(

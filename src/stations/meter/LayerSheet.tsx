@@ -31,6 +31,7 @@ export function LayerSheet({ session, meter }: { session: Session; meter: Meter 
   const roomRead = inOrder(session).some(
     ([, { place, struck }]) => place.kind === 'room' && struck === null,
   );
+  const open = session.closedAt === null;
   const place: Place = roomRead ? nextTurn(session) : { kind: 'room' };
   const simulate = () => {
     const meterThere = {
@@ -55,27 +56,29 @@ export function LayerSheet({ session, meter }: { session: Session; meter: Meter 
             name="Without"
             luxes={without}
             most={most}
-            next={place.kind === 'layer' && !place.with}
+            next={open && place.kind === 'layer' && !place.with}
           />
           <Filled
             name="With the layer"
             luxes={withIt}
             most={most}
-            next={place.kind === 'layer' && place.with}
+            next={open && place.kind === 'layer' && place.with}
           />
         </div>
-        <div data-next={placeText(place)}>
-          <ReadIn
-            label={`Lux: ${placeText(place)}`}
-            onRead={(lux) => meter.read(session, place, lux, false)}
-          >
-            {said !== null && (
-              <button type="button" className="press" onClick={simulate}>
-                Simulated meter
-              </button>
-            )}
-          </ReadIn>
-        </div>
+        {open && (
+          <div data-next={placeText(place)}>
+            <ReadIn
+              label={`Lux: ${placeText(place)}`}
+              onRead={(lux) => meter.read(session, place, lux, false)}
+            >
+              {said !== null && (
+                <button type="button" className="press" onClick={simulate}>
+                  Simulated meter
+                </button>
+              )}
+            </ReadIn>
+          </div>
+        )}
       </div>
       <div className="min-h-0 space-y-3 overflow-y-auto max-lg:overflow-visible">
         <LayerFigures session={session} part={part} said={said} />

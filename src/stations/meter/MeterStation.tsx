@@ -51,17 +51,29 @@ export function MeterStation() {
           <div className="flex flex-wrap items-center gap-3">
             <h2 className="text-xl">{session.name}</h2>
             <span className="flex-1" />
-            <button
-              type="button"
-              className="press"
-              aria-expanded={setting}
-              onClick={() => setSetting(!setting)}
-            >
-              How it is metered
-            </button>
+            {session.closedAt === null && (
+              <button
+                type="button"
+                className="press"
+                aria-expanded={setting}
+                onClick={() => setSetting(!setting)}
+              >
+                How it is metered
+              </button>
+            )}
+            {session.closedAt === null && (
+              <button type="button" className="press" onClick={() => void meter.close(session)}>
+                Close
+              </button>
+            )}
             <TakeOut session={session} meter={meter} />
           </div>
-          {setting && <SessionSetup session={session} meter={meter} />}
+          {session.closedAt !== null && (
+            <p className="text-[13.5px] text-ink-soft">
+              Closed on {session.closedAt.slice(0, 10)}: nothing more is read or changed.
+            </p>
+          )}
+          {setting && session.closedAt === null && <SessionSetup session={session} meter={meter} />}
           <div className="min-h-0 flex-1">
             {session.kind === 'sweep' ? (
               <SweepSheet session={session} meter={meter} />

@@ -20,6 +20,7 @@ const REASONS = ['something stood before it', 'the meter was moved', 'misread', 
 export function ReadingList({ session, meter }: { session: Session; meter: Meter }) {
   const { units } = useDevice();
   const rows = inOrder(session).toReversed();
+  const closed = session.closedAt !== null;
   if (rows.length === 0) return null;
   return (
     <details className="text-[13.5px]" data-readings={rows.length}>
@@ -34,7 +35,7 @@ export function ReadingList({ session, meter }: { session: Session; meter: Meter
               {placeText(place)}{' '}
               <span className="figure">{showText(show(value, 'illuminance', units))}</span>
             </span>
-            {struck === null ? (
+            {struck === null && !closed && (
               <select
                 className="field !w-28 text-[13px]"
                 aria-label={`Strike out ${placeText(place)}`}
@@ -48,17 +49,16 @@ export function ReadingList({ session, meter }: { session: Session; meter: Meter
                   <option key={reason}>{reason}</option>
                 ))}
               </select>
-            ) : (
-              <>
-                <span className="text-ink-soft">{struck}</span>
-                <button
-                  type="button"
-                  className="press !px-1.5 !py-0"
-                  onClick={() => void meter.strike(session, key, null)}
-                >
-                  Counts
-                </button>
-              </>
+            )}
+            {struck !== null && <span className="text-ink-soft">{struck}</span>}
+            {struck !== null && !closed && (
+              <button
+                type="button"
+                className="press !px-1.5 !py-0"
+                onClick={() => void meter.strike(session, key, null)}
+              >
+                Counts
+              </button>
             )}
           </li>
         ))}

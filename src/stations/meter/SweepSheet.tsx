@@ -68,11 +68,14 @@ export function SweepSheet({ session, meter }: { session: Session; meter: Meter 
   const roomRead = Object.values(session.readings).some(
     ({ place, struck }) => place.kind === 'room' && struck === null,
   );
-  const place: Place | null = !roomRead
-    ? { kind: 'room' }
-    : next
-      ? { kind: 'angle', ...next }
-      : null;
+  const open = session.closedAt === null;
+  const place: Place | null = !open
+    ? null
+    : !roomRead
+      ? { kind: 'room' }
+      : next
+        ? { kind: 'angle', ...next }
+        : null;
   const worked = sweepResult(session);
   const squared = session.distanceM ** 2;
   const room = roomLx(session);
@@ -123,9 +126,11 @@ export function SweepSheet({ session, meter }: { session: Session; meter: Meter 
             </ReadIn>
           </div>
         ) : (
-          <p role="status">
-            Every angle is read. Strike out what you doubt, and it is asked for again.
-          </p>
+          open && (
+            <p role="status">
+              Every angle is read. Strike out what you doubt, and it is asked for again.
+            </p>
+          )
         )}
       </div>
       <div className="min-h-0 space-y-3 overflow-y-auto max-lg:overflow-visible">

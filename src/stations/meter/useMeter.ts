@@ -59,6 +59,11 @@ export function useMeter() {
       change(session, why === null ? 'a reading counts again' : 'a reading struck out', (draft) => {
         draft.readings[key]!.struck = why;
       }),
+    /** from then on it is a record */
+    close: (session: Session) =>
+      change(session, `close ${session.name}`, (draft) => {
+        draft.closedAt = stamp();
+      }),
     takeOut: (session: Session) => edits.remove('session', session, `take out ${session.name}`),
   };
 }
