@@ -34,19 +34,11 @@ function metered(
   places: readonly Place[],
   trueLx: (place: Place) => number,
 ): Session {
-  const meter = {
-    seed: session.id,
-    ...session.instrument,
-    distanceM: session.distanceM,
-    distanceErrorM: session.distanceErrorM,
-    roomLx: ROOM_LX,
-    warmMin: session.warmMin ?? 0,
-  };
   const readings = places.map((place, order): [string, MeterReading] => [
     `${session.id}-${order}`,
     {
       place,
-      value: simulatedLux(meter, place, trueLx(place), order),
+      value: simulatedLux(session, { place, trueLx: trueLx(place), roomLx: ROOM_LX, order }),
       at: AT,
       by: session.by,
       order,

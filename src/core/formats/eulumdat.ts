@@ -44,7 +44,7 @@ export function writeEulumdat(photometry: Photometry): string {
     plain(photometry.name),
     '',
     '',
-    `${photometry.date} worked out`,
+    plain(`${photometry.date} ${photometry.how}`),
     ...size,
     '0',
     ...size,

@@ -15,6 +15,7 @@ const lambert: Emitter = {
   spread: { class: 'lambert' },
 };
 const photometry = (over: Partial<Photometry> = {}): Photometry => ({
+  how: 'worked out, not measured',
   name: 'Test – “pan” × 2',
   ...distributionOf(sourceField([lambert]), [0, 0, 0], 0.1),
   lampLm: 1250,

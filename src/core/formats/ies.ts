@@ -18,7 +18,7 @@ export function writeIes(photometry: Photometry): string {
   return [
     'IESNA:LM-63-2002',
     keyword('TEST', first),
-    keyword('TESTLAB', 'none: worked out, not measured'),
+    keyword('TESTLAB', `none: ${photometry.how}`),
     keyword('ISSUEDATE', photometry.date),
     keyword('MANUFAC', 'home-made'),
     keyword('LUMINAIRE', photometry.name),

@@ -3,6 +3,8 @@ import type { Distribution } from '../light/farField';
 /** A luminaire's far-field distribution on type C planes, and what a file says besides. */
 export interface Photometry extends Distribution {
   name: string;
+  /** how it came about, in a few words */
+  how: string;
   /** luminous flux of the bare lamps */
   lampLm: number;
   wattsW: number;
@@ -12,7 +14,7 @@ export interface Photometry extends Distribution {
   widthM: number;
   heightM: number;
   round: boolean;
-  /** how it came about, one keyword line each */
+  /** more of that, one keyword line each */
   notes: string[];
   /** yyyy-mm-dd */
   date: string;

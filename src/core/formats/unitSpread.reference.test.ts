@@ -22,6 +22,7 @@ import { MOST_FILE_BYTES, readUnitSpread } from './unitSpread';
 
 const bytes = (text: string) => new TextEncoder().encode(text);
 const photometry = (spread: Spread, luminousFluxLm = 1000): Photometry => ({
+  how: 'worked out, not measured',
   name: 'Test unit',
   ...distributionOf(
     sourceField([{ positionM: [0, 0, 0], axis: [0, 0, 1], luminousFluxLm, spread }]),

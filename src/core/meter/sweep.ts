@@ -51,7 +51,10 @@ export interface Sweep {
 const DEG = Math.PI / 180;
 
 /** Value between readings, straight lines; NaN outside of them. Points in order. */
-function between(points: readonly SweepPoint[], angleDeg: number): number {
+export function valueAt(
+  points: readonly Pick<SweepPoint, 'angleDeg' | 'cd'>[],
+  angleDeg: number,
+): number {
   if (angleDeg < points[0]!.angleDeg - 1e-9 || angleDeg > points.at(-1)!.angleDeg + 1e-9)
     return NaN;
   let k = 1;
@@ -76,7 +79,7 @@ interface Side {
 
 function sidesOf(planes: readonly SweepPlane[]): Side[] {
   return planes.flatMap(({ points }) => {
-    const onAxis = between(points, 0);
+    const onAxis = valueAt(points, 0);
     return [1, -1].flatMap((sign) => {
       const own = points
         .filter(({ angleDeg }) => sign * angleDeg > 1e-9)
@@ -163,7 +166,7 @@ export function sweepOf(planes: readonly SweepPlane[]): Sweep {
   // A side that was not read so far says nothing there.
   const mean = angles.map((angleDeg) => {
     const there = sides
-      .map(({ points }) => between(points, angleDeg))
+      .map(({ points }) => valueAt(points, angleDeg))
       .filter((cd) => Number.isFinite(cd));
     return { angleDeg, cd: there.reduce((sum, cd) => sum + cd, 0) / there.length };
   });
@@ -205,7 +208,7 @@ function shapeOf(planes: readonly SweepPlane[], mean: Sweep['mean']) {
   let [more, all] = [0, 0];
   for (const { points } of planes)
     for (const { angleDeg } of points) {
-      const [here, there] = [between(points, angleDeg), between(points, -angleDeg)];
+      const [here, there] = [valueAt(points, angleDeg), valueAt(points, -angleDeg)];
       if (angleDeg <= 0 || !Number.isFinite(there)) continue;
       more += Math.abs(here - there) * Math.sin(angleDeg * DEG);
       all += (here + there) * Math.sin(angleDeg * DEG);
@@ -234,9 +237,8 @@ const stepOf = (planes: readonly SweepPlane[]): number =>
 
 /** As a table of equal steps from 0 to 180°, dark where nothing was read; for the unit's own spread. */
 export function tableOf({ mean, coveredDeg }: Sweep, steps: number): number[] {
-  const points = mean.map((each) => ({ ...each, share: 0 }));
   return Array.from({ length: steps + 1 }, (_, k) => {
     const angle = (180 * k) / steps;
-    return angle <= coveredDeg + 1e-9 ? between(points, angle) : 0;
+    return angle <= coveredDeg + 1e-9 ? valueAt(mean, angle) : 0;
   });
 }

@@ -1,5 +1,9 @@
 import { toRadians } from '../angle';
+import { writeEulumdat } from '../formats/eulumdat';
+import { writeIes } from '../formats/ies';
+import { readUnitSpread } from '../formats/unitSpread';
 import { intensityPerLm, prepareSpread, type Spread } from '../units/spread';
+import { photometryOf } from './photometry';
 import type { MeterReading, Session } from './session';
 import { simulatedLux } from './simulated';
 import { layerResult, nextTurn, plannedAngles, sweepResult, unreadAngles } from './working';
@@ -34,20 +38,12 @@ function read(
   places: MeterReading['place'][],
   trueLx: (place: MeterReading['place']) => number,
 ) {
-  const meter = {
-    seed: given.id,
-    ...given.instrument,
-    distanceM: given.distanceM,
-    distanceErrorM: given.distanceErrorM,
-    roomLx: 2,
-    warmMin: given.warmMin ?? 0,
-  };
   const readings = Object.fromEntries(
     places.map((place, order): [string, MeterReading] => [
       String(order),
       {
         place,
-        value: simulatedLux(meter, place, trueLx(place), order),
+        value: simulatedLux(given, { place, trueLx: trueLx(place), roomLx: 2, order }),
         at: STAMP,
         by: '',
         order,
@@ -152,4 +148,31 @@ test('a layer by the simulated meter: read in turns, τ within what is told', ()
   if (!found.ok) throw new Error(found.problems[0]!.message);
   expect(Math.abs(found.value.tau - 0.62)).toBeLessThan(3 * found.value.deviation);
   expect(found.value.deviation).toBeLessThan(0.01);
+});
+
+describe('as a file of the trade', () => {
+  const OF = { wattsW: 9, cctK: 4000, criRa: 80 };
+  test.each([
+    ['all round, one way', { toDeg: 180, planes: 1 }],
+    ['all round, both ways', { toDeg: 180, planes: 2 }],
+    ['half way round', { toDeg: 90, planes: 1 }],
+    ['to 120°', { toDeg: 120, planes: 2 }],
+  ])('%s: read again it is the same light, and says it was simulated', (_, round) => {
+    const given = swept(session({ stepDeg: 10, ...round }), { class: 'forward' }, 806);
+    const found = sweepResult(given);
+    if (!found.ok) throw new Error(found.problems[0]!.message);
+    const { planes, sweep } = found.value;
+    const light = photometryOf(given, planes, sweep, OF);
+    for (const [name, write] of [
+      ['swept.ies', writeIes],
+      ['swept.ldt', writeEulumdat],
+    ] as const) {
+      const text = write(light);
+      expect(text).toContain('readings of a simulated meter');
+      const read = readUnitSpread(new TextEncoder().encode(text), name);
+      if (!read.ok) throw new Error(read.problems[0]!.message);
+      // Five figures a value, and a table at 2.5°.
+      expect(read.value.luminousFluxLm / sweep.luminousFluxLm).toBeCloseTo(1, 2);
+    }
+  });
 });

@@ -4,7 +4,7 @@ import { layerTestOf, type LayerTest } from './layerTest';
 import { nearestSpread, type Likeness } from './nearest';
 import { repeatsOf } from './repeats';
 import type { MeterReading, Session } from './session';
-import { sweepOf, type Sweep } from './sweep';
+import { sweepOf, type Sweep, type SweepPlane } from './sweep';
 import { combined, readingParts, suspects, type Part } from './uncertainty';
 
 /** Readings in the order they were taken, with their keys. */
@@ -58,6 +58,7 @@ export function roomLx(session: Session): number {
 }
 
 export interface SweepResult {
+  planes: readonly SweepPlane[];
   sweep: Sweep;
   nearest: Likeness;
   notes: string[];
@@ -106,6 +107,7 @@ export function sweepResult(session: Session): Result<SweepResult> {
   const all: Part[] = [...parts, { id: 'near', what: 'so near a lamp', share: near }];
   const shared = all.filter(({ id }) => SHARED.includes(id)).map(({ share }) => share);
   return accept({
+    planes: candela.value.planes,
     sweep,
     nearest: nearestSpread(sweep),
     notes: candela.value.notes,

@@ -143,6 +143,7 @@ describe('files', () => {
   const photometry = (spread: Spread) => ({
     name: 'unit',
     ...distributionOf(sourceField([emitter(spread)]), [0, 0, 0], 0.1),
+    how: 'worked out, not measured',
     lampLm: 1000,
     wattsW: 9,
     cctK: null,

@@ -34,17 +34,10 @@ export function LayerSheet({ session, meter }: { session: Session; meter: Meter 
   const open = session.closedAt === null;
   const place: Place = roomRead ? nextTurn(session) : { kind: 'room' };
   const simulate = () => {
-    const meterThere = {
-      seed: session.id,
-      ...session.instrument,
-      distanceM: session.distanceM,
-      distanceErrorM: session.distanceErrorM,
-      roomLx: ROOM_LX,
-      warmMin: session.warmMin ?? 0,
-    };
-    const open = place.kind === 'layer' && place.with ? OPEN_LX * (said ?? 1) : OPEN_LX;
+    const trueLx = place.kind === 'layer' && place.with ? OPEN_LX * (said ?? 1) : OPEN_LX;
     const order = Object.keys(session.readings).length;
-    meter.read(session, place, simulatedLux(meterThere, place, open, order), true);
+    const lux = simulatedLux(session, { place, trueLx, roomLx: ROOM_LX, order });
+    meter.read(session, place, lux, true);
   };
   const [without, withIt] = [luxes(false), luxes(true)];
   const most = Math.max(1, ...without, ...withIt);

@@ -1,11 +1,18 @@
 'use client';
+import { writeEulumdat } from '@/core/formats/eulumdat';
+import { writeIes } from '@/core/formats/ies';
+import type { Photometry } from '@/core/formats/photometric';
+import { photometryOf } from '@/core/meter/photometry';
 import type { Result } from '@/core/result';
 import type { Session } from '@/core/meter/session';
 import { tableOf, type BeamWidth } from '@/core/meter/sweep';
 import type { SweepResult } from '@/core/meter/working';
 import { threeFigures } from '@/core/quantity';
+import { effectiveUnit } from '@/core/units/effective';
 import { SPREAD_NAMES, type Spread } from '@/core/units/spread';
 import type { Unit } from '@/core/units/unit';
+import { download, exportName } from '../shell/actions';
+import { useProduction } from '../store/context';
 import { useEdits } from '../store/useEdits';
 import { Deviation } from './Deviation';
 import { lumensWithin, type Said } from './said';
@@ -126,6 +133,7 @@ export function SweepFigures({ session, worked, said, unit }: SweepFiguresProps)
         </ul>
         <p className="text-ink-soft">Twice the standard uncertainty; causes add as squares.</p>
       </details>
+      {unit && <Files session={session} result={worked.value} unit={unit} />}
       {unit &&
         (simulated ? (
           <p className="mt-2 text-[13px] text-ink-soft">
@@ -148,3 +156,30 @@ const Widths = ({ name, beam, field }: { name: string; beam: BeamWidth; field: B
     <dd className="figure text-right">{widthText(field)}</dd>
   </>
 );
+
+/** The sweep as files other programs read. */
+function Files({ session, result, unit }: { session: Session; result: SweepResult; unit: Unit }) {
+  const document = useProduction((state) => state.document);
+  const give = (ending: string, write: (light: Photometry) => string) => {
+    if (!('spread' in unit)) return;
+    const { wattsW, cctK, criRa } = effectiveUnit(unit);
+    const of = { wattsW: wattsW.value, cctK: cctK.value, criRa: criRa.value };
+    const light = photometryOf(session, result.planes, result.sweep, of);
+    download(exportName(document, session.name, ending), write(light), 'text/plain');
+  };
+  return (
+    <p className="mt-2 flex items-center gap-2 text-[14px]">
+      Files
+      <button type="button" className="press !px-2 !py-0.5" onClick={() => give('ies', writeIes)}>
+        IES
+      </button>
+      <button
+        type="button"
+        className="press !px-2 !py-0.5"
+        onClick={() => give('ldt', writeEulumdat)}
+      >
+        EULUMDAT
+      </button>
+    </p>
+  );
+}

@@ -142,21 +142,15 @@ export function SweepSheet({ session, meter }: { session: Session; meter: Meter 
 }
 
 const simulated = (session: Session, said: Said, place: Place): number =>
-  simulatedLux(
-    {
-      seed: session.id,
-      ...session.instrument,
-      distanceM: session.distanceM,
-      distanceErrorM: session.distanceErrorM,
-      roomLx: SIMULATED_ROOM_LX,
-      warmMin: session.warmMin ?? 0,
-    },
+  simulatedLux(session, {
     place,
-    place.kind === 'angle' ? forecastCd(said, place.angleDeg) / session.distanceM ** 2 : 0,
-    plannedAngles(session).findIndex(
-      (angle) =>
-        place.kind === 'angle' &&
-        angle.planeDeg === place.planeDeg &&
-        angle.angleDeg === place.angleDeg,
-    ) + 1,
-  );
+    trueLx: place.kind === 'angle' ? forecastCd(said, place.angleDeg) / session.distanceM ** 2 : 0,
+    roomLx: SIMULATED_ROOM_LX,
+    order:
+      plannedAngles(session).findIndex(
+        (angle) =>
+          place.kind === 'angle' &&
+          angle.planeDeg === place.planeDeg &&
+          angle.angleDeg === place.angleDeg,
+      ) + 1,
+  });

@@ -108,6 +108,7 @@ export function photometryOf(
     criRa: bulbs.length ? Math.min(...bulbs) : null,
     widthM,
     heightM,
+    how: 'worked out, not measured',
     round: round || resolved.mouth?.shape === 'disc',
     date,
     notes: run
