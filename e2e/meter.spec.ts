@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { expect, kept, put, reload, stored, test, visit, type Page } from './bench';
 
 const swept = (page: Page) => page.locator('[data-swept=yes]');
@@ -79,6 +80,18 @@ test('the simulated meter goes all the way round; its readings are marked and te
   await expect(swept(page)).toContainText('teach the shelf nothing');
   await expect(page.locator('[data-readings="20"]')).toContainText('simulated');
   await expect(page.getByRole('button', { name: /^Keep as what/ })).toHaveCount(0);
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'IES' }).click();
+  const text = readFileSync(await (await download).path(), 'utf8');
+  expect(text).toMatch(/^IESNA:LM-63-2002/);
+  expect(text).toContain('[TESTLAB] none: readings of a simulated meter');
+  const sheet = page.waitForEvent('download');
+  await page.getByRole('link', { name: /^The compass/ }).click();
+  expect(
+    readFileSync(await (await sheet).path())
+      .subarray(0, 5)
+      .toString(),
+  ).toBe('%PDF-');
 });
 
 test('a layer is read in turns with nothing but keys', async ({ page, ferry }) => {

@@ -6,6 +6,7 @@ import { HARDWARE } from '@/core/materials/hardware';
 import { storySticks } from '@/core/shop/storyStick';
 import { buildFile } from './buildFile';
 import { carSheet } from './carSheet';
+import { compassSheet } from './compassSheet';
 import { PAPERS, POINTS_PER_MM } from './paper';
 import { readPdf } from './testing/readPdf';
 
@@ -126,4 +127,23 @@ test('the car sheet: every light that is asked for and no other, ticked out and 
   expect(words).toContain(b);
   expect(words).not.toContain(c);
   expect(words).toContain('Sandbags');
+});
+
+test('the compass is true: a spoke every 15 degrees from one middle, and a bar of 100 mm', async () => {
+  const [page] = await readPdf(await compassSheet('metric'), true);
+  expect([page!.width, page!.height]).toEqual(PAPERS.a4.map((side) => expect.closeTo(side, 2)));
+  const mm = (points: number) => points / POINTS_PER_MM;
+  const bars = page!.lines.filter(
+    ({ y1, y2, length }) => y1 === y2 && Math.abs(mm(length) - 100) < 0.01,
+  );
+  expect(bars).toHaveLength(1);
+  // Spokes run from 8 to 85 mm off the middle.
+  const spokes = page!.lines.filter(({ length }) => Math.abs(mm(length) - 77) < 0.01);
+  expect(spokes).toHaveLength(24);
+  const angles = spokes.map(({ x1, y1, x2, y2 }) => (Math.atan2(x2 - x1, y2 - y1) * 180) / Math.PI);
+  const sorted = angles.map((angle) => (angle + 360.001) % 360).toSorted((a, b) => a - b);
+  sorted.forEach((angle, k) => expect(angle).toBeCloseTo(15 * k, 1));
+  const said = page!.text.join(' ');
+  for (const words of ['0°', '15°', '180°', '100 mm long', 'twenty minutes'])
+    expect(said).toContain(words);
 });

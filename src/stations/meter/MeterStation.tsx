@@ -180,6 +180,11 @@ function Begin({ meter, onBegun }: { meter: Meter; onBegun: (id: string) => void
       <button type="submit" className="press press-main" disabled={!chosen}>
         Begin
       </button>
+      {kind === 'sweep' && (
+        <a href="/api/compass" download className="text-[13.5px]">
+          The compass to lay it on, as PDF
+        </a>
+      )}
     </form>
   );
 }
