@@ -69,6 +69,25 @@ test('what is no reading is told at the field, and nothing is kept', async ({ pa
   await expect(page.locator('[data-readings]')).toHaveCount(0);
 });
 
+test('a log is pasted whole, or not at all with the lines that are none', async ({
+  page,
+  ferry,
+}) => {
+  await visit(page, `/p/${ferry}/meter`);
+  await begin(page, 'sweep', 'A60 globe 9 W 806 lm 4000 K');
+  await page.getByText('Paste readings').click();
+  const box = page.getByLabel(/^A line an angle/);
+  await box.fill('angle,lux\nroom,1\n-90,51\nleft,51\n0,101');
+  await page.getByRole('button', { name: 'Keep these' }).click();
+  await expect(page.locator('details [role=alert]')).toContainText('Line 4: “left” is no angle');
+  await expect(page.locator('[data-readings]')).toHaveCount(0);
+  await box.fill('angle,lux\nroom,1\n-90,1\n-45,101\n0,101\n45,101\n90,1');
+  await page.getByRole('button', { name: 'Keep these' }).click();
+  await expect(page.locator('[data-readings="6"]')).toBeVisible();
+  await expect(swept(page)).toBeVisible();
+  await expect(box).toHaveValue('');
+});
+
 test('the simulated meter goes all the way round; its readings are marked and teach nothing', async ({
   page,
   ferry,

@@ -71,6 +71,7 @@ const DIMENSIONS = {
   // Foot-candle: one lumen per square foot.
   illuminance: [
     { symbol: 'lx', factor: 1, aliases: ['lux'] },
+    { symbol: 'klx', factor: 1000, aliases: ['kilolux'] },
     { symbol: 'fc', factor: 1 / 0.09290304, aliases: ['footcandle', 'footcandles'] },
   ],
   luminousIntensity: [

@@ -72,6 +72,7 @@ describe('reading quantities as people type them', () => {
     expect(read('F 4', 'fNumber', '')).toBe(4);
     expect(read('50%', 'ratio', '%')).toBe(0.5);
     expect(read('100 fc', 'illuminance', 'lx')).toBeCloseTo(1076.39, 2);
+    expect(read('1.2 klx', 'illuminance', 'lx')).toBeCloseTo(1200, 9);
     expect(read('2 oz', 'mass', 'kg')).toBeCloseTo(0.0567, 4);
     expect(read('3 W 4 W', 'power', 'W')).toContain('more than one');
   });

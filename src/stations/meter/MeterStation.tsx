@@ -1,19 +1,14 @@
 'use client';
 import { useState } from 'react';
-import type { Production } from '@/core/document/production';
-import { freeName } from '@/core/document/records';
-import { differences } from '@/core/meter/differences';
-import type { Session, SessionKind } from '@/core/meter/session';
-import { layerResult, sweepResult } from '@/core/meter/working';
-import { threeFigures } from '@/core/quantity';
+import type { Session } from '@/core/meter/session';
 import { useSession } from '../shell/Workbench';
 import { useProduction } from '../store/context';
+import { BeginSession } from './BeginSession';
 import { LayerSheet } from './LayerSheet';
+import { SessionCard } from './SessionCard';
 import { SessionSetup } from './SessionSetup';
 import { SweepSheet } from './SweepSheet';
 import { useMeter, type Meter } from './useMeter';
-
-const KIND_NAMES: Record<SessionKind, string> = { sweep: 'Round a lamp', layer: 'Through a layer' };
 
 /** What lights and layers really do, reading by reading. */
 export function MeterStation() {
@@ -28,7 +23,7 @@ export function MeterStation() {
         aria-label="Metering"
         className="min-h-0 overflow-y-auto border-r border-line p-3 max-md:border-r-0"
       >
-        <Begin meter={meter} onBegun={setPicked} />
+        <BeginSession meter={meter} onBegun={setPicked} />
         <ul className="mt-3 grid gap-2" aria-label="Sessions">
           {sessions.toReversed().map((each) => (
             <SessionCard
@@ -113,120 +108,5 @@ function TakeOut({ session, meter }: { session: Session; meter: Meter }) {
     >
       Take out
     </button>
-  );
-}
-
-/** What can be metered: units that have a spread of their own, and layers. */
-function thingsOf({ shelf }: Production, kind: SessionKind) {
-  return kind === 'sweep'
-    ? shelf.units.filter((unit) => 'spread' in unit)
-    : shelf.parts.filter((part) => 'transmittance' in part);
-}
-
-function Begin({ meter, onBegun }: { meter: Meter; onBegun: (id: string) => void }) {
-  const document = useProduction((state) => state.document);
-  const [kind, setKind] = useState<SessionKind>('sweep');
-  const things = thingsOf(document, kind);
-  const [thing, setThing] = useState('');
-  const { say } = useSession();
-  const chosen = things.find(({ id }) => id === thing) ?? things[0];
-  const begin = () => {
-    if (!chosen) return;
-    const name = freeName(chosen.name, document.sessions);
-    const of =
-      kind === 'sweep'
-        ? { unitId: chosen.id as Session['unitId'] }
-        : { partId: chosen.id as Session['partId'] };
-    const told = meter.begin(kind, name, of);
-    if (told.refused) say(told.refused);
-    else onBegun(told.id);
-  };
-  return (
-    <form
-      className="grid gap-2"
-      onSubmit={(event) => {
-        event.preventDefault();
-        begin();
-      }}
-    >
-      <label className="text-[14px]">
-        Meter
-        <select
-          className="field"
-          value={kind}
-          onChange={(event) => setKind(event.target.value as SessionKind)}
-        >
-          {Object.entries(KIND_NAMES).map(([id, name]) => (
-            <option key={id} value={id}>
-              {name}
-            </option>
-          ))}
-        </select>
-      </label>
-      <label className="text-[14px]">
-        Of
-        <select
-          className="field"
-          value={chosen?.id ?? ''}
-          onChange={(event) => setThing(event.target.value)}
-        >
-          {things.map(({ id, name }) => (
-            <option key={id} value={id}>
-              {name}
-            </option>
-          ))}
-        </select>
-      </label>
-      <button type="submit" className="press press-main" disabled={!chosen}>
-        Begin
-      </button>
-      {kind === 'sweep' && (
-        <a href="/api/compass" download className="text-[13.5px]">
-          The compass to lay it on, as PDF
-        </a>
-      )}
-    </form>
-  );
-}
-
-interface SessionCardProps {
-  session: Session;
-  before: Session | null;
-  open: boolean;
-  onOpen: () => void;
-}
-
-/** What it came to, in a word. */
-function resultText(session: Session): string {
-  if (session.kind === 'sweep') {
-    const found = sweepResult(session);
-    return found.ok ? `${threeFigures(found.value.sweep.luminousFluxLm)} lm` : 'not yet';
-  }
-  const found = layerResult(session);
-  return found.ok ? `${(100 * found.value.tau).toFixed(1)} % through` : 'not yet';
-}
-
-function SessionCard({ session, before, open, onOpen }: SessionCardProps) {
-  const other = before && before.kind === session.kind ? differences(session, before) : [];
-  return (
-    <li>
-      <button
-        type="button"
-        aria-current={open ? 'true' : undefined}
-        className={`w-full border border-line p-2 text-left text-[13.5px] hover:bg-brass-wash ${open ? 'bg-brass-wash' : ''}`}
-        onClick={onOpen}
-      >
-        <span className="block font-semibold">{session.name}</span>
-        <span className="figure">{resultText(session)}</span>
-        <span className="block text-ink-soft">
-          {KIND_NAMES[session.kind].toLowerCase()}, {session.startedAt.slice(0, 10)}
-        </span>
-        {other.length > 0 && (
-          <span className="block text-ink-soft">
-            Unlike the one before: {other.slice(0, 2).join('; ')}.
-          </span>
-        )}
-      </button>
-    </li>
   );
 }

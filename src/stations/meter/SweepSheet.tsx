@@ -15,6 +15,7 @@ import { PolarPlot, type PolarLine } from '@/ui/drawing/PolarPlot';
 import { useProduction } from '../store/context';
 import { saidOf, type Said } from './said';
 import { placeText, ReadingList } from './ReadingList';
+import { PasteReadings } from './PasteReadings';
 import { ReadIn } from './ReadIn';
 import { SweepFigures } from './SweepFigures';
 import type { Meter } from './useMeter';
@@ -22,12 +23,15 @@ import type { Meter } from './useMeter';
 /** Lux of the room where the simulated meter stands. */
 const SIMULATED_ROOM_LX = 1;
 
-const signed = (session: Session, planeDeg: number) =>
-  Object.values(session.readings).flatMap(({ place, value, struck }) =>
-    struck === null && place.kind === 'angle' && place.planeDeg === planeDeg
-      ? [{ angleDeg: place.angleDeg, lux: value }]
+/** Every reading that counts, the room's light taken off. */
+function dotsOf(session: Session) {
+  const room = roomLx(session);
+  return Object.values(session.readings).flatMap(({ place, value, struck }) =>
+    struck === null && place.kind === 'angle'
+      ? [{ angleDeg: place.angleDeg, value: Math.max(0, value - room) * session.distanceM ** 2 }]
       : [],
   );
+}
 
 /** Light that is forecast at an angle, cd. */
 const forecastCd = ({ spread, lumens }: Said, angleDeg: number): number =>
@@ -77,8 +81,6 @@ export function SweepSheet({ session, meter }: { session: Session; meter: Meter 
         ? { kind: 'angle', ...next }
         : null;
   const worked = sweepResult(session);
-  const squared = session.distanceM ** 2;
-  const room = roomLx(session);
   const simulate = () => {
     if (!place || !said) return;
     meter.read(session, place, simulated(session, said, place), true);
@@ -97,12 +99,7 @@ export function SweepSheet({ session, meter }: { session: Session; meter: Meter 
           lines={linesOf(session, said, worked)}
           unit="cd"
           label={`Light of ${session.name} round its axis, ${Object.keys(session.readings).length} readings`}
-          dots={[0, 90].flatMap((planeDeg) =>
-            signed(session, planeDeg).map(({ angleDeg, lux }) => ({
-              angleDeg,
-              value: Math.max(0, lux - room) * squared,
-            })),
-          )}
+          dots={dotsOf(session)}
           pointerDeg={place?.kind === 'angle' ? place.angleDeg : null}
           whole={session.toDeg > 90}
           className="max-h-[clamp(240px,calc(100dvh-310px),820px)]"
@@ -136,6 +133,7 @@ export function SweepSheet({ session, meter }: { session: Session; meter: Meter 
       <div className="min-h-0 space-y-3 overflow-y-auto max-lg:overflow-visible">
         <SweepFigures session={session} worked={worked} said={said} unit={unit} />
         <ReadingList session={session} meter={meter} />
+        {open && <PasteReadings session={session} meter={meter} />}
       </div>
     </div>
   );

@@ -1,5 +1,6 @@
 'use client';
 import { nanoid } from 'nanoid';
+import type { PastedReading } from '@/core/meter/pasted';
 import type { Place, Session, SessionKind } from '@/core/meter/session';
 import { useHand } from '../make/useHand';
 import { useEdits } from '../store/useEdits';
@@ -54,6 +55,11 @@ export function useMeter() {
     readAll: (session: Session, places: readonly Place[], shown: (place: Place) => number) =>
       change(session, 'simulated readings', (draft) => {
         for (const place of places) put(draft, place, shown(place), true);
+      }),
+    /** out of a log: all of it at once */
+    paste: (session: Session, readings: readonly PastedReading[]) =>
+      change(session, 'readings from a log', (draft) => {
+        for (const { place, lux } of readings) put(draft, place, lux, false);
       }),
     strike: (session: Session, key: string, why: string | null) =>
       change(session, why === null ? 'a reading counts again' : 'a reading struck out', (draft) => {

@@ -1,0 +1,47 @@
+'use client';
+import Papa from 'papaparse';
+import { useId, useState } from 'react';
+import type { Session } from '@/core/meter/session';
+import { pastedReadings } from '@/core/meter/pasted';
+import type { Meter } from './useMeter';
+
+/** Readings out of a meter's own log or a spreadsheet: all of them, or none with the lines that cannot be read. */
+export function PasteReadings({ session, meter }: { session: Session; meter: Meter }) {
+  const id = useId();
+  const [text, setText] = useState('');
+  const [problems, setProblems] = useState<readonly string[]>([]);
+  const keep = () => {
+    const { data } = Papa.parse<string[]>(text.trim(), { skipEmptyLines: false });
+    const read = pastedReadings(data);
+    if (!read.ok) return setProblems(read.problems.map(({ message }) => message));
+    const refused = meter.paste(session, read.value);
+    setProblems(refused ? [refused] : []);
+    if (!refused) setText('');
+  };
+  return (
+    <details className="text-[13.5px]">
+      <summary className="cursor-pointer">Paste readings</summary>
+      <label htmlFor={id} className="mt-1 block text-ink-soft">
+        A line an angle: −30, 120 lx; “room” for the lamp off
+      </label>
+      <textarea
+        id={id}
+        className="field h-28 w-full font-mono"
+        value={text}
+        aria-invalid={problems.length > 0}
+        aria-describedby={problems.length > 0 ? `${id}-problems` : undefined}
+        onChange={(event) => setText(event.target.value)}
+      />
+      <button type="button" className="press mt-1" disabled={text.trim() === ''} onClick={keep}>
+        Keep these
+      </button>
+      {problems.length > 0 && (
+        <ul id={`${id}-problems`} role="alert" className="mt-1 text-stop">
+          {problems.map((problem) => (
+            <li key={problem}>{problem}</li>
+          ))}
+        </ul>
+      )}
+    </details>
+  );
+}
