@@ -7,6 +7,7 @@ import { applyCommands } from './edit';
 import { MIGRATIONS } from './migrations';
 import { DOCUMENT_VERSION, productionSchema, type Production } from './production';
 import { readDocument, readDocumentText } from './read';
+import { liftSession } from './version9/document';
 import { freeName, removeBuild, removeFromShelf, removeShot, removeWhole } from './records';
 import { summarise } from './summary';
 import { after } from './testing';
@@ -226,6 +227,19 @@ describe('taking records out', () => {
     const done = applyCommands(document, removeFromShelf('unit', unitId)(document));
     expect(done.ok && done.value.document.pictures).toMatchObject([{ id: 'l', unitId: null }]);
     expect(done.ok && valid(done.value.document)).toBe(true);
+  });
+  test('what was metered of a bulb or a layer stays, as nobody’s', () => {
+    for (const [kind, field, list] of [
+      ['unit', 'unitId', demo.shelf.units],
+      ['part', 'partId', demo.shelf.parts],
+    ] as const) {
+      const { id } = list[0]!;
+      const blank = { id: 's', name: 'metered', buildId: null, note: 'by eye' };
+      const session = liftSession({ ...blank, [field]: id }) as never;
+      const done = after({ ...demo, sessions: [session] }, removeFromShelf(kind, id));
+      expect(done.sessions).toMatchObject([{ ...blank, [field]: null }]);
+      expect(valid(done)).toBe(true);
+    }
   });
   const own = demo.builds.filter(({ shotId }) => shotId === demo.shots[0]!.id);
   test('a shot leaves its builds without one, or takes them along', () => {

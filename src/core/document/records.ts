@@ -15,7 +15,7 @@ import { mapBuild } from './references';
 
 const SHELF: readonly string[] = ['unit', 'part'] satisfies Ref[];
 
-/** Takes a unit or part off the shelf; builds that named it are left with an empty place, photographs of its label stay. */
+/** Takes a unit or part off the shelf; builds that named it are left with an empty place, photographs of its label and what was metered of it stay. */
 export const removeFromShelf =
   (kind: Ref, id: string): Change =>
   (document) =>
@@ -29,7 +29,7 @@ export const removeFromShelf =
           draft.accessories = next.accessories;
         }),
       ),
-      ...(kind === 'unit' ? pointing(document, 'unitId', id) : []),
+      ...pointing(document, kind === 'unit' ? 'unitId' : 'partId', id),
       removeRecord({ kind, id }),
     )(document);
 
@@ -70,7 +70,7 @@ export const removeBuild =
 /** Empties one field of every record of the later stations that names what goes. */
 const pointing = (
   document: Production,
-  field: 'buildId' | 'shotId' | 'unitId',
+  field: 'buildId' | 'shotId' | 'unitId' | 'partId',
   id: string,
 ): Change[] => {
   const lists: [ListKind, readonly { id: string }[]][] = [
