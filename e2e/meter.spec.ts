@@ -31,29 +31,47 @@ test('a bulb is swept by hand, an odd reading struck out, and the shelf takes wh
   await put(page, 'Lamp on for, min', '30');
   await read(page, 'the room, lamp off', '2');
   // 100 cd everywhere at 2 m is 25 lx; with the room's own 2 lx the meter shows 27.
-  const places = ['90° left', '60° left', '30° left', '0°', '30° right', '60° right', '90° right'];
+  const left = [180, 150, 120, 90, 60, 30].map((angle) => `${angle}° left`);
+  const right = [30, 60, 90, 120, 150].map((angle) => `${angle}° right`);
+  const places = [...left, '0°', ...right];
   await read(page, places[0]!, '27 lx');
   await read(page, places[1]!, '2.508 fc');
   for (const place of places.slice(2)) await read(page, place, place === '0°' ? '90' : '27');
   const lopsided = Number(await swept(page).locator('[data-lumens]').getAttribute('data-lumens'));
-  await page.locator('[data-readings="8"] summary').click();
+  await page.locator('[data-readings="13"] summary').click();
   await page.getByLabel('Strike out 0°').selectOption('misread');
   await read(page, '0°', '27');
-  // Half a sphere of 100 cd: 2π · 100 lm [std: photometry].
-  await expect(swept(page).locator('[data-lumens]')).toHaveAttribute('data-lumens', '628');
-  expect(lopsided).toBeGreaterThan(650);
-  await expect(page.locator('[data-readings="9"]')).toContainText('misread');
+  // A sphere of 100 cd: 4π · 100 lm [std: photometry].
+  await expect(swept(page).locator('[data-lumens]')).toHaveAttribute('data-lumens', '1257');
+  expect(lopsided).toBeGreaterThan(1270);
+  await expect(page.locator('[data-readings="14"]')).toContainText('misread');
   await page.getByRole('button', { name: /^Keep as what/ }).click();
   await kept(page);
   const { shelf } = (await stored(page, ferry)).document;
   const unit = shelf.units.find(({ id }) => id === 'globe-a60-9-4000')!;
   expect(unit).toMatchObject({
-    luminousFluxLm: 628,
+    luminousFluxLm: 1257,
     origins: { luminousFluxLm: 'metered' },
     spread: { class: 'measured' },
   });
   await reload(page);
-  await expect(swept(page).locator('[data-lumens]')).toHaveAttribute('data-lumens', '628');
+  await expect(swept(page).locator('[data-lumens]')).toHaveAttribute('data-lumens', '1257');
+});
+
+test('half of a lamp that shines all round is not taken for the whole; a hot one is warned of', async ({
+  page,
+  ferry,
+}) => {
+  await visit(page, `/p/${ferry}/meter`);
+  await begin(page, 'sweep', 'A60 globe 9 W 806 lm 4000 K');
+  await expect(page.locator('[data-cautions=led]')).toContainText('unplug it');
+  await page.getByText('Paste readings').click();
+  await page.getByLabel(/^A line an angle/).fill('room,0\n-90,100\n-45,100\n0,100\n45,100\n90,100');
+  await page.getByRole('button', { name: 'Keep these' }).click();
+  await expect(page.locator('[data-learnt="not yet"]')).toContainText('all the way round');
+  await expect(page.getByRole('button', { name: /^Keep as what/ })).toHaveCount(0);
+  await begin(page, 'sweep', 'A55 halogen 42 W 630 lm 2800 K');
+  await expect(page.locator('[data-cautions=filament]')).toContainText('burns paper');
 });
 
 test('what is no reading is told at the field, and nothing is kept', async ({ page, ferry }) => {
@@ -97,7 +115,7 @@ test('the simulated meter goes all the way round; its readings are marked and te
   await page.getByRole('button', { name: 'All of it' }).click();
   await expect(swept(page)).toContainText('Simulated readings');
   await expect(swept(page)).toContainText('teach the shelf nothing');
-  await expect(page.locator('[data-readings="20"]')).toContainText('simulated');
+  await expect(page.locator('[data-readings="37"]')).toContainText('simulated');
   await expect(page.getByRole('button', { name: /^Keep as what/ })).toHaveCount(0);
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'IES' }).click();

@@ -1,6 +1,6 @@
 import { toRadians } from '@/core/angle';
 import { simulatedLux } from '@/core/meter/simulated';
-import type { MeterReading, Place, Session } from '@/core/meter/session';
+import { blankSession, type MeterReading, type Place, type Session } from '@/core/meter/session';
 import { plannedAngles } from '@/core/meter/working';
 import { intensityPerLm, prepareSpread, type Spread } from '@/core/units/spread';
 
@@ -8,25 +8,15 @@ import { intensityPerLm, prepareSpread, type Spread } from '@/core/units/spread'
 const AT = '2026-03-10T19:00:00Z';
 const ROOM_LX = 1.5;
 
-const blank = (given: Pick<Session, 'id' | 'name' | 'kind'> & Partial<Session>): Session => ({
-  buildId: null,
-  unitId: null,
-  partId: null,
-  startedAt: AT,
-  by: 'Ines',
-  instrument: { name: 'Pocket lux meter', classShare: 0.04, grainLx: 0.1 },
-  distanceM: 1,
-  distanceErrorM: 0.01,
-  sizeM: 0.06,
-  warmMin: 25,
-  stepDeg: 10,
-  toDeg: 180,
-  planes: 1,
-  readings: {},
-  closedAt: AT,
-  note: '',
-  ...given,
-});
+const blank = (given: Pick<Session, 'id' | 'name' | 'kind'> & Partial<Session>): Session =>
+  blankSession({
+    startedAt: AT,
+    by: 'Ines',
+    instrument: { name: 'Pocket lux meter', classShare: 0.04, grainLx: 0.1 },
+    warmMin: 25,
+    closedAt: AT,
+    ...given,
+  });
 
 /** Reads it all the way through. */
 function metered(

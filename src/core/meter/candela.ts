@@ -1,7 +1,7 @@
 import { accept, refuse, type Result } from '../result';
 import { repeatsOf } from './repeats';
 import type { SweepPlane, SweepPoint } from './sweep';
-import { combined, readingParts, type Instrument } from './uncertainty';
+import { combined, readingParts, withinLimits, type Instrument, type Part } from './uncertainty';
 
 /** What was read at one angle: every time the meter was read. */
 export interface AngleReading {
@@ -32,8 +32,15 @@ export interface SweepCandela {
   planes: SweepPlane[];
   /** light of a flat disc falls short by this share so near; the candela are raised by it; 0 from five sizes on */
   nearShare: number;
+  /** what makes the brightest reading uncertain */
+  parts: Part[];
+  /** how well the room's light is known, lux: one and the same at every angle */
+  roomDeviationLx: number;
   notes: string[];
 }
+
+/** What each reading has for itself; everything else is one and the same at every angle. */
+const ITS_OWN: readonly Part['id'][] = ['repeats', 'rounding'];
 
 /** A flat even disc seen from near gives E = I/(d² + r²) [std: Lambert disc on its axis]. */
 const shortfall = (sizeM: number, distanceM: number): number =>
@@ -67,26 +74,27 @@ export function candelaOf(given: SweepGiven): Result<SweepCandela> {
     const plane = planes.get(planeDeg) ?? new Map<number, number[]>();
     planes.set(planeDeg, plane.set(angleDeg, [...(plane.get(angleDeg) ?? []), ...luxes]));
   }
+  const roomDeviationLx = room?.meanDeviation ?? withinLimits(given.instrument.grain / 2);
+  const under: number[] = [];
+  let brightest: { cd: number; parts: Part[] } = { cd: -1, parts: [] };
   const pointOf = ([angleDeg, luxes]: [number, number[]]): SweepPoint => {
     const read = repeatsOf(luxes);
     const net = read.mean - (room?.mean ?? 0);
+    if (net < -given.instrument.grain) under.push(angleDeg);
     const parts = readingParts({
       instrument: given.instrument,
       meanLx: read.mean,
       meanDeviationLx: read.meanDeviation,
       roomLx: room?.mean ?? null,
-      roomDeviationLx: room?.meanDeviation ?? given.instrument.grain,
+      roomDeviationLx,
       distanceM,
       distanceErrorM: given.distanceErrorM,
-      // The meter looks at the lamp at every angle.
-      offAxisRad: 0,
       warmMin: given.warmMin,
     });
-    return {
-      angleDeg,
-      cd: Math.max(0, net) * distanceM ** 2 * (1 + near),
-      share: combined([...parts.map(({ share }) => share), near]),
-    };
+    const cd = Math.max(0, net) * distanceM ** 2 * (1 + near);
+    if (cd > brightest.cd) brightest = { cd, parts };
+    const own = parts.filter(({ id }) => ITS_OWN.includes(id));
+    return { angleDeg, cd, share: combined(own.map(({ share }) => share)) };
   };
   const found = [...planes]
     .map(([planeDeg, points]) => ({
@@ -106,5 +114,15 @@ export function candelaOf(given: SweepGiven): Result<SweepCandela> {
     );
   if (found.every(({ points }) => points.every(({ cd }) => cd === 0)))
     return refuse('dark', 'Nothing is left when the room’s light is taken off.', 'readings');
-  return accept({ planes: found, nearShare: near, notes });
+  if (under.length > 0)
+    notes.push(
+      `Less than the room’s own light at ${under.map((angle) => `${angle}°`).join(', ')}: counted as dark. The room was brighter when it was read, or something stood before the meter.`,
+    );
+  return accept({
+    planes: found,
+    nearShare: near,
+    parts: [...brightest.parts, { id: 'near', what: 'so near a lamp', share: near }],
+    roomDeviationLx,
+    notes,
+  });
 }

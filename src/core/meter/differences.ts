@@ -1,4 +1,5 @@
 import type { Session } from './session';
+import { isSimulated } from './working';
 
 /** Something other than in the session it is compared with, in words. */
 const RULES: readonly ((now: Session, then: Session) => string | null)[] = [
@@ -12,8 +13,8 @@ const RULES: readonly ((now: Session, then: Session) => string | null)[] = [
       ? `on for ${minutes(now.warmMin)} instead of ${minutes(then.warmMin)}`
       : null,
   (now, then) =>
-    simulated(now) !== simulated(then)
-      ? simulated(now)
+    isSimulated(now) !== isSimulated(then)
+      ? isSimulated(now)
         ? 'simulated, the other metered'
         : 'metered, the other simulated'
       : null,
@@ -31,7 +32,6 @@ const RULES: readonly ((now: Session, then: Session) => string | null)[] = [
 
 const minutes = (value: number | null) =>
   value === null ? 'nobody knows how long' : `${value} min`;
-const simulated = ({ readings }: Session) => Object.values(readings).some((each) => each.simulated);
 const read = ({ readings }: Session, kind: string) =>
   Object.values(readings).some(({ place, struck }) => place.kind === kind && struck === null);
 

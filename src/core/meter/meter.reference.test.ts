@@ -35,7 +35,7 @@ describe('repeats and uncertainty against worked examples', () => {
     expect(median([3, 1, 2, 10])).toBe(2.5);
   });
   test('parts of a reading: what is not there adds nothing, the biggest comes first', () => {
-    const instrument = { classShare: 0.04, grain: 1, cosineShare: 0.03 };
+    const instrument = { classShare: 0.04, grain: 1 };
     const taken = {
       instrument,
       meanLx: 400,
@@ -44,7 +44,6 @@ describe('repeats and uncertainty against worked examples', () => {
       roomDeviationLx: 0,
       distanceM: 1,
       distanceErrorM: 0.01,
-      offAxisRad: 0,
       warmMin: 30,
     };
     const share = (id: string, more: Partial<typeof taken> = {}) =>
@@ -150,7 +149,7 @@ describe('sweeps against closed forms [std: photometry]', () => {
 });
 
 describe('readings round a lamp', () => {
-  const instrument = { classShare: 0.04, grain: 0.1, cosineShare: 0.03 };
+  const instrument = { classShare: 0.04, grain: 0.1 };
   const given = (more: Partial<SweepGiven> = {}): SweepGiven => ({
     readings: [-60, -30, 0, 30, 60].map((angleDeg) => ({
       planeDeg: 0,

@@ -1,6 +1,7 @@
 import type { Photometry } from '../formats/photometric';
 import { valueAt, type Sweep, type SweepPlane } from './sweep';
 import type { Session } from './session';
+import { isSimulated } from './working';
 
 /** Just behind the last angle that was read nothing is known, and nothing is written. */
 const BEHIND_DEG = 0.1;
@@ -42,7 +43,7 @@ export function photometryOf(
   unit: OfTheUnit,
 ): Photometry {
   const anglesDeg = anglesOf(sweep);
-  const simulated = Object.values(session.readings).some((reading) => reading.simulated);
+  const simulated = isSimulated(session);
   const { instrument, distanceM, stepDeg, by } = session;
   return {
     ...unit,

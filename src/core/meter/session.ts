@@ -70,3 +70,24 @@ export const sessionSchema = z.object({
   note: note(4000),
 });
 export type Session = z.infer<typeof sessionSchema>;
+
+/** A session before anything was read: with a cheap lux meter, until its owner says otherwise [common practice]. */
+export const blankSession = (
+  given: Pick<Session, 'id' | 'name' | 'kind' | 'startedAt' | 'by'> & Partial<Session>,
+): Session => ({
+  buildId: null,
+  unitId: null,
+  partId: null,
+  instrument: { name: '', classShare: 0.05, grainLx: 1 },
+  distanceM: 1,
+  distanceErrorM: 0.01,
+  sizeM: 0.06,
+  warmMin: null,
+  stepDeg: 10,
+  toDeg: 180,
+  planes: 1,
+  readings: {},
+  closedAt: null,
+  note: '',
+  ...given,
+});

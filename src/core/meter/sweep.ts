@@ -5,7 +5,7 @@ export interface SweepPoint {
   angleDeg: number;
   /** of the source: lux with the room's taken off, times the distance squared */
   cd: number;
-  /** standard uncertainty, as a share */
+  /** standard uncertainty it has for itself, as a share: not what all readings of a sweep have in common */
   share: number;
 }
 
@@ -29,7 +29,7 @@ export interface BeamWidth {
 export interface Sweep {
   /** leaves the source within the angles that were read, lm */
   luminousFluxLm: number;
-  /** standard uncertainty of it from what was read, lm; the steps' own error apart */
+  /** standard uncertainty of it by what each reading has for itself, lm */
   fluxDeviationLm: number;
   /** what straight lines between the readings may be wrong by, lm */
   stepErrorLm: number;

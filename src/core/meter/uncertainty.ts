@@ -1,7 +1,6 @@
 /** One thing that makes a figure uncertain: its standard uncertainty as a share of the figure. */
 export interface Part {
-  id:
-    'class' | 'cosine' | 'distance' | 'repeats' | 'warm-up' | 'rounding' | 'room' | 'near' | 'step';
+  id: 'class' | 'distance' | 'repeats' | 'warm-up' | 'rounding' | 'room' | 'near' | 'step';
   what: string;
   share: number;
 }
@@ -24,8 +23,6 @@ export interface Instrument {
   classShare: number;
   /** smallest step it shows, in the unit of the reading */
   grain: number;
-  /** light from far aside is read wrong by up to this share at 60° [std: CIE f2, in the manner of] */
-  cosineShare: number;
 }
 
 /** A lamp still changes this much in its first minutes, as a share, until it is warm [common practice]. */
@@ -41,11 +38,9 @@ export interface Taken {
   /** room light that was taken off, lux, and how well it is known; null where nobody read it */
   roomLx: number | null;
   roomDeviationLx: number;
-  distanceM: number | null;
+  distanceM: number;
   /** how well the distance is known */
   distanceErrorM: number;
-  /** between the light's way and the meter's own axis */
-  offAxisRad: number;
   /** since it was switched on; null where nobody looked */
   warmMin: number | null;
 }
@@ -55,15 +50,13 @@ export function readingParts(taken: Taken): Part[] {
   const { instrument, meanLx, meanDeviationLx, roomLx, roomDeviationLx, distanceM } = taken;
   const net = Math.max(meanLx - (roomLx ?? 0), 1e-9);
   const gross = meanLx / net;
-  const warm = taken.warmMin === null ? 0 : taken.warmMin;
-  const cosine = instrument.cosineShare * Math.min(1, Math.abs(taken.offAxisRad) / (Math.PI / 3));
+  const warm = taken.warmMin ?? 0;
   return [
     { id: 'class', what: 'the meter’s class', share: withinLimits(instrument.classShare) * gross },
-    { id: 'cosine', what: 'light from aside', share: withinLimits(cosine) },
     {
       id: 'distance',
       what: 'the distance',
-      share: distanceM ? (2 * withinLimits(taken.distanceErrorM)) / distanceM : 0,
+      share: (2 * withinLimits(taken.distanceErrorM)) / distanceM,
     },
     { id: 'repeats', what: 'repeats', share: (meanDeviationLx ?? 0) / net },
     { id: 'rounding', what: 'the last digit', share: withinLimits(instrument.grain / 2) / net },

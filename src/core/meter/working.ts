@@ -1,11 +1,12 @@
-import { accept, type Result } from '../result';
+import { toRadians } from '../angle';
+import { accept, refuse, type Result } from '../result';
 import { candelaOf, type SweepGiven } from './candela';
 import { layerTestOf, type LayerTest } from './layerTest';
 import { nearestSpread, type Likeness } from './nearest';
 import { repeatsOf } from './repeats';
-import type { MeterReading, Session } from './session';
-import { sweepOf, type Sweep, type SweepPlane } from './sweep';
-import { combined, readingParts, suspects, type Part } from './uncertainty';
+import type { MeterReading, Place, Session } from './session';
+import { sweepOf, tableOf, type Sweep, type SweepPlane } from './sweep';
+import { combined, suspects, withinLimits, type Part } from './uncertainty';
 
 /** Readings in the order they were taken, with their keys. */
 export const inOrder = ({ readings }: Pick<Session, 'readings'>): [string, MeterReading][] =>
@@ -64,17 +65,11 @@ export interface SweepResult {
   notes: string[];
   /** what makes a reading at the brightest angle uncertain, the biggest first */
   parts: Part[];
-  /** standard uncertainty of the lumens, lm: what all readings share (class, distance, warming up) and each has for itself */
-  fluxDeviationLm: number;
+  /** standard uncertainty of the lumens, lm: what all readings share, what each has for itself, the room, the steps */
+  deviationLm: number;
   /** of a figure at one angle, as a share */
   shareAtPeak: number;
 }
-
-const instrumentOf = ({ instrument }: Session) => ({
-  classShare: instrument.classShare,
-  grain: instrument.grainLx,
-  cosineShare: 0,
-});
 
 const sweepGiven = (session: Session): SweepGiven => ({
   ...session,
@@ -82,41 +77,41 @@ const sweepGiven = (session: Session): SweepGiven => ({
     place.kind === 'angle' ? [{ ...place, luxes: [value] }] : [],
   ),
   roomLuxes: luxesAt(session, 'room'),
-  instrument: instrumentOf(session),
+  instrument: {
+    classShare: session.instrument.classShare,
+    grain: session.instrument.grainLx,
+  },
 });
 
-/** What every angle of a sweep has in common: it does not average out. */
+/** What every angle of a sweep has in common as a share: it does not average out. */
 const SHARED: readonly Part['id'][] = ['class', 'distance', 'warm-up', 'near'];
 
 /** A sweep worked out from its readings, or why it is not. */
 export function sweepResult(session: Session): Result<SweepResult> {
-  const given = sweepGiven(session);
-  const candela = candelaOf(given);
+  const candela = candelaOf(sweepGiven(session));
   if (!candela.ok) return candela;
-  const sweep = sweepOf(candela.value.planes);
-  const { distanceM } = session;
-  const parts = readingParts({
-    ...given,
-    meanLx: sweep.peakCd / distanceM ** 2,
-    meanDeviationLx: null,
-    roomLx: null,
-    roomDeviationLx: 0,
-    offAxisRad: 0,
-  });
-  const near = candela.value.nearShare;
-  const all: Part[] = [...parts, { id: 'near', what: 'so near a lamp', share: near }];
-  const shared = all.filter(({ id }) => SHARED.includes(id)).map(({ share }) => share);
+  const { planes, parts, roomDeviationLx, notes } = candela.value;
+  const sweep = sweepOf(planes);
+  const { luminousFluxLm, stepErrorLm, coveredDeg, fluxDeviationLm } = sweep;
+  const shared = parts.filter(({ id }) => SHARED.includes(id)).map(({ share }) => share);
+  // The same lux too much or too little everywhere: over the whole solid angle that was read.
+  const solid = 2 * Math.PI * (1 - Math.cos(toRadians(coveredDeg)));
   return accept({
-    planes: candela.value.planes,
+    planes,
     sweep,
     nearest: nearestSpread(sweep),
-    notes: candela.value.notes,
+    notes,
     parts: suspects([
-      ...all,
-      { id: 'step', what: 'the steps', share: sweep.stepErrorLm / sweep.luminousFluxLm },
+      ...parts,
+      { id: 'step', what: 'the steps', share: withinLimits(stepErrorLm / luminousFluxLm) },
     ]),
-    fluxDeviationLm: combined([sweep.luminousFluxLm * combined(shared), sweep.fluxDeviationLm]),
-    shareAtPeak: combined(all.map(({ share }) => share)),
+    deviationLm: combined([
+      luminousFluxLm * combined(shared),
+      fluxDeviationLm,
+      roomDeviationLx * session.distanceM ** 2 * solid,
+      withinLimits(stepErrorLm),
+    ]),
+    shareAtPeak: combined(parts.map(({ share }) => share)),
   });
 }
 
@@ -130,8 +125,49 @@ export const layerResult = (session: Session): Result<LayerTest> =>
     session.instrument.grainLx,
   );
 
-/** What is read next in a layer test: in turns, beginning and ending without. */
-export const nextTurn = (session: Session): { kind: 'layer'; with: boolean } => {
+/** In turns, beginning without. */
+function nextTurn(session: Session): Place {
   const last = counting(session).findLast(({ place }) => place.kind === 'layer');
-  return { kind: 'layer', with: last?.place.kind === 'layer' ? !last.place.with : false };
-};
+  return { kind: 'layer', with: last?.place.kind === 'layer' && !last.place.with };
+}
+
+/** Where the meter is held next: the room first, then angle by angle or turn by turn; null when all is read or it is closed. */
+export function nextPlace(session: Session): Place | null {
+  if (session.closedAt !== null) return null;
+  if (luxesAt(session, 'room').length === 0) return { kind: 'room' };
+  if (session.kind === 'layer') return nextTurn(session);
+  const [next] = unreadAngles(session);
+  return next ? { kind: 'angle', ...next } : null;
+}
+
+/** Whether any of it came from the simulated meter. */
+export const isSimulated = ({ readings }: Pick<Session, 'readings'>): boolean =>
+  Object.values(readings).some(({ simulated }) => simulated);
+
+/** Steps of the table a unit keeps: 2.5° from 0 to 180°. */
+const STEPS = 72;
+/** Light that goes on beyond the last angle, as a share of the peak; steps that are too wide for the beam, of the flux. */
+const [GOES_ON, TOO_WIDE] = [0.02, 0.1];
+
+/** What a sweep teaches of its lamp, or why it teaches nothing yet. */
+export function learnt({
+  sweep,
+}: Pick<SweepResult, 'sweep'>): Result<{ luminousFluxLm: number; cdPerKlm: number[] }> {
+  const { luminousFluxLm, stepErrorLm, coveredDeg, mean, peakCd, finerDeg } = sweep;
+  if (coveredDeg < 180 && mean.at(-1)!.cd > GOES_ON * peakCd)
+    return refuse(
+      'half',
+      `It still shines at ${coveredDeg}°: read all the way round before the shelf takes it, or what goes backwards is lost.`,
+    );
+  if (stepErrorLm > TOO_WIDE * luminousFluxLm)
+    return refuse(
+      'coarse',
+      `The steps are too wide for this beam: read between ${finerDeg[0]}° and ${finerDeg[1]}° more finely before the shelf takes it.`,
+    );
+  return accept({
+    luminousFluxLm: Math.round(luminousFluxLm),
+    cdPerKlm: tableOf(sweep, STEPS).map((cd) =>
+      Number(((1000 * cd) / luminousFluxLm).toPrecision(5)),
+    ),
+  });
+}

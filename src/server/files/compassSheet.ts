@@ -12,6 +12,7 @@ const INK = '#1c160e';
 const WORDS = [
   'Lay the lamp down, the middle of what glows over the cross, its axis along 0°, base towards 180°.',
   'Fix a string to the cross. Hold the meter at its end, over each angle in turn, looking at the lamp: the same distance every time, five times the lamp’s size or more.',
+  'Only for LED lamps, in a holder with covered terminals, on an outlet with RCD (GFCI). A filament or halogen lamp sets this sheet on fire: for it, mark the angles on tile or metal. Unplug before you turn or change it; do not look into it; do not leave it lit alone.',
   'The meter’s eye is as high above the table as the middle of the lamp. Dark cloth on table and wall; the lamp on for twenty minutes; read the room once with the lamp off.',
 ];
 

@@ -144,6 +144,14 @@ test('the compass is true: a spoke every 15 degrees from one middle, and a bar o
   const sorted = angles.map((angle) => (angle + 360.001) % 360).toSorted((a, b) => a - b);
   sorted.forEach((angle, k) => expect(angle).toBeCloseTo(15 * k, 1));
   const said = page!.text.join(' ');
-  for (const words of ['0°', '15°', '180°', '100 mm long', 'twenty minutes'])
+  for (const words of [
+    '0°',
+    '15°',
+    '180°',
+    '100 mm long',
+    'twenty minutes',
+    'Only for LED lamps',
+    'Unplug',
+  ])
     expect(said).toContain(words);
 });

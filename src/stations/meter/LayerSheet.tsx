@@ -1,11 +1,13 @@
 'use client';
 import { simulatedLux } from '@/core/meter/simulated';
-import type { Place, Session } from '@/core/meter/session';
-import { inOrder, layerResult, nextTurn } from '@/core/meter/working';
+import type { Session } from '@/core/meter/session';
+import { ORIGIN_SHARE } from '@/core/meter/said';
+import { inOrder, isSimulated, layerResult, nextPlace } from '@/core/meter/working';
 import type { Part } from '@/core/materials/part';
 import { threeFigures } from '@/core/quantity';
 import { useProduction } from '../store/context';
 import { useEdits } from '../store/useEdits';
+import { Cautions } from './Cautions';
 import { Deviation } from './Deviation';
 import { ReadIn } from './ReadIn';
 import { placeText, ReadingList } from './ReadingList';
@@ -13,11 +15,6 @@ import type { Meter } from './useMeter';
 
 /** What the simulated meter reads without the layer, and in the dark. */
 const [OPEN_LX, ROOM_LX] = [450, 1];
-/** A typical figure of a layer is wrong by this share [common practice]. */
-const TYPICAL_SHARE = 0.15;
-
-const isLayer = (part: Part) => 'transmittance' in part;
-
 /** A layer in turns: two jars, with it and without, filled by the readings. */
 export function LayerSheet({ session, meter }: { session: Session; meter: Meter }) {
   const part = useProduction(({ document }) =>
@@ -28,12 +25,9 @@ export function LayerSheet({ session, meter }: { session: Session; meter: Meter 
     inOrder(session).flatMap(([, { place, value, struck }]) =>
       struck === null && place.kind === 'layer' && place.with === layer ? [value] : [],
     );
-  const roomRead = inOrder(session).some(
-    ([, { place, struck }]) => place.kind === 'room' && struck === null,
-  );
-  const open = session.closedAt === null;
-  const place: Place = roomRead ? nextTurn(session) : { kind: 'room' };
+  const place = nextPlace(session);
   const simulate = () => {
+    if (!place) return;
     const trueLx = place.kind === 'layer' && place.with ? OPEN_LX * (said ?? 1) : OPEN_LX;
     const order = Object.keys(session.readings).length;
     const lux = simulatedLux(session, { place, trueLx, roomLx: ROOM_LX, order });
@@ -49,16 +43,16 @@ export function LayerSheet({ session, meter }: { session: Session; meter: Meter 
             name="Without"
             luxes={without}
             most={most}
-            next={open && place.kind === 'layer' && !place.with}
+            next={place?.kind === 'layer' && !place.with}
           />
           <Filled
             name="With the layer"
             luxes={withIt}
             most={most}
-            next={open && place.kind === 'layer' && place.with}
+            next={place?.kind === 'layer' && place.with}
           />
         </div>
-        {open && (
+        {place && (
           <div data-next={placeText(place)}>
             <ReadIn
               label={`Lux: ${placeText(place)}`}
@@ -76,6 +70,7 @@ export function LayerSheet({ session, meter }: { session: Session; meter: Meter 
       <div className="min-h-0 space-y-3 overflow-y-auto max-lg:overflow-visible">
         <LayerFigures session={session} part={part} said={said} />
         <ReadingList session={session} meter={meter} />
+        {place && <Cautions about="layer" />}
       </div>
     </div>
   );
@@ -142,7 +137,8 @@ function LayerFigures({
       </p>
     );
   const { tau, deviation, stops, ifRoom, notes } = worked.value;
-  const simulated = Object.values(session.readings).some((each) => each.simulated);
+  const simulated = isSimulated(session);
+  const origin = (part && 'transmittance' in part && part.origins.transmittance) || 'typical';
   const adopt = () =>
     part &&
     void edits.record('part', part.id, `metered ${part.name}`, (draft) => {
@@ -157,13 +153,17 @@ function LayerFigures({
         {Math.round(1000 * tau) / 10} %{' '}
         <span className="text-[16px] text-ink-soft">± {(200 * deviation).toFixed(1)}</span>
       </p>
-      <p className="text-[14px]">comes through, it takes {stops.toFixed(2)} stops.</p>
+      <p className="text-[14px]">
+        comes through (± is twice the standard uncertainty); it takes {stops.toFixed(2)} stops.
+      </p>
       {said !== null && (
         <Deviation
           measured={100 * tau}
           forecast={100 * said}
-          share={Math.hypot(deviation / tau, TYPICAL_SHARE)}
+          share={Math.hypot(deviation / tau, ORIGIN_SHARE[origin])}
           unit="%"
+          origin={origin}
+          lookAt="whether anything moved, then at the layer"
         />
       )}
       {ifRoom !== null && (
@@ -176,8 +176,8 @@ function LayerFigures({
           {words}
         </p>
       ))}
-      {part &&
-        isLayer(part) &&
+      {said !== null &&
+        part &&
         (simulated ? (
           <p className="mt-2 text-[13px] text-ink-soft">
             Simulated readings teach the shelf nothing.

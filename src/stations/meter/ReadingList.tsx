@@ -1,7 +1,7 @@
 'use client';
 import { showText, show } from '@/core/quantity';
 import type { Place, Session } from '@/core/meter/session';
-import { inOrder } from '@/core/meter/working';
+import { inOrder, isSimulated } from '@/core/meter/working';
 import { useDevice } from '@/ui/device';
 import type { Meter } from './useMeter';
 
@@ -26,7 +26,7 @@ export function ReadingList({ session, meter }: { session: Session; meter: Meter
     <details className="text-[13.5px]" data-readings={rows.length}>
       <summary className="cursor-pointer">
         {rows.length === 1 ? 'One reading' : `${rows.length} readings`}
-        {rows.some(([, { simulated }]) => simulated) && ', simulated'}
+        {isSimulated(session) && ', simulated'}
       </summary>
       <ul className="mt-1 max-h-56 overflow-y-auto">
         {rows.map(([key, { place, value, struck }]) => (

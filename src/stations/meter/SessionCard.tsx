@@ -1,3 +1,5 @@
+'use client';
+import { useMemo } from 'react';
 import { toRadians } from '@/core/angle';
 import { differences } from '@/core/meter/differences';
 import type { Session } from '@/core/meter/session';
@@ -42,7 +44,7 @@ function resultOf(session: Session): { words: string; path: string | null } {
 
 /** A session at the left: its result, small, and what differs from the one before. */
 export function SessionCard({ session, before, open, onOpen }: SessionCardProps) {
-  const { words, path } = resultOf(session);
+  const { words, path } = useMemo(() => resultOf(session), [session]);
   const other = before && before.kind === session.kind ? differences(session, before) : [];
   return (
     <li>

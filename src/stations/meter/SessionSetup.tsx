@@ -11,7 +11,6 @@ export function SessionSetup({ session, meter }: { session: Session; meter: Mete
   const { units } = useDevice();
   const set = (label: string, values: Partial<Session>) => meter.set(session, label, values);
   const { instrument } = session;
-  const common = { system: units };
   return (
     <div className="grid grid-cols-[repeat(auto-fit,minmax(120px,1fr))] items-start gap-x-4 gap-y-2 border-b border-line pb-3">
       <TextField
@@ -21,7 +20,7 @@ export function SessionSetup({ session, meter }: { session: Session; meter: Mete
         onCommit={(name) => void set('name of a session', { name })}
       />
       <QuantityField
-        {...common}
+        system={units}
         label="Lamp to meter"
         value={session.distanceM}
         dimension="length"
@@ -34,7 +33,7 @@ export function SessionSetup({ session, meter }: { session: Session; meter: Mete
       {session.kind === 'sweep' && (
         <>
           <QuantityField
-            {...common}
+            system={units}
             label="Across what glows"
             value={session.sizeM}
             dimension="length"
@@ -77,7 +76,7 @@ export function SessionSetup({ session, meter }: { session: Session; meter: Mete
         </>
       )}
       <QuantityField
-        {...common}
+        system={units}
         label="Lamp on for, min"
         value={session.warmMin}
         dimension="count"
@@ -96,7 +95,7 @@ export function SessionSetup({ session, meter }: { session: Session; meter: Mete
         onCommit={(name) => void set('meter', { instrument: { ...instrument, name } })}
       />
       <QuantityField
-        {...common}
+        system={units}
         label="Its class, ± %"
         value={instrument.classShare * 100}
         dimension="count"

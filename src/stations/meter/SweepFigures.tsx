@@ -5,8 +5,9 @@ import type { Photometry } from '@/core/formats/photometric';
 import { photometryOf } from '@/core/meter/photometry';
 import type { Result } from '@/core/result';
 import type { Session } from '@/core/meter/session';
-import { tableOf, type BeamWidth } from '@/core/meter/sweep';
-import type { SweepResult } from '@/core/meter/working';
+import { lumensWithin, ORIGIN_SHARE, type Said } from '@/core/meter/said';
+import type { BeamWidth } from '@/core/meter/sweep';
+import { isSimulated, learnt, type SweepResult } from '@/core/meter/working';
 import { threeFigures } from '@/core/quantity';
 import { effectiveUnit } from '@/core/units/effective';
 import { SPREAD_NAMES, type Spread } from '@/core/units/spread';
@@ -15,10 +16,6 @@ import { download, exportName } from '../shell/actions';
 import { useProduction } from '../store/context';
 import { useEdits } from '../store/useEdits';
 import { Deviation } from './Deviation';
-import { lumensWithin, type Said } from './said';
-
-/** Steps of the table a unit keeps: 2.5° from 0 to 180°. */
-const STEPS = 72;
 
 interface SweepFiguresProps {
   session: Session;
@@ -37,43 +34,32 @@ const widthText = ({ deg, closed }: BeamWidth): string =>
 
 /** What a sweep says, each figure with its error, beside what the shelf says. */
 export function SweepFigures({ session, worked, said, unit }: SweepFiguresProps) {
-  const edits = useEdits();
   if (!worked.ok)
     return (
       <p role="status" className="text-[14px] text-ink-soft" data-swept="not yet">
         {worked.problems[0]!.message}
       </p>
     );
-  const { sweep, nearest, notes, parts, fluxDeviationLm, shareAtPeak } = worked.value;
+  const { sweep, nearest, notes, parts, deviationLm, shareAtPeak } = worked.value;
   const { luminousFluxLm: lumens, stepErrorLm, peakCd, peakDeg, coveredDeg, beams } = sweep;
   const { offAxis, hollow, lopsided } = sweep.shape;
-  const deviation = Math.hypot(fluxDeviationLm, stepErrorLm / Math.sqrt(3));
-  const simulated = Object.values(session.readings).some((each) => each.simulated);
-  const adopt = () => {
-    if (!unit || !('spread' in unit)) return;
-    const table = tableOf(sweep, STEPS).map((cd) => (1000 * cd) / lumens);
-    void edits.record('unit', unit.id, `metered light of ${unit.name}`, (draft) => {
-      if (!('spread' in draft)) return;
-      draft.luminousFluxLm = Math.round(lumens);
-      draft.spread = { class: 'measured', cdPerKlm: table };
-      draft.origins.luminousFluxLm = 'metered';
-    });
-  };
   return (
     <div data-swept="yes">
       <p className="text-[13px] text-ink-soft">
-        {simulated ? 'Simulated readings' : 'Metered'}, within {coveredDeg}° of the axis
+        {isSimulated(session) ? 'Simulated readings' : 'Metered'}, within {coveredDeg}° of the axis
       </p>
       <p className="figure text-[26px] leading-tight" data-lumens={Math.round(lumens)}>
         {threeFigures(lumens)} lm{' '}
-        <span className="text-[16px] text-ink-soft">± {threeFigures(2 * deviation)}</span>
+        <span className="text-[16px] text-ink-soft">± {threeFigures(2 * deviationLm)}</span>
       </p>
       {said && (
         <Deviation
           measured={lumens}
           forecast={lumensWithin(said, coveredDeg)}
-          share={Math.hypot(deviation / lumens, said.share)}
+          share={Math.hypot(deviationLm / lumens, ORIGIN_SHARE[said.origin])}
           unit="lm"
+          origin={said.origin}
+          lookAt="the distance first, then at the label"
         />
       )}
       <dl className="mt-2 grid grid-cols-[1fr_auto] gap-x-3 gap-y-0.5 text-[14px]">
@@ -134,16 +120,7 @@ export function SweepFigures({ session, worked, said, unit }: SweepFiguresProps)
         <p className="text-ink-soft">Twice the standard uncertainty; causes add as squares.</p>
       </details>
       {unit && <Files session={session} result={worked.value} unit={unit} />}
-      {unit &&
-        (simulated ? (
-          <p className="mt-2 text-[13px] text-ink-soft">
-            Simulated readings teach the shelf nothing.
-          </p>
-        ) : (
-          <button type="button" className="press mt-2" onClick={adopt}>
-            Keep as what {unit.name} gives
-          </button>
-        ))}
+      {unit && <Learn session={session} result={worked.value} unit={unit} />}
     </div>
   );
 }
@@ -156,6 +133,35 @@ const Widths = ({ name, beam, field }: { name: string; beam: BeamWidth; field: B
     <dd className="figure text-right">{widthText(field)}</dd>
   </>
 );
+
+/** What was metered becomes what the shelf says, where it says all of the lamp. */
+function Learn({ session, result, unit }: { session: Session; result: SweepResult; unit: Unit }) {
+  const edits = useEdits();
+  const found = learnt(result);
+  if (isSimulated(session))
+    return (
+      <p className="mt-2 text-[13px] text-ink-soft">Simulated readings teach the shelf nothing.</p>
+    );
+  if (!found.ok)
+    return (
+      <p className="mt-2 border-l-4 border-look pl-2 text-[14px]" data-learnt="not yet">
+        {found.problems[0]!.message}
+      </p>
+    );
+  const { luminousFluxLm, cdPerKlm } = found.value;
+  const adopt = () =>
+    void edits.record('unit', unit.id, `metered light of ${unit.name}`, (draft) => {
+      if (!('spread' in draft)) return;
+      draft.luminousFluxLm = luminousFluxLm;
+      draft.spread = { class: 'measured', cdPerKlm };
+      draft.origins.luminousFluxLm = 'metered';
+    });
+  return (
+    <button type="button" className="press mt-2" onClick={adopt}>
+      Keep as what {unit.name} gives
+    </button>
+  );
+}
 
 /** The sweep as files other programs read. */
 function Files({ session, result, unit }: { session: Session; result: SweepResult; unit: Unit }) {

@@ -1,20 +1,22 @@
 'use client';
-import { toRadians } from '@/core/angle';
+import { useMemo } from 'react';
+import { forecastCd, saidOf, type Said } from '@/core/meter/said';
 import type { Result } from '@/core/result';
 import { simulatedLux } from '@/core/meter/simulated';
 import type { Place, Session } from '@/core/meter/session';
 import {
+  nextPlace,
   plannedAngles,
   roomLx,
   sweepResult,
   unreadAngles,
   type SweepResult,
 } from '@/core/meter/working';
-import { intensityPerLm, prepareSpread, SPREAD_NAMES } from '@/core/units/spread';
+import { SPREAD_NAMES } from '@/core/units/spread';
 import { PolarPlot, type PolarLine } from '@/ui/drawing/PolarPlot';
 import { useProduction } from '../store/context';
-import { saidOf, type Said } from './said';
 import { placeText, ReadingList } from './ReadingList';
+import { Cautions } from './Cautions';
 import { PasteReadings } from './PasteReadings';
 import { ReadIn } from './ReadIn';
 import { SweepFigures } from './SweepFigures';
@@ -32,10 +34,6 @@ function dotsOf(session: Session) {
       : [],
   );
 }
-
-/** Light that is forecast at an angle, cd. */
-const forecastCd = ({ spread, lumens }: Said, angleDeg: number): number =>
-  lumens * intensityPerLm(prepareSpread(spread), Math.cos(toRadians(angleDeg)));
 
 function linesOf(session: Session, said: Said | null, worked: Result<SweepResult>): PolarLine[] {
   const lines: PolarLine[] = [];
@@ -68,19 +66,8 @@ export function SweepSheet({ session, meter }: { session: Session; meter: Meter 
     document.shelf.units.find(({ id }) => id === session.unitId),
   );
   const said = unit ? saidOf(unit) : null;
-  const [next] = unreadAngles(session);
-  const roomRead = Object.values(session.readings).some(
-    ({ place, struck }) => place.kind === 'room' && struck === null,
-  );
-  const open = session.closedAt === null;
-  const place: Place | null = !open
-    ? null
-    : !roomRead
-      ? { kind: 'room' }
-      : next
-        ? { kind: 'angle', ...next }
-        : null;
-  const worked = sweepResult(session);
+  const place = nextPlace(session);
+  const worked = useMemo(() => sweepResult(session), [session]);
   const simulate = () => {
     if (!place || !said) return;
     meter.read(session, place, simulated(session, said, place), true);
@@ -88,9 +75,8 @@ export function SweepSheet({ session, meter }: { session: Session; meter: Meter 
   const simulateAll = () => {
     if (!said) return;
     const angles = unreadAngles(session).map((angle): Place => ({ kind: 'angle', ...angle }));
-    meter.readAll(session, [...(roomRead ? [] : [{ kind: 'room' } as const]), ...angles], (at) =>
-      simulated(session, said, at),
-    );
+    const room: Place[] = place?.kind === 'room' ? [place] : [];
+    meter.readAll(session, [...room, ...angles], (at) => simulated(session, said, at));
   };
   return (
     <div className="grid h-full min-h-0 grid-cols-[minmax(0,1fr)_250px] gap-5 max-lg:h-auto max-lg:grid-cols-1">
@@ -123,7 +109,7 @@ export function SweepSheet({ session, meter }: { session: Session; meter: Meter 
             </ReadIn>
           </div>
         ) : (
-          open && (
+          session.closedAt === null && (
             <p role="status">
               Every angle is read. Strike out what you doubt, and it is asked for again.
             </p>
@@ -133,7 +119,12 @@ export function SweepSheet({ session, meter }: { session: Session; meter: Meter 
       <div className="min-h-0 space-y-3 overflow-y-auto max-lg:overflow-visible">
         <SweepFigures session={session} worked={worked} said={said} unit={unit} />
         <ReadingList session={session} meter={meter} />
-        {open && <PasteReadings session={session} meter={meter} />}
+        {session.closedAt === null && (
+          <>
+            <PasteReadings session={session} meter={meter} />
+            <Cautions about={said && !said.hot ? 'led' : 'filament'} />
+          </>
+        )}
       </div>
     </div>
   );

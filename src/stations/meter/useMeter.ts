@@ -1,14 +1,11 @@
 'use client';
 import { nanoid } from 'nanoid';
 import type { PastedReading } from '@/core/meter/pasted';
-import type { Place, Session, SessionKind } from '@/core/meter/session';
+import { blankSession, type Place, type Session, type SessionKind } from '@/core/meter/session';
 import { useHand } from '../make/useHand';
 import { useEdits } from '../store/useEdits';
 
 const stamp = (): string => `${new Date().toISOString().slice(0, 19)}Z`;
-
-/** A cheap lux meter, until its owner says otherwise [common practice]. */
-const CHEAP = { name: '', classShare: 0.05, grainLx: 1 };
 
 /** What is written into sessions. Each answers with the reason when it is not taken, null when it is. */
 export function useMeter() {
@@ -23,28 +20,7 @@ export function useMeter() {
   };
   return {
     begin: (kind: SessionKind, name: string, of: Partial<Pick<Session, 'unitId' | 'partId'>>) => {
-      const session: Session = {
-        id: nanoid(10),
-        name,
-        kind,
-        buildId: null,
-        unitId: null,
-        partId: null,
-        startedAt: stamp(),
-        by,
-        instrument: CHEAP,
-        distanceM: 1,
-        distanceErrorM: 0.01,
-        sizeM: 0.06,
-        warmMin: null,
-        stepDeg: 10,
-        toDeg: 90,
-        planes: 1,
-        readings: {},
-        closedAt: null,
-        note: '',
-        ...of,
-      };
+      const session = blankSession({ id: nanoid(10), name, kind, startedAt: stamp(), by, ...of });
       return { id: session.id, refused: edits.add('session', session, `begin ${name}`) };
     },
     set: (session: Session, label: string, values: Partial<Session>) =>
