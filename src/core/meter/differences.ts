@@ -10,7 +10,7 @@ const RULES: readonly ((now: Session, then: Session) => string | null)[] = [
       : null,
   (now, then) =>
     now.warmMin !== then.warmMin
-      ? `on for ${minutes(now.warmMin)} instead of ${minutes(then.warmMin)}`
+      ? `lamp on for ${minutes(now.warmMin)}, then for ${minutes(then.warmMin)}`
       : null,
   (now, then) =>
     isSimulated(now) !== isSimulated(then)
@@ -30,8 +30,7 @@ const RULES: readonly ((now: Session, then: Session) => string | null)[] = [
   (now, then) => (now.by !== then.by ? `by ${now.by || 'nobody named'}` : null),
 ];
 
-const minutes = (value: number | null) =>
-  value === null ? 'nobody knows how long' : `${value} min`;
+const minutes = (value: number | null) => (value === null ? 'a time nobody noted' : `${value} min`);
 const read = ({ readings }: Session, kind: string) =>
   Object.values(readings).some(({ place, struck }) => place.kind === kind && struck === null);
 

@@ -68,9 +68,9 @@ export function LayerSheet({ session, meter }: { session: Session; meter: Meter 
         )}
       </div>
       <div className="min-h-0 space-y-3 overflow-y-auto max-lg:overflow-visible">
+        {place && <Cautions about="layer" />}
         <LayerFigures session={session} part={part} said={said} />
         <ReadingList session={session} meter={meter} />
-        {place && <Cautions about="layer" />}
       </div>
     </div>
   );
@@ -150,7 +150,7 @@ function LayerFigures({
     <div data-layer="yes">
       <p className="text-[13px] text-ink-soft">{simulated ? 'Simulated readings' : 'Metered'}</p>
       <p className="figure text-[26px] leading-tight" data-tau={tau.toFixed(3)}>
-        {Math.round(1000 * tau) / 10} %{' '}
+        {(100 * tau).toFixed(1)} %{' '}
         <span className="text-[16px] text-ink-soft">± {(200 * deviation).toFixed(1)}</span>
       </p>
       <p className="text-[14px]">

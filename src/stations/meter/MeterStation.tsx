@@ -43,23 +43,24 @@ export function MeterStation() {
           data-session={session.kind}
           className="flex min-h-0 flex-col gap-3 overflow-y-auto p-4"
         >
-          <div className="flex flex-wrap items-center gap-3">
-            <h2 className="text-xl">{session.name}</h2>
-            <span className="flex-1" />
+          <div className="flex items-start gap-3 max-md:flex-wrap">
+            <h2 className="min-w-0 flex-1 text-xl max-md:w-full max-md:flex-none">
+              {session.name}
+            </h2>
             {session.closedAt === null && (
-              <button
-                type="button"
-                className="press"
-                aria-expanded={setting}
-                onClick={() => setSetting(!setting)}
-              >
-                How it is metered
-              </button>
-            )}
-            {session.closedAt === null && (
-              <button type="button" className="press" onClick={() => void meter.close(session)}>
-                Close
-              </button>
+              <>
+                <button
+                  type="button"
+                  className="press"
+                  aria-expanded={setting}
+                  onClick={() => setSetting(!setting)}
+                >
+                  How it is metered
+                </button>
+                <button type="button" className="press" onClick={() => void meter.close(session)}>
+                  Close
+                </button>
+              </>
             )}
             <TakeOut session={session} meter={meter} />
           </div>

@@ -117,14 +117,10 @@ export function SweepSheet({ session, meter }: { session: Session; meter: Meter 
         )}
       </div>
       <div className="min-h-0 space-y-3 overflow-y-auto max-lg:overflow-visible">
+        {session.closedAt === null && <Cautions about={said && !said.hot ? 'led' : 'filament'} />}
         <SweepFigures session={session} worked={worked} said={said} unit={unit} />
         <ReadingList session={session} meter={meter} />
-        {session.closedAt === null && (
-          <>
-            <PasteReadings session={session} meter={meter} />
-            <Cautions about={said && !said.hot ? 'led' : 'filament'} />
-          </>
-        )}
+        {session.closedAt === null && <PasteReadings session={session} meter={meter} />}
       </div>
     </div>
   );
