@@ -15,6 +15,7 @@ const ALLOWED = new Set([
   'immer',
   'colorjs.io/fn',
   'earcut',
+  'fft.js',
 ]);
 
 const sources = (folder: string): string[] =>

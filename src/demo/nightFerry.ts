@@ -107,6 +107,7 @@ const NIGHT_FERRY = {
   makings: [],
   sessions: SESSIONS,
   pictures: [],
+  calibration: null,
   builds: [
     {
       id: 'clerk-ring',

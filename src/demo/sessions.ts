@@ -12,7 +12,7 @@ const blank = (given: Pick<Session, 'id' | 'name' | 'kind'> & Partial<Session>):
   blankSession({
     startedAt: AT,
     by: 'Ines',
-    instrument: { name: 'Pocket lux meter', classShare: 0.04, grainLx: 0.1 },
+    instrument: { name: 'Pocket lux meter', classShare: 0.04, grainLx: 0.1, cosineShare: 0.03 },
     warmMin: 25,
     closedAt: AT,
     ...given,

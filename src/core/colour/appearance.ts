@@ -1,36 +1,16 @@
 import { ColorSpace, deltaE2000, Lab_D65, sRGB, to, XYZ_D65 } from 'colorjs.io/fn';
+import { adapted, D65 } from './adaptation';
 import type { Spectrum } from './grid';
 import { PATCHES, type Patch } from './patches';
 import { cctOfUv } from './planck';
 import { referenceFor } from './reference';
-import { uvOf, xyzOf, type Xyz } from './tristimulus';
+import { uvOf, type Xyz } from './chromaticity';
+import { xyzOf } from './tristimulus';
 
 for (const space of [XYZ_D65, Lab_D65, sRGB]) ColorSpace.register(space);
 
-/** Bradford's cone-like primaries [std: ICC.1, annex E; the numbers from memory, checked by their inverse]. */
-const BRADFORD = [
-  [0.8951, 0.2664, -0.1614],
-  [-0.7502, 1.7135, 0.0367],
-  [0.0389, -0.0685, 1.0296],
-] as const;
-const BACK = [
-  [0.9869929, -0.1470543, 0.1599627],
-  [0.4323053, 0.5183603, 0.0492912],
-  [-0.0085287, 0.0400428, 0.9684867],
-] as const;
-const D65: Xyz = [0.95047, 1, 1.08883];
-
-type Matrix = readonly (readonly [number, number, number])[];
-const times = (matrix: Matrix, [x, y, z]: Xyz): Xyz =>
-  matrix.map(([a, b, c]) => a * x + b * y + c * z) as unknown as Xyz;
-
-/** What an eye, or a camera, used to one white sees, carried over to D65 [std: von Kries by Bradford]. */
-export function adaptedToD65(xyz: Xyz, white: Xyz): Xyz {
-  const [l, m, s] = times(BRADFORD, xyz);
-  const [lw, mw, sw] = times(BRADFORD, white);
-  const [ld, md, sd] = times(BRADFORD, D65);
-  return times(BACK, [(l * ld) / lw, (m * md) / mw, (s * sd) / sw]);
-}
+/** What an eye, or a camera, used to one white sees, carried over to D65. */
+export const adaptedToD65 = (xyz: Xyz, white: Xyz): Xyz => adapted(xyz, white, D65);
 
 /** How far two looks lie apart, in words [common practice: ΔE*00 of 1 is just seen side by side]. */
 export function apart(deltaE: number): 'unseen' | 'slight' | 'visible' | 'obvious' {

@@ -1,3 +1,4 @@
+import { daylightXy } from './chromaticity';
 import { blend, columnOf, spectrumOf, type Spectrum } from './grid';
 import { C2_M_K } from './planck';
 import { DAYLIGHT } from './tables/daylight';
@@ -13,16 +14,6 @@ export const planckian = (temperatureK: number): Spectrum =>
   );
 
 const S = [0, 1, 2].map((column) => columnOf(DAYLIGHT, column));
-
-/** Chromaticity x, y of a daylight phase [std: CIE 15, eq. 3.2 to 3.4]. 4000…25 000 K */
-export function daylightXy(cctK: number): readonly [x: number, y: number] {
-  const t = 1000 / cctK;
-  const x =
-    cctK <= 7000
-      ? -4.607 * t ** 3 + 2.9678 * t ** 2 + 0.09911 * t + 0.244063
-      : -2.0064 * t ** 3 + 1.9018 * t ** 2 + 0.24748 * t + 0.23704;
-  return [x, -3 * x ** 2 + 2.87 * x - 0.275];
-}
 
 /** A phase of daylight, at unit luminance [std: CIE 15]. @param cctK 4000…25 000 */
 export function daylight(cctK: number): Spectrum {

@@ -1,9 +1,10 @@
 import { columnOf, spectrumOf } from './grid';
 import { cctOfUv, planckianUv } from './planck';
-import { daylight, daylightXy, planckian, referenceFor } from './reference';
+import { daylight, planckian, referenceFor } from './reference';
 import { colourFigures } from './rendering';
 import { FLUORESCENT } from './tables/fluorescent';
-import { duvOf, uvOf, xyOf, xyzOf } from './tristimulus';
+import { duvOf, uvOf, xyOf } from './chromaticity';
+import { xyzOf } from './tristimulus';
 
 /** Illuminant A by its formula [std: CIE 15, eq. 3.1]. */
 const illuminantA = spectrumOf(

@@ -2,7 +2,8 @@ import { columnOf, type Spectrum } from './grid';
 import { cctOfUv, type Chromaticity } from './planck';
 import { referenceFor } from './reference';
 import { TEST_SAMPLES } from './tables/testSamples';
-import { duvOf, ofUnitLuminance, uvOf, xyOf, xyzOf } from './tristimulus';
+import { duvOf, uvOf, xyOf } from './chromaticity';
+import { ofUnitLuminance, xyzOf } from './tristimulus';
 
 export const SAMPLES = 14;
 const REFLECTANCES = Array.from({ length: SAMPLES }, (_, k) => columnOf(TEST_SAMPLES, k));

@@ -5,7 +5,8 @@ import { planckianUv, cctOfUv } from './planck';
 import { daylight, planckian } from './reference';
 import { colourFigures, SAMPLES } from './rendering';
 import { phosphorLed, typicalSpectrum } from './typical';
-import { duvOf, ofUnitLuminance, uvOf, xyOf, xyzOf } from './tristimulus';
+import { duvOf, uvOf, xyOf } from './chromaticity';
+import { ofUnitLuminance, xyzOf } from './tristimulus';
 import { EMISSION_NAMES, type Emission } from './emission';
 import { onGrid, readSpectrum } from '../formats/spectrumFile';
 

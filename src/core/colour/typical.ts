@@ -4,7 +4,8 @@ import { planckianUv, type Chromaticity } from './planck';
 import { daylight, planckian, referenceFor } from './reference';
 import { colourFigures } from './rendering';
 import { FLUORESCENT } from './tables/fluorescent';
-import { ofUnitLuminance, uvOf, xyzOf, type Xyz } from './tristimulus';
+import { uvOf, type Xyz } from './chromaticity';
+import { ofUnitLuminance, xyzOf } from './tristimulus';
 
 /** A peak of a given full width at half its height. */
 const peak = (atNm: number, widthNm: number): Spectrum =>

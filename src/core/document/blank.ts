@@ -39,6 +39,7 @@ export function blankProduction(
     makings: [],
     sessions: [],
     pictures: [],
+    calibration: null,
   };
 }
 

@@ -7,7 +7,8 @@ import { applyCommands } from './edit';
 import { MIGRATIONS } from './migrations';
 import { DOCUMENT_VERSION, productionSchema, type Production } from './production';
 import { readDocument, readDocumentText } from './read';
-import { liftSession } from './version9/document';
+import { liftSession as to9 } from './version9/document';
+import { liftSession as to10 } from './version10/document';
 import { freeName, removeBuild, removeFromShelf, removeShot, removeWhole } from './records';
 import { summarise } from './summary';
 import { after } from './testing';
@@ -235,7 +236,7 @@ describe('taking records out', () => {
     ] as const) {
       const { id } = list[0]!;
       const blank = { id: 's', name: 'metered', buildId: null, note: 'by eye' };
-      const session = liftSession({ ...blank, [field]: id }) as never;
+      const session = to10(to9({ ...blank, [field]: id })) as never;
       const done = after({ ...demo, sessions: [session] }, removeFromShelf(kind, id));
       expect(done.sessions).toMatchObject([{ ...blank, [field]: null }]);
       expect(valid(done)).toBe(true);

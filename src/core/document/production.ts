@@ -14,12 +14,13 @@ import { circuitSchema } from '../location/circuit';
 import { setupSchema } from './later';
 import { makingSchema } from './making';
 import { pictureSchema } from './picture';
+import { calibrationSchema } from '../meter/causes';
 import { sessionSchema } from '../meter/session';
 import { shotSchema } from '../location/shot';
 import { siteSchema } from '../location/site';
 
 export const DOCUMENT_FORMAT = 'lantern-jar-production';
-export const DOCUMENT_VERSION = 9;
+export const DOCUMENT_VERSION = 10;
 
 /** Who looked a build over before its first power-up, and what they looked at. */
 export const signOffSchema = z.object({
@@ -84,5 +85,7 @@ export const productionSchema = z.object({
   makings: list(makingSchema, 0, 500),
   sessions: list(sessionSchema, 0, 1000),
   pictures: list(pictureSchema, 0, 2000),
+  /** what readings taught; null while nothing was taken over */
+  calibration: z.nullable(calibrationSchema),
 });
 export type Production = z.infer<typeof productionSchema>;

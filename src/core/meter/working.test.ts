@@ -25,7 +25,7 @@ const session = (more: Partial<Session> = {}): Session =>
     kind: 'sweep',
     startedAt: STAMP,
     by: '',
-    instrument: { name: '', classShare: 0.04, grainLx: 0.1 },
+    instrument: { name: '', classShare: 0.04, grainLx: 0.1, cosineShare: 0.03 },
     warmMin: 30,
     ...more,
   });
@@ -171,7 +171,7 @@ describe('what the shelf may learn', () => {
 
 test('a room read badly makes lumens doubtful by as much all round; darker than the room is told', () => {
   const given = session({
-    instrument: { name: '', classShare: 0, grainLx: 0.1 },
+    instrument: { name: '', classShare: 0, grainLx: 0.1, cosineShare: 0.03 },
     distanceErrorM: 0,
   });
   const lit = swept(given, { class: 'forward' }, 806);

@@ -4,6 +4,7 @@ import { commandToVersion6 } from '../version6/command';
 import { commandToVersion7 } from '../version7/command';
 import { commandToVersion8 } from '../version8/document';
 import { commandToVersion9 } from '../version9/document';
+import { commandToVersion10 } from '../version10/document';
 import { RECORD_KINDS, type FieldRef, type RecordRef } from './address';
 
 /** The smallest changes there are. All name what they change by kind and id, none by position. */
@@ -48,7 +49,9 @@ const schema = z.discriminatedUnion('do', [
 /** Commands as they come through a door, or as an older window left them in its journal. */
 export const commandSchema = z.pipe(
   z.transform((command) =>
-    commandToVersion9(commandToVersion8(commandToVersion7(commandToVersion6(command)))),
+    commandToVersion10(
+      commandToVersion9(commandToVersion8(commandToVersion7(commandToVersion6(command)))),
+    ),
   ),
   schema,
 ) as unknown as z.ZodMiniType<Command>;
