@@ -32,6 +32,11 @@ const hand = {
   cover: lazily('cover'),
   variants: lazily('variants'),
   picture: lazily('picture'),
+  fileExposure: lazily('fileExposure'),
+  frame: lazily('frame'),
+  comparedFrames: lazily('comparedFrames'),
+  responseCurve: lazily('responseCurve'),
+  simulatedFrames: lazily('simulatedFrames'),
   productionZip: lazily('productionZip'),
   zippedPicture: lazily('zippedPicture'),
 } satisfies Record<string, unknown> & { [K in keyof Questions]: Questions[K] };

@@ -20,6 +20,7 @@ import { readUnitSpread } from '@/core/formats/unitSpread';
 import type { Transported } from '@/core/light/transport/result';
 import type { Run } from '@/core/light/transport/run';
 import { decodeText } from '@/core/reading/decode';
+import { refuse } from '@/core/result';
 import { ACCESSORIES } from '@/core/accessories';
 import { readDocument } from '@/core/document/read';
 import { coverOf } from '@/core/evaluate/cover';
@@ -29,7 +30,11 @@ import { otherLanguage } from '@/core/reading/language';
 import { readLines, readTable, type ReadRow } from '@/core/reading/readTable';
 import { togetherOf, type Together } from '@/core/evaluate/together';
 import { lightsPerSheet, planCuts, type CutPlan } from '@/core/shop/cutPlan';
+import { compareFrames } from '@/core/frames/compare';
+import { responseCurve } from '@/core/frames/curve';
+import { fileExposure, readFrame } from './frameFile';
 import { preparePicture } from './pictureFile';
+import { simulatedFrames } from './simulatedCamera';
 import { readProductionZip, zippedPicture } from './productionZip';
 
 /** Starts of the nesting when there is time for it. */
@@ -108,6 +113,22 @@ export const questions = {
   layers: (document: Production, buildId: string, run: Run) => layerLadder(document, buildId, run),
   /** A photograph's hash and kind by its content, and a small copy of it. */
   picture: (file: File) => preparePicture(file),
+  fileExposure: async (file: Blob) => fileExposure(await file.arrayBuffer()),
+  /** A picture as light. @param curve  of its camera; null for sRGB */
+  frame: async (
+    url: string,
+    name: string,
+    curve: readonly number[] | null,
+    onProgress: (share: number) => void,
+  ) => {
+    const answer = await fetch(url).catch(() => null);
+    return answer?.ok
+      ? readFrame(await answer.blob(), name, curve, onProgress)
+      : refuse('gone', `${name} is not kept here: put it in again.`, 'file');
+  },
+  comparedFrames: (...given: Parameters<typeof compareFrames>) => compareFrames(...given),
+  responseCurve: (...given: Parameters<typeof responseCurve>) => responseCurve(...given),
+  simulatedFrames: (...given: Parameters<typeof simulatedFrames>) => simulatedFrames(...given),
   /** What a zip of a production would bring; nothing changes yet. */
   productionZip: (file: Blob, onProgress: (share: number) => void) =>
     readProductionZip(file, onProgress),

@@ -3,7 +3,7 @@ import { cctOfUv, planckianUv } from './planck';
 import { daylight, planckian, referenceFor } from './reference';
 import { colourFigures } from './rendering';
 import { FLUORESCENT } from './tables/fluorescent';
-import { duvOf, uvOf, xyOf } from './chromaticity';
+import { daylightXy, duvOf, uvOf, xyOf } from './chromaticity';
 import { xyzOf } from './tristimulus';
 
 /** Illuminant A by its formula [std: CIE 15, eq. 3.1]. */

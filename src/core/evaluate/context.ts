@@ -13,6 +13,7 @@ import { finished } from '../making/finishing';
 import { mentions, nameFits } from '../materials/fasteners';
 import type { ShelfLookup } from '../shop/purchase';
 import { lightMargin } from './light';
+import { asCalibrated } from '../meter/calibrated';
 import { assert } from '../result';
 
 /** A build with everything it refers to looked up. */
@@ -32,9 +33,18 @@ export function findBuild(document: Production, buildId: string): Build | undefi
 type Finders = Pick<FormContext, 'part' | 'unit'>;
 
 /** What a purchase looks up. */
-export const shelfOf = ({ shelf: { parts, units } }: Production): ShelfLookup & Finders => ({
-  part: (id) => parts.find((each) => each.id === id) ?? null,
-  unit: (id) => units.find((each) => each.id === id) ?? null,
+export const shelfOf = ({
+  shelf: { parts, units },
+  calibration,
+}: Pick<Production, 'shelf' | 'calibration'>): ShelfLookup & Finders => ({
+  part: (id) => {
+    const part = parts.find((each) => each.id === id);
+    return part ? asCalibrated('parts', part, calibration) : null;
+  },
+  unit: (id) => {
+    const unit = units.find((each) => each.id === id);
+    return unit ? asCalibrated('units', unit, calibration) : null;
+  },
   hardware: (id, size) => {
     const kind = parts.filter((each) => each.role === 'hardware' && each.kind === id);
     if (size === undefined) return kind[0] ?? null;

@@ -9,6 +9,7 @@ import { frameworkView } from '../forms/kit/pipework';
 import type { Need } from '../build/needs';
 import type { ResolvedBuild } from '../build/resolvedBuild';
 import type { Part } from '../materials/part';
+import { asCalibrated } from '../meter/calibrated';
 import type { Unit } from '../units/unit';
 import type { Transported } from '../light/transport/result';
 import { fullCurrentA, planPower, type PowerPlan } from '../power/plan';
@@ -117,9 +118,11 @@ export class Derivations {
     const finder = <R extends { id: string }>(kind: 'units' | 'parts') => {
       const find =
         (id: R['id'] | null) =>
-        ({ shelf }: Production) => {
-          const record = (shelf[kind] as readonly { id: string }[]).find((each) => each.id === id);
-          return record ? (this.views[seen](kind, record) as R) : null;
+        ({ shelf, calibration }: Production) => {
+          const records: readonly (Unit | Part)[] = shelf[kind];
+          const record = records.find((each) => each.id === id);
+          const taught = record && asCalibrated(kind, record, calibration);
+          return taught ? (this.views[seen](kind, taught) as unknown as R) : null;
         };
       return (id: R['id'] | null): R | null => reading(find(id));
     };

@@ -1,6 +1,6 @@
 import { parseQuantity } from '../quantity';
 import type { Problem, Result } from '../result';
-import type { Place } from './session';
+import type { MeterPoint, Place, Session } from './session';
 
 /** A line of a meter's own log, or of a spreadsheet. */
 export interface PastedReading {
@@ -59,6 +59,55 @@ function columnsOf(first: readonly string[]): { columns: Columns; named: boolean
   };
 }
 
+/** A place of a points session: by its name, or by metres right and up. */
+function pointOf(cells: readonly string[], points: readonly MeterPoint[]): Place | string {
+  const named = cells
+    .map((cell) => cell.trim())
+    .flatMap((cell) => points.filter(({ name }) => name.toLowerCase() === cell.toLowerCase()));
+  if (named[0]) return { kind: 'point', ...named[0] };
+  const metres = cells.flatMap((cell) => {
+    const number = numberOf(cell.replace(/\s*m$/i, ''));
+    return number === null || cell.trim() === '' ? [] : [number];
+  });
+  const [xM, yM] = metres;
+  const there = points.find(
+    (point) =>
+      xM !== undefined &&
+      yM !== undefined &&
+      Math.hypot(point.xM - xM, point.yM - yM) < SAME_PLACE_M,
+  );
+  return there
+    ? { kind: 'point', ...there }
+    : `“${cells.join(', ')}” is no place of this session: write its name, or metres right and up`;
+}
+const SAME_PLACE_M = 0.005;
+
+/** With a layer or without it, in words. */
+function turnOf(cells: readonly string[]): Place | string {
+  const words = cells.join(' ').trim();
+  if (/^(?:without|open|bare|no(?: layer)?)\b/i.test(words)) return { kind: 'layer', with: false };
+  if (/^(?:with|layer|yes)\b/i.test(words)) return { kind: 'layer', with: true };
+  return `“${words}” is neither with nor without the layer`;
+}
+
+/** A line of a session that is no sweep: the place in words, the light last, or where its heading says. */
+function placedRow(
+  row: readonly string[],
+  { lux, unit }: Columns,
+  session: Pick<Session, 'kind' | 'points'>,
+): PastedReading | string {
+  const light = row[lux] ?? '';
+  const read = parseQuantity(light, 'illuminance', unit);
+  if (light.trim() === '' || !read.ok) return `“${light}” is no light: write 120 lx`;
+  if (read.value < 0 || read.value > MOST_LX) return `“${light}” is no light a lamp gives`;
+  const cells = row.filter((cell, k) => k !== lux && k < PLACE_CELLS && cell.trim() !== '');
+  if (cells.some(isRoom)) return { place: { kind: 'room' }, lux: read.value };
+  const place = session.kind === 'layer' ? turnOf(cells) : pointOf(cells, session.points);
+  return typeof place === 'string' ? place : { place, lux: read.value };
+}
+/** Where a place may stand: kind, name and two numbers; behind them lie unit, time and who. */
+const PLACE_CELLS = 4;
+
 function rowOf(
   row: readonly string[],
   { angle, plane, lux, unit }: Columns,
@@ -78,10 +127,13 @@ function rowOf(
 }
 
 /**
- * Reads lines of angle and light as a sweep's readings. All or nothing: what cannot be read is told by its line.
+ * Reads lines of place and light as readings: angles of a sweep, points by name or metres, with and without a layer. All or nothing: what cannot be read is told by its line.
  * @param rows  cells, by line; empty lines are passed over
  */
-export function pastedReadings(rows: readonly (readonly string[])[]): Result<PastedReading[]> {
+export function pastedReadings(
+  rows: readonly (readonly string[])[],
+  session: Pick<Session, 'kind' | 'points'> = { kind: 'sweep', points: [] },
+): Result<PastedReading[]> {
   const refuse = (problems: Problem[]): Result<PastedReading[]> => ({ ok: false, problems });
   const lines = rows
     .map((cells, k) => ({ cells, line: k + 1 }))
@@ -102,7 +154,7 @@ export function pastedReadings(rows: readonly (readonly string[])[]): Result<Pas
   const { columns, named } = columnsOf(first.cells);
   const found = (named ? lines.slice(1) : lines).map(({ cells, line }) => ({
     line,
-    read: rowOf(cells, columns),
+    read: session.kind === 'sweep' ? rowOf(cells, columns) : placedRow(cells, columns, session),
   }));
   const wrong = found.flatMap(({ line, read }) =>
     typeof read === 'string'

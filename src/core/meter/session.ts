@@ -32,7 +32,7 @@ const placeSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('layer'), with: z.boolean() }),
   /** the room's own light, lamp off */
   z.object({ kind: z.literal('room') }),
-  /** a place on a plane square to the light's axis; the meter looks at the light */
+  /** a place on a plane square to the light's axis; the meter lies in the plane */
   z.object({ kind: z.literal('point'), ...pointSchema.shape }),
   z.object({ kind: z.literal('electric'), what: z.enum(ELECTRIC) }),
   /** on a thing that gets warm, or the room's air; °C */

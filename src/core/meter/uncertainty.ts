@@ -1,6 +1,7 @@
 /** One thing that makes a figure uncertain: its standard uncertainty as a share of the figure. */
 export interface Part {
-  id: 'class' | 'distance' | 'repeats' | 'warm-up' | 'rounding' | 'room' | 'near' | 'step';
+  id:
+    'class' | 'distance' | 'repeats' | 'warm-up' | 'rounding' | 'room' | 'near' | 'step' | 'cosine';
   what: string;
   share: number;
 }

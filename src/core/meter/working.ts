@@ -4,7 +4,10 @@ import { candelaOf, type SweepGiven } from './candela';
 import { layerTestOf, type LayerTest } from './layerTest';
 import { nearestSpread, type Likeness } from './nearest';
 import { repeatsOf } from './repeats';
-import type { MeterReading, Place, Session } from './session';
+import { electricResult, type ElectricResult } from './electric';
+import { isAtPoint, pointsResult, type PointsResult } from './points';
+import type { ElectricId, MeterReading, Place, Session } from './session';
+import { warmResult, type WarmThing } from './warm';
 import { sweepOf, tableOf, type Sweep, type SweepPlane } from './sweep';
 import { combined, suspects, withinLimits, type Part } from './uncertainty';
 
@@ -131,18 +134,55 @@ function nextTurn(session: Session): Place {
   return { kind: 'layer', with: last?.place.kind === 'layer' && !last.place.with };
 }
 
-/** Where the meter is held next: the room first, then angle by angle or turn by turn; null when all is read or it is closed. */
+/** Points nobody has read yet. */
+export function unreadPoints(session: Session): Place[] {
+  const read = counting(session);
+  return session.points.flatMap((point): Place[] =>
+    read.some(({ place }) => isAtPoint(place, point)) ? [] : [{ kind: 'point', ...point }],
+  );
+}
+
+/** What a meter for volts and amps is held to next, of what the session is of. */
+function nextElectric(session: Session): Place | null {
+  const wanted: readonly ElectricId[] = session.unitId
+    ? ['nearV', 'farV', 'tapeA']
+    : ['mainsA', 'mainsW', 'powerFactor'];
+  const read = counting(session);
+  const next = wanted.find(
+    (what) => !read.some(({ place }) => place.kind === 'electric' && place.what === what),
+  );
+  return next ? { kind: 'electric', what: next } : null;
+}
+
+/**
+ * Where the meter is held next: the room first, then place by place; null when all is read, when the session is closed, and
+ * where no meter is read one by one.
+ */
 export function nextPlace(session: Session): Place | null {
   if (session.closedAt !== null) return null;
+  const { kind } = session;
+  if (kind === 'frames' || kind === 'spectrum') return null;
+  if (kind === 'electric') return nextElectric(session);
+  if (kind === 'warm') return luxesAt(session, 'air').length === 0 ? { kind: 'air' } : null;
   if (luxesAt(session, 'room').length === 0) return { kind: 'room' };
-  if (session.kind === 'layer') return nextTurn(session);
+  if (kind === 'layer') return nextTurn(session);
+  if (kind === 'points') return unreadPoints(session)[0] ?? null;
   const [next] = unreadAngles(session);
   return next ? { kind: 'angle', ...next } : null;
 }
 
-/** Whether any of it came from the simulated meter. */
-export const isSimulated = ({ readings }: Pick<Session, 'readings'>): boolean =>
-  Object.values(readings).some(({ simulated }) => simulated);
+/** Light at the session's points, place by place; null before anything was read. */
+export const pointsOf = (session: Session): PointsResult | null =>
+  pointsResult(session, counting(session));
+
+export const electricOf = (session: Session, lengthM: number | null): ElectricResult =>
+  electricResult(session, counting(session), lengthM);
+
+export const warmOf = (session: Session): WarmThing[] => warmResult(session, counting(session));
+
+/** Whether any of it came from the simulated meter or camera. */
+export const isSimulated = ({ readings, frames }: Pick<Session, 'readings' | 'frames'>): boolean =>
+  [...Object.values(readings), ...Object.values(frames.shots)].some(({ simulated }) => simulated);
 
 /** Steps of the table a unit keeps: 2.5° from 0 to 180°. */
 const STEPS = 72;

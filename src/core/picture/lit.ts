@@ -102,6 +102,17 @@ export class LitPicture {
     return { pixels, lux };
   }
 
+  /** The same as light: lux on a white card that would send as much, red, green, blue; all rows of the picture. */
+  whiteLx(skin: SkinId): Float32Array {
+    const { size } = this.sight;
+    const out = new Float32Array(3 * size * size);
+    for (let at = 0; at < size * size; at++)
+      this.seen(at, 1, skin).forEach((value, c) => {
+        out[3 * at + c] = value * this.light.tint[c]!;
+      });
+    return out;
+  }
+
   /** What a pixel shows, 1 for a white card in the target light: along the outline of both sides, by its share of each. */
   private seen(at: number, level: number, skin: SkinId): readonly [number, number, number] {
     const own = this.colourAt(at, level, skin);

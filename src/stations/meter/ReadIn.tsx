@@ -6,6 +6,8 @@ interface ReadInProps {
   /** where the meter is held now */
   label: string;
   onRead: (lux: number) => string | null;
+  /** what the press that keeps it is called */
+  button?: string;
   /** other ways to come by a reading */
   children?: React.ReactNode;
 }
@@ -13,7 +15,7 @@ interface ReadInProps {
 const MOST_LX = 1e7;
 
 /** A reading typed where it is taken: Enter keeps it, and the next place is asked for. */
-export function ReadIn({ label, onRead, children }: ReadInProps) {
+export function ReadIn({ label, onRead, button = 'Keep', children }: ReadInProps) {
   const id = useId();
   const [words, setWords] = useState('');
   const [problem, setProblem] = useState<string | null>(null);
@@ -51,7 +53,7 @@ export function ReadIn({ label, onRead, children }: ReadInProps) {
         />
       </div>
       <button type="submit" className="press press-main" disabled={words.trim() === ''}>
-        Keep
+        {button}
       </button>
       {children}
       {problem && (

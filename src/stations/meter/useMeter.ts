@@ -1,6 +1,7 @@
 'use client';
 import { nanoid } from 'nanoid';
 import type { PastedReading } from '@/core/meter/pasted';
+import type { Frames } from '@/core/meter/framesRecord';
 import { blankSession, type Place, type Session, type SessionKind } from '@/core/meter/session';
 import { useHand } from '../make/useHand';
 import { useEdits } from '../store/useEdits';
@@ -19,12 +20,14 @@ export function useMeter() {
     draft.readings[nanoid(8)] = { place, value, at: stamp(), by, order, struck: null, simulated };
   };
   return {
-    begin: (kind: SessionKind, name: string, of: Partial<Pick<Session, 'unitId' | 'partId'>>) => {
+    begin: (kind: SessionKind, name: string, of: Partial<Session>) => {
       const session = blankSession({ id: nanoid(10), name, kind, startedAt: stamp(), by, ...of });
       return { id: session.id, refused: edits.add('session', session, `begin ${name}`) };
     },
     set: (session: Session, label: string, values: Partial<Session>) =>
       change(session, label, (draft) => Object.assign(draft, values)),
+    frames: (session: Session, label: string, recipe: (frames: Frames) => void) =>
+      change(session, label, ({ frames }) => recipe(frames)),
     read: (session: Session, place: Place, value: number, simulated: boolean) =>
       change(session, 'a reading', (draft) => put(draft, place, value, simulated)),
     /** the simulated meter, all the way round */

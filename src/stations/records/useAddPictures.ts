@@ -12,8 +12,11 @@ export const ACCEPTED_PICTURES = PICTURE_TYPES.join(',');
 /** What the photographs that are added show. */
 type Shows = Partial<Pick<Picture, 'buildId' | 'unitId' | 'copy' | 'stepId'>>;
 
+/** What else is done with a photograph that was kept; answers with what is wrong, null when it is done. */
+type OnKept = (picture: Picture, file: File) => Promise<string | null>;
+
 /** Hashing, the small copy and sending happen off the page; the document gets a name and a caption. */
-export function useAddPictures(shows: Shows, name: string) {
+export function useAddPictures(shows: Shows, name: string, onKept?: OnKept) {
   const edits = useEdits();
   const { say } = useSession();
   const [busy, setBusy] = useState(0);
@@ -36,7 +39,8 @@ export function useAddPictures(shows: Shows, name: string) {
       buildId: null,
       ...shows,
     };
-    return edits.add('picture', picture, `photograph of ${name}`);
+    const refused = edits.add('picture', picture, `photograph of ${name}`);
+    return refused ?? (onKept ? onKept(picture, file) : null);
   };
   const add = async (files: readonly File[]) => {
     if (files.length === 0) return;

@@ -1,0 +1,304 @@
+import { leavesM } from '../build/front';
+import type { Build, Production } from '../document/production';
+import { simulateQuickly, cannotRun } from '../light/transport/run';
+import type { Part } from '../materials/part';
+import {
+  carriedBy,
+  solveCauses,
+  type Compared,
+  type Solved,
+  type Suspect,
+} from '../meter/calibrate';
+import type { Calibration } from '../meter/causes';
+import { lumensWithin, ORIGIN_SHARE, saidOf } from '../meter/said';
+import type { MeterPoint, Session } from '../meter/session';
+import { combined } from '../meter/uncertainty';
+import { isSimulated, layerResult, pointsOf, sweepResult } from '../meter/working';
+import type { Origin } from '../origin';
+import type { Unit } from '../units/unit';
+import { shelfReferences } from '../document/references';
+import { Derivations } from './derive';
+import { layerParameters } from './glow/layers';
+
+/** What a build's forecast hangs on, and what it comes to. */
+export interface CalibratedBuild {
+  id: string;
+  name: string;
+  predictedLx: number;
+  /** standard uncertainty, as a share, of what the shelf may be wrong by */
+  predictedShare: number;
+  correctedLx: number;
+  correctedShare: number;
+}
+
+export interface ProductionCalibration extends Solved {
+  builds: CalibratedBuild[];
+  /** sessions with readings from the simulated meter that were left out */
+  leftOut: number;
+  calibration: Omit<Calibration, 'at' | 'by'> | null;
+}
+
+const fluxKey = (id: string) => `flux ${id}`;
+const layerKey = (id: string) => `transmittance ${id}`;
+
+/** A forecast of the model itself, beside what the shelf says: distances, finishes, the estimate [typ]. */
+const MODEL_SHARE = 0.06;
+/** How much a layer is changed to see what hangs on it. */
+const NUDGE = 0.92;
+
+/** Light at places of a plane, by what the shelf says. */
+function lightAt(
+  document: Production,
+  build: Build,
+  distanceM: number,
+  points: readonly Pick<MeterPoint, 'xM' | 'yM'>[],
+): number[] | null {
+  const derive = new Derivations();
+  const found = derive.resolve(document, build);
+  const light = derive.light(document, build, {
+    gridCells: 2,
+    transported: ({ arrangement }) =>
+      cannotRun(arrangement, { photons: 20_000, seed: 1 }) ? null : simulateQuickly(arrangement, 1),
+  });
+  if (!found || !light) return null;
+  const front = leavesM(found.resolved);
+  // Seen from the light its right is the picture’s left: a place lies mirrored about the axis.
+  return points.map(({ xM, yM }) =>
+    light.field.illuminance([xM, yM, front + distanceM], [0, 0, -1]),
+  );
+}
+
+/** Records of the shelf that a build's light hangs on. */
+function hangsOn(document: Production, build: Build): { units: Unit[]; layers: Part[] } {
+  const ids = [...shelfReferences(build)].map((each) => each.split(':')[1]);
+  const layers = layerParameters(build).flatMap((name) => build.parameters[name] ?? []);
+  return {
+    units: document.shelf.units.filter(({ id }) => ids.includes(id)),
+    layers: document.shelf.parts.filter(
+      ({ id, role }) => role === 'diffusion' && layers.includes(id),
+    ),
+  };
+}
+
+const nudged = (document: Production, key: string, by: number): Production => {
+  const [kind, id] = key.split(' ') as ['flux' | 'transmittance', string];
+  return {
+    ...document,
+    calibration: {
+      at: '2000-01-01T00:00:00Z',
+      by: '',
+      readings: 1,
+      simulated: false,
+      causes: [{ kind, id, factor: by, deviation: 0 }],
+    },
+  };
+};
+
+interface Forecast {
+  lx: number[];
+  /** by cause, for each place */
+  exponents: Record<string, number>[];
+}
+
+/** What a build gives at some places, and how that hangs on its lamps and layers: the room is simulated with each changed a little. */
+function forecastOf(
+  document: Production,
+  build: Build,
+  distanceM: number,
+  points: readonly Pick<MeterPoint, 'xM' | 'yM'>[],
+): Forecast | null {
+  const plain = { ...document, calibration: null };
+  const lx = lightAt(plain, build, distanceM, points);
+  if (!lx) return null;
+  const { units, layers } = hangsOn(document, build);
+  const exponents = lx.map((): Record<string, number> => ({}));
+  const keys = [
+    ...(units.length > 1 ? units.map(({ id }) => fluxKey(id)) : []),
+    ...layers.map(({ id }) => layerKey(id)),
+  ];
+  // One kind of lamp alone: all light is its light.
+  if (units.length === 1) for (const each of exponents) each[fluxKey(units[0]!.id)] = 1;
+  for (const key of keys) {
+    const other = lightAt(nudged(plain, key, NUDGE), build, distanceM, points);
+    other?.forEach((value, k) => {
+      const exponent = Math.log(value / lx[k]!) / Math.log(NUDGE);
+      if (Number.isFinite(exponent) && Math.abs(exponent) > 0.02)
+        exponents[k]![key] = Number(exponent.toFixed(4));
+    });
+  }
+  return { lx, exponents };
+}
+
+const originOf = (record: Unit | Part, field: string): Origin =>
+  (record.origins as Record<string, Origin | undefined>)[field] ?? 'typical';
+
+/** Everything that readings may put right, with how sure the shelf is of it. */
+function suspectsOf({ shelf }: Production, keys: ReadonlySet<string>): Suspect[] {
+  const units = shelf.units.map((unit): Suspect => {
+    const field = unit.category === 'strip' ? 'lumensPerM' : 'luminousFluxLm';
+    return {
+      key: fluxKey(unit.id),
+      label: `light of ${unit.name}`,
+      prior: ORIGIN_SHARE[originOf(unit, field)],
+      settledBy:
+        unit.category === 'strip'
+          ? `meter ${unit.name} bare, without a layer`
+          : `a sweep round ${unit.name} alone`,
+    };
+  });
+  const layers = shelf.parts.flatMap((part): Suspect[] =>
+    part.role === 'diffusion'
+      ? [
+          {
+            key: layerKey(part.id),
+            label: `what ${part.name} lets through`,
+            prior: ORIGIN_SHARE[originOf(part, 'transmittance')],
+            settledBy: `a layer test of ${part.name}`,
+          },
+        ]
+      : [],
+  );
+  return [...units, ...layers].filter(({ key }) => keys.has(key));
+}
+
+/** Readings of one session against what the shelf says. */
+function comparedOf(document: Production, session: Session): Compared[] {
+  const base = { sessionId: session.id };
+  if (session.kind === 'sweep') {
+    const unit = document.shelf.units.find(({ id }) => id === session.unitId);
+    const said = unit && saidOf(unit);
+    const found = sweepResult(session);
+    if (!unit || !said || !found.ok) return [];
+    const { sweep, deviationLm } = found.value;
+    const { luminousFluxLm, coveredDeg } = sweep;
+    return [
+      {
+        ...base,
+        id: session.id,
+        label: `${session.name}, round the lamp`,
+        lnRatio: Math.log(luminousFluxLm / lumensWithin(said, coveredDeg)),
+        deviation: Math.max(0.01, deviationLm / luminousFluxLm),
+        shared: 1e-4,
+        exponents: { [fluxKey(unit.id)]: 1 },
+      },
+    ];
+  }
+  if (session.kind === 'layer') {
+    const part = document.shelf.parts.find(({ id }) => id === session.partId);
+    const found = layerResult(session);
+    if (part?.role !== 'diffusion' || !found.ok) return [];
+    const { tau, deviation } = found.value;
+    return [
+      {
+        ...base,
+        id: session.id,
+        label: `${session.name}, through the layer`,
+        lnRatio: Math.log(tau / part.transmittance),
+        deviation: Math.max(0.01, deviation / tau),
+        shared: 1e-4,
+        exponents: { [layerKey(part.id)]: 1 },
+      },
+    ];
+  }
+  if (session.kind !== 'points') return [];
+  const build = document.builds.find(({ id }) => id === session.buildId);
+  const found = pointsOf(session);
+  if (!build || !found) return [];
+  const lit = found.points.filter(({ lx }) => lx > 0);
+  const forecast = forecastOf(
+    document,
+    build,
+    session.distanceM,
+    lit.map(({ point }) => point),
+  );
+  if (!forecast) return [];
+  return lit.map(({ point, lx, parts }, k) => {
+    const own = parts.flatMap(({ id, share }) =>
+      ['class', 'distance', 'warm-up'].includes(id) ? [] : [share],
+    );
+    const shared = parts.flatMap(({ id, share }) =>
+      ['class', 'distance', 'warm-up'].includes(id) ? [share] : [],
+    );
+    return {
+      ...base,
+      id: `${session.id} ${point.name}`,
+      label: `${session.name} at ${point.name}`,
+      lnRatio: Math.log(lx / (forecast.lx[k]! * Math.max(session.level, 1e-3))),
+      deviation: Math.max(0.02, combined(own)),
+      shared: combined([...shared, MODEL_SHARE]),
+      exponents: forecast.exponents[k]!,
+    };
+  });
+}
+
+/**
+ * Measured against forecast over all readings of a production, solved together, and what it makes of every light that hangs
+ * on what was learnt.
+ * @param withSimulated  learn from simulated readings too: an exercise
+ */
+export function calibrateProduction(
+  document: Production,
+  withSimulated: boolean,
+): ProductionCalibration {
+  const taught = document.sessions.filter((session) => withSimulated || !isSimulated(session));
+  const leftOut = document.sessions.length - taught.length;
+  const compared = taught.flatMap((session) => comparedOf(document, session));
+  const keys = new Set(compared.flatMap(({ exponents }) => Object.keys(exponents)));
+  const suspects = suspectsOf(document, keys);
+  const solved = solveCauses(compared, suspects);
+  return {
+    ...solved,
+    leftOut,
+    builds: document.builds.flatMap((build) => calibratedBuild(document, build, solved)),
+    calibration:
+      solved.causes.length === 0
+        ? null
+        : {
+            readings: solved.readings,
+            simulated: taught.some(isSimulated),
+            causes: solved.causes.map(({ key, factor, deviation }) => {
+              const [kind, id] = key.split(' ') as ['flux' | 'transmittance', string];
+              return {
+                kind,
+                id,
+                factor: Number(Math.min(20, Math.max(0.05, factor)).toPrecision(5)),
+                deviation: Number(Math.min(2, deviation).toPrecision(3)),
+              };
+            }),
+          },
+  };
+}
+
+/** A light whose lamps or layers readings spoke of; empty for any other. */
+function calibratedBuild(document: Production, build: Build, solved: Solved): CalibratedBuild[] {
+  const { units, layers } = hangsOn(document, build);
+  const own = [...units.map(({ id }) => fluxKey(id)), ...layers.map(({ id }) => layerKey(id))];
+  if (!solved.causes.some(({ key }) => own.includes(key))) return [];
+  const shot = document.shots.find(({ id }) => id === build.shotId);
+  const forecast = forecastOf(document, build, shot?.distanceM ?? 1, [{ xM: 0, yM: 0 }]);
+  const [predictedLx] = forecast?.lx ?? [];
+  if (!forecast || !predictedLx) return [];
+  const [exponents] = forecast.exponents;
+  const correctedLx = solved.causes.reduce(
+    (lx, { key, factor }) => lx * factor ** (exponents![key] ?? 0),
+    predictedLx,
+  );
+  // Causes nobody metered keep their shelf's word.
+  const others = suspectsOf(document, new Set(own)).flatMap(({ key, prior }) => {
+    const exponent = exponents![key] ?? 0;
+    return solved.causes.some((cause) => cause.key === key) ? [] : [exponent * prior];
+  });
+  const priors = suspectsOf(document, new Set(own)).map(
+    ({ key, prior }) => (exponents![key] ?? 0) * prior,
+  );
+  return [
+    {
+      id: build.id,
+      name: build.name,
+      predictedLx,
+      predictedShare: combined([...priors, MODEL_SHARE]),
+      correctedLx,
+      correctedShare: combined([carriedBy(exponents!, solved), ...others, MODEL_SHARE]),
+    },
+  ];
+}
