@@ -30,6 +30,12 @@ import { otherLanguage } from '@/core/reading/language';
 import { readLines, readTable, type ReadRow } from '@/core/reading/readTable';
 import { togetherOf, type Together } from '@/core/evaluate/together';
 import { lightsPerSheet, planCuts, type CutPlan } from '@/core/shop/cutPlan';
+import { colourFigures } from '@/core/colour/rendering';
+import { calibrateProduction, pointsForecast } from '@/core/evaluate/calibration';
+import { onGrid } from '@/core/formats/spectrumFile';
+import type { Session } from '@/core/meter/session';
+import { simulatedSpectrum } from '@/core/meter/simulated';
+import type { MeasuredSpectrum } from '@/core/units/spectrum';
 import { compareFrames } from '@/core/frames/compare';
 import { responseCurve } from '@/core/frames/curve';
 import { fileExposure, readFrame } from './frameFile';
@@ -126,6 +132,17 @@ export const questions = {
       ? readFrame(await answer.blob(), name, curve, onProgress)
       : refuse('gone', `${name} is not kept here: put it in again.`, 'file');
   },
+  /** Readings of a production held against its forecasts, solved together. */
+  calibration: (document: Production, withSimulated: boolean) =>
+    calibrateProduction(document, withSimulated),
+  pointsForecast: (document: Production, session: Session) => pointsForecast(document, session),
+  simulatedSpectrum: (document: Production, unitId: string, sessionId: string) => {
+    const found = unitColour(document, unitId);
+    return (
+      found && simulatedSpectrum(sessionId, (nm) => found.curve[Math.round((nm - 380) / 5)] ?? 0)
+    );
+  },
+  spectrumFigures: (spectrum: MeasuredSpectrum) => colourFigures(onGrid(spectrum)),
   comparedFrames: (...given: Parameters<typeof compareFrames>) => compareFrames(...given),
   responseCurve: (...given: Parameters<typeof responseCurve>) => responseCurve(...given),
   simulatedFrames: (...given: Parameters<typeof simulatedFrames>) => simulatedFrames(...given),

@@ -1,24 +1,21 @@
 import { leavesM } from '../build/front';
 import type { Build, Production } from '../document/production';
 import { simulateQuickly, cannotRun } from '../light/transport/run';
-import type { Part } from '../materials/part';
-import {
-  carriedBy,
-  solveCauses,
-  type Compared,
-  type Solved,
-  type Suspect,
-} from '../meter/calibrate';
+import { carriedBy, solveCauses, type Compared, type Solved } from '../meter/calibrate';
 import type { Calibration } from '../meter/causes';
-import { lumensWithin, ORIGIN_SHARE, saidOf } from '../meter/said';
+import { lumensWithin, saidOf } from '../meter/said';
 import type { MeterPoint, Session } from '../meter/session';
 import { combined } from '../meter/uncertainty';
 import { isSimulated, layerResult, pointsOf, sweepResult } from '../meter/working';
-import type { Origin } from '../origin';
-import type { Unit } from '../units/unit';
-import { shelfReferences } from '../document/references';
 import { Derivations } from './derive';
-import { layerParameters } from './glow/layers';
+import {
+  fluxKey,
+  forecastShare,
+  hangsOn,
+  layerKey,
+  MODEL_SHARE,
+  suspectsOf,
+} from './forecastShare';
 
 /** What a build's forecast hangs on, and what it comes to. */
 export interface CalibratedBuild {
@@ -38,11 +35,6 @@ export interface ProductionCalibration extends Solved {
   calibration: Omit<Calibration, 'at' | 'by'> | null;
 }
 
-const fluxKey = (id: string) => `flux ${id}`;
-const layerKey = (id: string) => `transmittance ${id}`;
-
-/** A forecast of the model itself, beside what the shelf says: distances, finishes, the estimate [typ]. */
-const MODEL_SHARE = 0.06;
 /** How much a layer is changed to see what hangs on it. */
 const NUDGE = 0.92;
 
@@ -62,22 +54,20 @@ function lightAt(
   });
   if (!found || !light) return null;
   const front = leavesM(found.resolved);
-  // Seen from the light its right is the picture’s left: a place lies mirrored about the axis.
   return points.map(({ xM, yM }) =>
     light.field.illuminance([xM, yM, front + distanceM], [0, 0, -1]),
   );
 }
 
-/** Records of the shelf that a build's light hangs on. */
-function hangsOn(document: Production, build: Build): { units: Unit[]; layers: Part[] } {
-  const ids = [...shelfReferences(build)].map((each) => each.split(':')[1]);
-  const layers = layerParameters(build).flatMap((name) => build.parameters[name] ?? []);
-  return {
-    units: document.shelf.units.filter(({ id }) => ids.includes(id)),
-    layers: document.shelf.parts.filter(
-      ({ id, role }) => role === 'diffusion' && layers.includes(id),
-    ),
-  };
+/** Light that is forecast at a session's places, with what was learnt, lux, and its standard uncertainty as a share. */
+export function pointsForecast(
+  document: Production,
+  { buildId, distanceM, level, points }: Session,
+): { lx: number[]; share: number; calibrated: boolean } | null {
+  const build = document.builds.find(({ id }) => id === buildId);
+  const lx = build && lightAt(document, build, distanceM, points);
+  if (!build || !lx) return null;
+  return { lx: lx.map((each) => each * level), ...forecastShare(document, build) };
 }
 
 const nudged = (document: Production, key: string, by: number): Production => {
@@ -127,38 +117,6 @@ function forecastOf(
     });
   }
   return { lx, exponents };
-}
-
-const originOf = (record: Unit | Part, field: string): Origin =>
-  (record.origins as Record<string, Origin | undefined>)[field] ?? 'typical';
-
-/** Everything that readings may put right, with how sure the shelf is of it. */
-function suspectsOf({ shelf }: Production, keys: ReadonlySet<string>): Suspect[] {
-  const units = shelf.units.map((unit): Suspect => {
-    const field = unit.category === 'strip' ? 'lumensPerM' : 'luminousFluxLm';
-    return {
-      key: fluxKey(unit.id),
-      label: `light of ${unit.name}`,
-      prior: ORIGIN_SHARE[originOf(unit, field)],
-      settledBy:
-        unit.category === 'strip'
-          ? `meter ${unit.name} bare, without a layer`
-          : `a sweep round ${unit.name} alone`,
-    };
-  });
-  const layers = shelf.parts.flatMap((part): Suspect[] =>
-    part.role === 'diffusion'
-      ? [
-          {
-            key: layerKey(part.id),
-            label: `what ${part.name} lets through`,
-            prior: ORIGIN_SHARE[originOf(part, 'transmittance')],
-            settledBy: `a layer test of ${part.name}`,
-          },
-        ]
-      : [],
-  );
-  return [...units, ...layers].filter(({ key }) => keys.has(key));
 }
 
 /** Readings of one session against what the shelf says. */

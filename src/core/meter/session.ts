@@ -104,7 +104,9 @@ export const sessionSchema = z.object({
   /** places on the plane, in the order they are read */
   points: list(pointSchema, 0, 200),
   /** as a file told it; null for none yet */
-  spectrum: z.nullable(spectrumSchema),
+  spectrum: z.nullable(
+    z.object({ curve: spectrumSchema, file: note(120), simulated: z.boolean() }),
+  ),
   frames: framesSchema,
   /** of a sweep: from angle to angle, how far round, and how many ways round the axis */
   stepDeg: range(1, 45),

@@ -46,3 +46,35 @@ export function simulatedLux(
   const steps = grainLx > 0 ? Math.round(shown / grainLx) * grainLx : shown;
   return Math.max(0, steps);
 }
+
+/**
+ * A figure that is not light, as a hand meter shows it: volts, amps, watts, °C; wrong by one share through the session, with a
+ * flutter and a last digit. @param words  what is read: another place has another flutter
+ */
+export function simulatedFigure({ id, instrument }: Session, words: string, truth: number): number {
+  const { classShare, grainLx: grain } = instrument;
+  const own = 1 + classShare * (2 * drawn(`${id} gain`) - 1);
+  const shown = truth * own * (1 + NOISE_SHARE * normal(`${id} ${words}`));
+  return grain > 0 ? Math.round(shown / grain) * grain : shown;
+}
+
+/** A spectrum as a small spectrometer writes it: every 5 nm, with some noise of its dark rows. */
+export function simulatedSpectrum(
+  id: string,
+  powerAt: (nm: number) => number,
+): { wavelengthsNm: number[]; power: number[] } {
+  const wavelengthsNm = Array.from({ length: 81 }, (_, k) => 380 + 5 * k);
+  const truth = wavelengthsNm.map(powerAt);
+  const most = Math.max(...truth);
+  return {
+    wavelengthsNm,
+    power: truth.map((power, k) =>
+      Number(
+        Math.max(
+          0,
+          (power / most) * (1 + 0.01 * normal(`${id} ${k}`)) + 0.001 * normal(`${id} dark ${k}`),
+        ).toFixed(5),
+      ),
+    ),
+  };
+}

@@ -180,8 +180,13 @@ export const electricOf = (session: Session, lengthM: number | null): ElectricRe
 
 export const warmOf = (session: Session): WarmThing[] => warmResult(session, counting(session));
 
-/** Whether any of it came from the simulated meter or camera. */
-export const isSimulated = ({ readings, frames }: Pick<Session, 'readings' | 'frames'>): boolean =>
+/** Whether any of it came from an instrument that is not there. */
+export const isSimulated = ({
+  readings,
+  frames,
+  spectrum,
+}: Pick<Session, 'readings' | 'frames' | 'spectrum'>): boolean =>
+  spectrum?.simulated === true ||
   [...Object.values(readings), ...Object.values(frames.shots)].some(({ simulated }) => simulated);
 
 /** Steps of the table a unit keeps: 2.5° from 0 to 180°. */

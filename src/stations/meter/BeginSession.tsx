@@ -1,36 +1,86 @@
 'use client';
 import { useState } from 'react';
+import { shotOf } from '@/core/document/blank';
 import type { Production } from '@/core/document/production';
 import { freeName } from '@/core/document/records';
+import { blankFrames } from '@/core/meter/framesRecord';
+import { gridPoints } from '@/core/meter/points';
 import type { Session, SessionKind } from '@/core/meter/session';
+import type { Unit } from '@/core/units/unit';
 import { useSession } from '../shell/Workbench';
 import { useProduction } from '../store/context';
 import { KIND_NAMES } from './kindNames';
 import type { Meter } from './useMeter';
 
-/** What can be metered: units that have a spread of their own, and layers. */
-function thingsOf({ shelf }: Production, kind: SessionKind) {
-  return kind === 'sweep'
-    ? shelf.units.filter((unit) => 'spread' in unit)
-    : shelf.parts.filter((part) => 'transmittance' in part);
+interface Subject {
+  id: string;
+  name: string;
+  of: Partial<Session>;
 }
+
+/** What can be metered in each way: lights, lamps with a spread of their own, tape, layers. */
+function subjectsOf({ shelf, builds }: Production, kind: SessionKind): Subject[] {
+  const lights = builds.map(({ id, name }): Subject => ({ id, name, of: { buildId: id } }));
+  const units = (which: (unit: Unit) => boolean) =>
+    shelf.units.filter(which).map(({ id, name }): Subject => ({ id, name, of: { unitId: id } }));
+  switch (kind) {
+    case 'sweep':
+      return units((unit) => 'spread' in unit);
+    case 'layer':
+      return shelf.parts
+        .filter((part) => 'transmittance' in part)
+        .map(({ id, name }) => ({ id, name, of: { partId: id } }));
+    case 'electric':
+      return [...lights, ...units(({ category }) => category === 'strip')];
+    case 'spectrum':
+      return [...units(() => true), ...lights];
+    case 'frames':
+      return [...lights, { id: 'other', name: 'something else', of: {} }];
+    default:
+      return lights;
+  }
+}
+
+/** A plane before anybody said what is read on it: its middle and four corners. */
+const FIRST_POINTS = gridPoints(3, 3, 1, 1);
+
+/** What a kind of session begins with beside its thing. */
+function beginning(
+  document: Production,
+  kind: SessionKind,
+  of: Partial<Session>,
+): Partial<Session> {
+  const build = document.builds.find(({ id }) => id === of.buildId);
+  if (kind === 'points')
+    return {
+      points: FIRST_POINTS,
+      ...(build && { distanceM: shotOf(document, build).distanceM }),
+    };
+  if (kind === 'electric') return { instrument: VOLTMETER, sizeM: 1 };
+  if (kind === 'warm') return { instrument: THERMOMETER };
+  if (kind === 'frames') {
+    // The camera of the last pictures is most likely the camera of these.
+    const last = document.sessions.findLast((session) => session.kind === 'frames');
+    return last ? { frames: { ...blankFrames(), camera: last.frames.camera } } : {};
+  }
+  return {};
+}
+/** Hand meters [common practice]. */
+const VOLTMETER = { name: 'Multimeter', classShare: 0.01, grainLx: 0.01, cosineShare: 0 };
+const THERMOMETER = { name: 'Thermometer', classShare: 0.02, grainLx: 0.5, cosineShare: 0 };
 
 /** A new session: what is metered, and of which thing. */
 export function BeginSession({ meter, onBegun }: { meter: Meter; onBegun: (id: string) => void }) {
   const document = useProduction((state) => state.document);
-  const [kind, setKind] = useState<SessionKind>('sweep');
-  const things = thingsOf(document, kind);
+  const [kind, setKind] = useState<SessionKind>('points');
+  const things = subjectsOf(document, kind);
   const [thing, setThing] = useState('');
   const { say } = useSession();
   const chosen = things.find(({ id }) => id === thing) ?? things[0];
   const begin = () => {
     if (!chosen) return;
     const name = freeName(chosen.name, document.sessions);
-    const of =
-      kind === 'sweep'
-        ? { unitId: chosen.id as Session['unitId'] }
-        : { partId: chosen.id as Session['partId'] };
-    const told = meter.begin(kind, name, of);
+    const told = meter.begin(kind, name, { ...chosen.of, ...beginning(document, kind, chosen.of) });
     if (told.refused) say(told.refused);
     else onBegun(told.id);
   };

@@ -9,8 +9,10 @@ import { useProduction } from '../store/context';
 import { useEdits } from '../store/useEdits';
 import { Cautions } from './Cautions';
 import { Deviation } from './Deviation';
+import { PasteReadings } from './PasteReadings';
 import { ReadIn } from './ReadIn';
-import { placeText, ReadingList } from './ReadingList';
+import { placeText } from './placeText';
+import { ReadingList } from './ReadingList';
 import type { Meter } from './useMeter';
 
 /** What the simulated meter reads without the layer, and in the dark. */
@@ -71,6 +73,7 @@ export function LayerSheet({ session, meter }: { session: Session; meter: Meter 
         {place && <Cautions about="layer" />}
         <LayerFigures session={session} part={part} said={said} />
         <ReadingList session={session} meter={meter} />
+        {session.closedAt === null && <PasteReadings session={session} meter={meter} />}
       </div>
     </div>
   );

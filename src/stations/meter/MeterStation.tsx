@@ -1,14 +1,22 @@
 'use client';
 import { useState } from 'react';
-import type { Session } from '@/core/meter/session';
+import type { Session, SessionKind } from '@/core/meter/session';
+import { lazyPanel } from '@/ui/lazyPanel';
 import { useSession } from '../shell/Workbench';
 import { useProduction } from '../store/context';
 import { BeginSession } from './BeginSession';
+import { CalibrateSheet } from './CalibrateSheet';
+import { ElectricSheet } from './ElectricSheet';
 import { LayerSheet } from './LayerSheet';
+import { PointsSheet } from './PointsSheet';
 import { SessionCard } from './SessionCard';
 import { SessionSetup } from './SessionSetup';
+import { SpectrumSheet } from './SpectrumSheet';
 import { SweepSheet } from './SweepSheet';
+import { WarmSheet } from './WarmSheet';
 import { useMeter, type Meter } from './useMeter';
+
+const FramesSheet = lazyPanel(() => import('./frames/FramesSheet'));
 
 /** What lights and layers really do, reading by reading. */
 export function MeterStation() {
@@ -16,6 +24,7 @@ export function MeterStation() {
   const meter = useMeter();
   const [picked, setPicked] = useState<string | null>(null);
   const [setting, setSetting] = useState(false);
+  const [learning, setLearning] = useState(false);
   const session = sessions.find(({ id }) => id === picked) ?? sessions.at(-1) ?? null;
   return (
     <div className="grid h-full grid-cols-[190px_minmax(0,1fr)] bg-sheet max-md:h-auto max-md:grid-cols-1">
@@ -23,20 +32,41 @@ export function MeterStation() {
         aria-label="Metering"
         className="min-h-0 overflow-y-auto border-r border-line p-3 max-md:border-r-0"
       >
-        <BeginSession meter={meter} onBegun={setPicked} />
+        <BeginSession
+          meter={meter}
+          onBegun={(id) => {
+            setPicked(id);
+            setLearning(false);
+          }}
+        />
+        {sessions.length > 0 && (
+          <button
+            type="button"
+            className="press mt-3 w-full"
+            aria-pressed={learning}
+            onClick={() => setLearning(!learning)}
+          >
+            Calibrate
+          </button>
+        )}
         <ul className="mt-3 grid gap-2" aria-label="Sessions">
           {sessions.toReversed().map((each) => (
             <SessionCard
               key={each.id}
               session={each}
               before={sessions[sessions.indexOf(each) - 1] ?? null}
-              open={each === session}
-              onOpen={() => setPicked(each.id)}
+              open={each === session && !learning}
+              onOpen={() => {
+                setPicked(each.id);
+                setLearning(false);
+              }}
             />
           ))}
         </ul>
       </aside>
-      {session ? (
+      {learning ? (
+        <CalibrateSheet />
+      ) : session ? (
         <section
           key={session.id}
           aria-label={session.name}
@@ -71,11 +101,7 @@ export function MeterStation() {
           )}
           {setting && session.closedAt === null && <SessionSetup session={session} meter={meter} />}
           <div className="min-h-0 flex-1">
-            {session.kind === 'sweep' ? (
-              <SweepSheet session={session} meter={meter} />
-            ) : (
-              <LayerSheet session={session} meter={meter} />
-            )}
+            <SheetOf session={session} meter={meter} />
           </div>
         </section>
       ) : (
@@ -83,6 +109,21 @@ export function MeterStation() {
       )}
     </div>
   );
+}
+
+const SHEETS: Record<SessionKind, React.ComponentType<{ session: Session; meter: Meter }>> = {
+  points: PointsSheet,
+  sweep: SweepSheet,
+  layer: LayerSheet,
+  frames: FramesSheet,
+  electric: ElectricSheet,
+  warm: WarmSheet,
+  spectrum: SpectrumSheet,
+};
+
+function SheetOf(props: { session: Session; meter: Meter }) {
+  const Sheet = SHEETS[props.session.kind];
+  return <Sheet {...props} />;
 }
 
 const Nothing = () => (

@@ -5,6 +5,13 @@ import type { Session } from '@/core/meter/session';
 import { pastedReadings } from '@/core/meter/pasted';
 import type { Meter } from './useMeter';
 
+const MOST_BYTES = 1_000_000;
+const HINTS: Partial<Record<Session['kind'], string>> & { sweep: string } = {
+  sweep: 'A line an angle: −30, 120 lx',
+  points: 'A line a place, by name or metres right and up: A1, 120 lx or -0.5, 0.5, 120 lx',
+  layer: 'A line a turn: without, 400 lx',
+};
+
 /** Readings out of a meter's own log or a spreadsheet: all of them, or none with the lines that cannot be read. */
 export function PasteReadings({ session, meter }: { session: Session; meter: Meter }) {
   const id = useId();
@@ -12,7 +19,7 @@ export function PasteReadings({ session, meter }: { session: Session; meter: Met
   const [problems, setProblems] = useState<readonly string[]>([]);
   const keep = () => {
     const { data } = Papa.parse<string[]>(text.trim(), { skipEmptyLines: false });
-    const read = pastedReadings(data);
+    const read = pastedReadings(data, session);
     if (!read.ok) return setProblems(read.problems.map(({ message }) => message));
     const refused = meter.paste(session, read.value);
     setProblems(refused ? [refused] : []);
@@ -22,7 +29,7 @@ export function PasteReadings({ session, meter }: { session: Session; meter: Met
     <details className="text-[13.5px]">
       <summary className="cursor-pointer">Paste readings</summary>
       <label htmlFor={id} className="mt-1 block text-ink-soft">
-        A line an angle: −30, 120 lx; “room” for the lamp off
+        {HINTS[session.kind] ?? HINTS.sweep}; “room” for the lamp off
       </label>
       <textarea
         id={id}
@@ -32,6 +39,22 @@ export function PasteReadings({ session, meter }: { session: Session; meter: Met
         aria-describedby={problems.length > 0 ? `${id}-problems` : undefined}
         onChange={(event) => setText(event.target.value)}
       />
+      <label className="mt-1 block text-ink-soft">
+        or a file
+        <input
+          type="file"
+          accept=".csv,.txt,.tsv"
+          className="block max-w-full"
+          onChange={(event) => {
+            const file = event.target.files?.[0];
+            event.target.value = '';
+            if (!file) return;
+            if (file.size > MOST_BYTES)
+              setProblems([`${file.name} is no log of readings: it has over a megabyte.`]);
+            else void file.text().then(setText);
+          }}
+        />
+      </label>
       <button type="button" className="press mt-1" disabled={text.trim() === ''} onClick={keep}>
         Keep these
       </button>

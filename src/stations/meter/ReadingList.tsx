@@ -1,18 +1,27 @@
 'use client';
-import { showText, show } from '@/core/quantity';
-import type { Place, Session } from '@/core/meter/session';
+import Papa from 'papaparse';
+import { ELECTRIC_NAMES } from '@/core/meter/electric';
+import { show, showText, threeFigures, type UnitSystem } from '@/core/quantity';
+import type { MeterReading, Session } from '@/core/meter/session';
+import { readingsTable } from '@/core/meter/table';
 import { inOrder, isSimulated } from '@/core/meter/working';
 import { useDevice } from '@/ui/device';
+import { download, exportName } from '../shell/actions';
+import { useProduction } from '../store/context';
+import { placeText } from './placeText';
 import type { Meter } from './useMeter';
 
-export const placeText = (place: Place): string =>
-  place.kind === 'room'
-    ? 'the room, lamp off'
-    : place.kind === 'layer'
-      ? place.with
-        ? 'with the layer'
-        : 'without the layer'
-      : `${Math.abs(place.angleDeg)}°${place.angleDeg === 0 ? '' : place.planeDeg === 90 ? (place.angleDeg > 0 ? ' up' : ' down') : place.angleDeg > 0 ? ' right' : ' left'}`;
+const KELVIN = 273.15;
+
+/** A reading as it was taken, in its unit. */
+function valueText({ place, value }: MeterReading, units: UnitSystem): string {
+  if (place.kind === 'electric')
+    return `${threeFigures(value)} ${ELECTRIC_NAMES[place.what].unit}`.trim();
+  const warm = place.kind === 'warm' || place.kind === 'air';
+  return warm
+    ? showText(show(value + KELVIN, 'temperature', units))
+    : showText(show(value, 'illuminance', units));
+}
 
 const REASONS = ['something stood before it', 'the meter was moved', 'misread', 'lamp changed'];
 
@@ -21,6 +30,13 @@ export function ReadingList({ session, meter }: { session: Session; meter: Meter
   const { units } = useDevice();
   const rows = inOrder(session).toReversed();
   const closed = session.closedAt !== null;
+  const document = useProduction((state) => state.document);
+  const save = () =>
+    download(
+      exportName(document, session.name, 'csv'),
+      Papa.unparse(readingsTable(session)),
+      'text/csv',
+    );
   if (rows.length === 0) return null;
   return (
     <details className="text-[13.5px]" data-readings={rows.length}>
@@ -29,40 +45,45 @@ export function ReadingList({ session, meter }: { session: Session; meter: Meter
         {isSimulated(session) && ', simulated'}
       </summary>
       <ul className="mt-1 max-h-56 overflow-y-auto">
-        {rows.map(([key, { place, value, struck }]) => (
-          <li key={key} className="flex items-center gap-2 border-b border-line py-0.5">
-            <span className={`flex-1 ${struck === null ? '' : 'line-through'}`}>
-              {placeText(place)}{' '}
-              <span className="figure">{showText(show(value, 'illuminance', units))}</span>
-            </span>
-            {struck === null && !closed && (
-              <select
-                className="field !w-28 text-[13px]"
-                aria-label={`Strike out ${placeText(place)}`}
-                value=""
-                onChange={(event) => void meter.strike(session, key, event.target.value)}
-              >
-                <option value="" disabled>
-                  Strike out…
-                </option>
-                {REASONS.map((reason) => (
-                  <option key={reason}>{reason}</option>
-                ))}
-              </select>
-            )}
-            {struck !== null && <span className="text-ink-soft">{struck}</span>}
-            {struck !== null && !closed && (
-              <button
-                type="button"
-                className="press !px-1.5 !py-0"
-                onClick={() => void meter.strike(session, key, null)}
-              >
-                Counts
-              </button>
-            )}
-          </li>
-        ))}
+        {rows.map(([key, reading]) => {
+          const { place, struck } = reading;
+          return (
+            <li key={key} className="flex items-center gap-2 border-b border-line py-0.5">
+              <span className={`flex-1 ${struck === null ? '' : 'line-through'}`}>
+                {placeText(place)} <span className="figure">{valueText(reading, units)}</span>
+              </span>
+              {struck === null && !closed && (
+                <select
+                  className="field !w-28 text-[13px]"
+                  aria-label={`Strike out ${placeText(place)}`}
+                  value=""
+                  onChange={(event) => void meter.strike(session, key, event.target.value)}
+                >
+                  <option value="" disabled>
+                    Strike out…
+                  </option>
+                  {REASONS.map((reason) => (
+                    <option key={reason}>{reason}</option>
+                  ))}
+                </select>
+              )}
+              {struck !== null && <span className="text-ink-soft">{struck}</span>}
+              {struck !== null && !closed && (
+                <button
+                  type="button"
+                  className="press !px-1.5 !py-0"
+                  onClick={() => void meter.strike(session, key, null)}
+                >
+                  Counts
+                </button>
+              )}
+            </li>
+          );
+        })}
       </ul>
+      <button type="button" className="press mt-1" onClick={save}>
+        Save as CSV
+      </button>
     </details>
   );
 }

@@ -1,9 +1,10 @@
 'use client';
-import type { Session } from '@/core/meter/session';
+import type { Session, SessionKind } from '@/core/meter/session';
 import { QuantityField } from '@/ui/fields/QuantityField';
 import { TextField } from '@/ui/fields/TextField';
 import { useDevice } from '@/ui/device';
 import { HandField } from '../make/HandField';
+import { PlaneSetup } from './PlaneSetup';
 import type { Meter } from './useMeter';
 
 /** How it was metered: what a reading depends on beside the light. */
@@ -19,17 +20,46 @@ export function SessionSetup({ session, meter }: { session: Session; meter: Mete
         most={80}
         onCommit={(name) => void set('name of a session', { name })}
       />
-      <QuantityField
-        system={units}
-        label="Lamp to meter"
-        value={session.distanceM}
-        dimension="length"
-        assumedUnit="m"
-        step={0.1}
-        min={0.05}
-        max={100}
-        onCommit={(distanceM) => (distanceM === null ? null : set('distance', { distanceM }))}
-      />
+      {LIT.includes(session.kind) && (
+        <QuantityField
+          system={units}
+          label="Lamp to meter"
+          value={session.distanceM}
+          dimension="length"
+          assumedUnit="m"
+          step={0.1}
+          min={0.05}
+          max={100}
+          onCommit={(distanceM) => (distanceM === null ? null : set('distance', { distanceM }))}
+        />
+      )}
+      {session.kind === 'points' && <PlaneSetup session={session} meter={meter} />}
+      {session.kind === 'electric' && (
+        <QuantityField
+          system={units}
+          label="Length of the tape"
+          value={session.sizeM}
+          dimension="length"
+          assumedUnit="m"
+          step={0.5}
+          min={0.001}
+          max={20}
+          onCommit={(sizeM) => (sizeM === null ? null : set('length of the tape', { sizeM }))}
+        />
+      )}
+      {session.kind !== 'sweep' && session.kind !== 'layer' && (
+        <QuantityField
+          system={units}
+          label="Up to, %"
+          value={session.level * 100}
+          dimension="count"
+          assumedUnit=""
+          step={5}
+          min={0}
+          max={100}
+          onCommit={(percent) => (percent === null ? null : set('level', { level: percent / 100 }))}
+        />
+      )}
       {session.kind === 'sweep' && (
         <>
           <QuantityField
@@ -115,4 +145,6 @@ export function SessionSetup({ session, meter }: { session: Session; meter: Mete
     </div>
   );
 }
+/** Kinds in which light falls from a lamp onto a meter at a distance. */
+const LIT: readonly SessionKind[] = ['points', 'sweep', 'layer'];
 const STEPS = [2.5, 5, 10, 15, 30];

@@ -15,7 +15,8 @@ import {
 import { SPREAD_NAMES } from '@/core/units/spread';
 import { PolarPlot, type PolarLine } from '@/ui/drawing/PolarPlot';
 import { useProduction } from '../store/context';
-import { placeText, ReadingList } from './ReadingList';
+import { placeText } from './placeText';
+import { ReadingList } from './ReadingList';
 import { Cautions } from './Cautions';
 import { PasteReadings } from './PasteReadings';
 import { ReadIn } from './ReadIn';

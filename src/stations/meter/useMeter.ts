@@ -21,7 +21,7 @@ export function useMeter() {
   };
   return {
     begin: (kind: SessionKind, name: string, of: Partial<Session>) => {
-      const session = blankSession({ id: nanoid(10), name, kind, startedAt: stamp(), by, ...of });
+      const session = blankSession({ ...of, id: nanoid(10), name, kind, startedAt: stamp(), by });
       return { id: session.id, refused: edits.add('session', session, `begin ${name}`) };
     },
     set: (session: Session, label: string, values: Partial<Session>) =>

@@ -8,7 +8,9 @@ import { useDevice } from '@/ui/device';
 import { Explained } from '@/ui/Explained';
 import { SeverityMark, severityWord } from '@/ui/Severity';
 import { useProduction } from '../store/context';
+import { MarksLine } from './MarksLine';
 import { shown, shownReadout, type Writing } from './showReadout';
+import { useRungMarks, type RungMarks } from './useRungMarks';
 import { useWorkplace } from './useWorkplace';
 
 const WorkingDialog = lazyPanel(() => import('./WorkingDialog'));
@@ -20,6 +22,7 @@ export function Ladder() {
   const currency = useProduction((state) => state.document.currency);
   const [open, setOpen] = useState<Readout['id'] | null>(null);
   const rungs = readouts?.rungs ?? [];
+  const marks = useRungMarks();
   return (
     <section aria-label="Ladder" className="flex h-full min-h-0 flex-col bg-sheet">
       <p className="truncate border-b border-line px-4 py-2 text-[13px] text-ink-soft max-md:hidden">
@@ -45,7 +48,12 @@ export function Ladder() {
             key={readout.id}
             className="flex flex-1 border-b-[3px] border-brass-bright/60 last:border-b-0 max-md:flex-none max-md:border-r max-md:border-b-0"
           >
-            <Rung readout={readout} writing={{ system: units, currency }} onOpen={setOpen} />
+            <Rung
+              readout={readout}
+              marks={marks[readout.id]}
+              writing={{ system: units, currency }}
+              onOpen={setOpen}
+            />
           </li>
         ))}
       </ol>
@@ -56,11 +64,12 @@ export function Ladder() {
 
 interface RungProps {
   readout: Readout;
+  marks: RungMarks | undefined;
   writing: Writing;
   onOpen: (id: Readout['id']) => void;
 }
 
-const Rung = memo(function Rung({ readout, writing, onOpen }: RungProps) {
+const Rung = memo(function Rung({ readout, marks, writing, onOpen }: RungProps) {
   const { figure, unit } = shownReadout(readout, writing);
   const { second, target, state, words, label, id } = readout;
   return (
@@ -94,6 +103,7 @@ const Rung = memo(function Rung({ readout, writing, onOpen }: RungProps) {
             id === 'light' &&
             ` · target ${showText(shown(target.value, target.dimension, writing))}`}
         </span>
+        {marks && <MarksLine readout={readout} marks={marks} writing={writing} />}
         <span className="sr-only">{severityWord(state)}. Opens the working.</span>
       </button>
     </Explained>

@@ -146,7 +146,9 @@ function Colour({
     <p data-mired={shift.mired.toFixed(1)}>
       On the grey card the light is{' '}
       <span className="figure">
-        {Math.abs(Math.round(shift.mired))} mired {shift.mired >= 0 ? 'warmer' : 'cooler'}
+        {Math.round(shift.mired) === 0
+          ? 'of the same colour'
+          : `${Math.abs(Math.round(shift.mired))} mired ${shift.mired > 0 ? 'warmer' : 'cooler'}`}
       </span>
       {tint}
       {low !== high &&

@@ -87,7 +87,7 @@ export function FrameView(props: FrameViewProps) {
         className="relative min-h-0 max-w-full"
         style={{
           aspectRatio: `${width} / ${height}`,
-          maxHeight: 'clamp(200px, calc(100dvh - 400px), 860px)',
+          maxHeight: 'clamp(180px, calc(100dvh - 470px), 820px)',
         }}
       >
         <canvas

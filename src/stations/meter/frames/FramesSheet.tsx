@@ -1,6 +1,6 @@
 'use client';
 import { nanoid } from 'nanoid';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { compareFrames, sameShape } from '@/core/frames/compare';
 import { exposureBetween } from '@/core/frames/exposure';
 import type { Box, Line } from '@/core/meter/framesRecord';
@@ -53,7 +53,7 @@ function useCompared(first: SeenFrame | undefined, second: SeenFrame | undefined
 }
 
 /** Pictures from one place: what is different between them, and what they say of the light. */
-export function FramesSheet({ session, meter }: { session: Session; meter: Meter }) {
+export default function FramesSheet({ session, meter }: { session: Session; meter: Meter }) {
   const { frames } = session;
   const scenes = scenesOf(session);
   const [pair, setPair] = useState<readonly [string | null, string | null]>([null, null]);
@@ -87,7 +87,7 @@ export function FramesSheet({ session, meter }: { session: Session; meter: Meter
       draft.line = line;
     });
   const view = { frames, tool, onBox, onLine, locked };
-  const data = useMemo(() => [a, b].flatMap((each) => each?.data ?? []), [a, b]);
+  const data = [a, b].flatMap((each) => each?.data ?? []);
   const apart = data.length === 2 && !sameShape(data[0]!, data[1]!);
   const ready = data.length === 2 && !apart;
   const shownWay = ready ? way : 'side';
@@ -99,105 +99,142 @@ export function FramesSheet({ session, meter }: { session: Session; meter: Meter
   }, [blinks]);
   return (
     <div
-      className="grid h-full min-h-0 grid-cols-[minmax(0,1fr)_310px] gap-4 max-lg:h-auto max-lg:grid-cols-1"
+      className="flex min-h-full flex-col gap-2"
       data-frames={scenes.length}
       data-read={data.length}
       data-compared={compared ? 'yes' : 'no'}
     >
-      <div className="flex min-h-0 min-w-0 flex-col gap-2">
-        {a || b ? (
-          <div className="flex min-h-0 justify-center gap-3 max-md:flex-col">
-            {shownWay === 'side' &&
-              [a, b].map(
-                (each, k) =>
-                  each && (
-                    <FrameView
-                      key={each.key}
-                      name={`${k === 0 && b ? 'Before' : 'After'}: ${each.frame.name}`}
-                      seen={each}
-                      {...view}
-                    />
-                  ),
-              )}
-            {a && b && shownWay !== 'side' && (
-              <FrameView
-                name={
-                  shownWay === 'wipe'
-                    ? `${a.frame.name} | ${b.frame.name}`
-                    : shownWay === 'map'
-                      ? 'Difference in stops: the second over the first'
-                      : (turn ? b : a).frame.name
-                }
-                seen={shownWay === 'blink' && turn ? b : a}
-                over={shownWay === 'wipe' ? { seen: b, from } : null}
-                map={shownWay === 'map' ? (compared?.map ?? null) : null}
-                {...view}
-              />
+      {a || b ? (
+        <div className="flex justify-center gap-3 max-md:flex-col">
+          {shownWay === 'side' &&
+            [a, b].map(
+              (each, k) =>
+                each && (
+                  <FrameView
+                    key={each.key}
+                    name={`${k === 0 && b ? 'Before' : 'After'}: ${each.frame.name}`}
+                    seen={each}
+                    {...view}
+                  />
+                ),
             )}
-          </div>
-        ) : (
-          <Nothing />
+          {a && b && shownWay !== 'side' && (
+            <FrameView
+              name={
+                shownWay === 'wipe'
+                  ? `${a.frame.name} | ${b.frame.name}`
+                  : shownWay === 'map'
+                    ? 'Difference in stops: the second over the first'
+                    : (turn ? b : a).frame.name
+              }
+              seen={shownWay === 'blink' && turn ? b : a}
+              over={shownWay === 'wipe' ? { seen: b, from } : null}
+              map={shownWay === 'map' ? (compared?.map ?? null) : null}
+              {...view}
+            />
+          )}
+        </div>
+      ) : (
+        <Nothing />
+      )}
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-1 text-[14px]">
+        {ready && (
+          <label>
+            Seen{' '}
+            <select
+              className="field !w-auto"
+              value={way}
+              onChange={(event) => setWay(event.target.value as Way)}
+            >
+              {Object.entries(WAYS).map(([id, name]) => (
+                <option key={id} value={id}>
+                  {name}
+                </option>
+              ))}
+            </select>
+          </label>
         )}
-        <div className="flex flex-wrap items-center gap-x-4 gap-y-1 text-[14px]">
-          {ready && (
+        {shownWay === 'wipe' && (
+          <label className="flex items-center gap-2">
+            Wipe
+            <input
+              type="range"
+              min={0}
+              max={1}
+              step={0.01}
+              value={from}
+              onChange={(event) => setFrom(Number(event.target.value))}
+            />
+          </label>
+        )}
+        {!locked && scenes.length > 0 && (
+          <>
             <label>
-              Seen{' '}
+              Draw{' '}
               <select
                 className="field !w-auto"
-                value={way}
-                onChange={(event) => setWay(event.target.value as Way)}
+                value={tool}
+                onChange={(event) => setTool(event.target.value as Tool)}
               >
-                {Object.entries(WAYS).map(([id, name]) => (
+                {Object.entries(BOX_NAMES).map(([id, name]) => (
                   <option key={id} value={id}>
-                    {name}
+                    a box on {name}
                   </option>
                 ))}
+                <option value="line">a line across a shadow’s edge</option>
               </select>
             </label>
-          )}
-          {shownWay === 'wipe' && (
-            <label className="flex items-center gap-2">
-              Wipe
-              <input
-                type="range"
-                min={0}
-                max={1}
-                step={0.01}
-                value={from}
-                onChange={(event) => setFrom(Number(event.target.value))}
+            <button
+              type="button"
+              className="press"
+              onClick={() =>
+                tool === 'line'
+                  ? onLine({ x1: 0.4, y1: 0.5, x2: 0.6, y2: 0.5 })
+                  : onBox(null, { what: tool, x: 0.4, y: 0.4, w: 0.2, h: 0.2 })
+              }
+            >
+              Put it in the middle
+            </button>
+          </>
+        )}
+      </div>
+      <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1.15fr)_minmax(0,1fr)] gap-4 max-lg:grid-cols-1">
+        <div className="flex min-h-0 flex-col">
+          <Sheets
+            label="What the frames say"
+            sheets={PANELS}
+            open={scenes.length === 0 && panel === 'compared' ? 'frames' : panel}
+            onOpen={setPanel}
+            className="relative min-h-0 flex-1 overflow-y-auto py-3"
+          >
+            {panel === 'frames' || (panel === 'compared' && scenes.length === 0) ? (
+              <FrameList
+                session={session}
+                meter={meter}
+                pair={[first, second]}
+                onPair={(one, two) => setPair([one, two])}
               />
-            </label>
-          )}
-          {!locked && scenes.length > 0 && (
-            <>
-              <label>
-                Draw{' '}
-                <select
-                  className="field !w-auto"
-                  value={tool}
-                  onChange={(event) => setTool(event.target.value as Tool)}
-                >
-                  {Object.entries(BOX_NAMES).map(([id, name]) => (
-                    <option key={id} value={id}>
-                      a box on {name}
-                    </option>
-                  ))}
-                  <option value="line">a line across a shadow’s edge</option>
-                </select>
-              </label>
-              <button
-                type="button"
-                className="press"
-                onClick={() =>
-                  tool === 'line'
-                    ? onLine({ x1: 0.4, y1: 0.5, x2: 0.6, y2: 0.5 })
-                    : onBox(null, { what: tool, x: 0.4, y: 0.4, w: 0.2, h: 0.2 })
-                }
-              >
-                Put it in the middle
-              </button>
-            </>
-          )}
+            ) : panel === 'compared' ? (
+              <ComparedPanel
+                session={session}
+                first={a}
+                second={b}
+                compared={compared}
+                apart={apart}
+              />
+            ) : panel === 'boxes' ? (
+              <BoxesPanel session={session} first={a} second={b} meter={meter} />
+            ) : panel === 'bands' ? (
+              <BandsPanel
+                session={session}
+                meter={meter}
+                seen={[a, b].flatMap((each) => each ?? [])}
+                reference={find(references.at(-1)) ?? null}
+              />
+            ) : (
+              <CameraPanel session={session} meter={meter} seen={b ?? a ?? null} />
+            )}
+          </Sheets>
         </div>
         {data.length > 0 && (
           <HistogramPlot
@@ -206,43 +243,6 @@ export function FramesSheet({ session, meter }: { session: Session; meter: Meter
             )}
           />
         )}
-      </div>
-      <div className="flex min-h-0 flex-col">
-        <Sheets
-          label="What the frames say"
-          sheets={PANELS}
-          open={scenes.length === 0 && panel === 'compared' ? 'frames' : panel}
-          onOpen={setPanel}
-          className="relative min-h-0 flex-1 overflow-y-auto py-3"
-        >
-          {panel === 'frames' || (panel === 'compared' && scenes.length === 0) ? (
-            <FrameList
-              session={session}
-              meter={meter}
-              pair={[first, second]}
-              onPair={(one, two) => setPair([one, two])}
-            />
-          ) : panel === 'compared' ? (
-            <ComparedPanel
-              session={session}
-              first={a}
-              second={b}
-              compared={compared}
-              apart={apart}
-            />
-          ) : panel === 'boxes' ? (
-            <BoxesPanel session={session} first={a} second={b} meter={meter} />
-          ) : panel === 'bands' ? (
-            <BandsPanel
-              session={session}
-              meter={meter}
-              seen={[a, b].flatMap((each) => each ?? [])}
-              reference={find(references.at(-1)) ?? null}
-            />
-          ) : (
-            <CameraPanel session={session} meter={meter} seen={b ?? a ?? null} />
-          )}
-        </Sheets>
       </div>
     </div>
   );

@@ -1,0 +1,81 @@
+import type { Build, Production } from '../document/production';
+import { shelfReferences } from '../document/references';
+import type { Part } from '../materials/part';
+import type { Suspect } from '../meter/calibrate';
+import { ORIGIN_SHARE } from '../meter/said';
+import { combined } from '../meter/uncertainty';
+import type { Origin } from '../origin';
+import type { Unit } from '../units/unit';
+import { layerParameters } from './glow/layers';
+
+export const fluxKey = (id: string) => `flux ${id}`;
+export const layerKey = (id: string) => `transmittance ${id}`;
+
+/** A forecast of the model itself, beside what the shelf says: distances, finishes, the estimate [typ]. */
+export const MODEL_SHARE = 0.06;
+/** Records of the shelf that a build's light hangs on. */
+export function hangsOn(document: Production, build: Build): { units: Unit[]; layers: Part[] } {
+  const ids = [...shelfReferences(build)].map((each) => each.split(':')[1]);
+  const layers = layerParameters(build).flatMap((name) => build.parameters[name] ?? []);
+  return {
+    units: document.shelf.units.filter(({ id }) => ids.includes(id)),
+    layers: document.shelf.parts.filter(
+      ({ id, role }) => role === 'diffusion' && layers.includes(id),
+    ),
+  };
+}
+
+const originOf = (record: Unit | Part, field: string): Origin =>
+  (record.origins as Record<string, Origin | undefined>)[field] ?? 'typical';
+
+/** Everything that readings may put right, with how sure the shelf is of it. */
+export function suspectsOf({ shelf }: Production, keys: ReadonlySet<string>): Suspect[] {
+  const units = shelf.units.map((unit): Suspect => {
+    const field = unit.category === 'strip' ? 'lumensPerM' : 'luminousFluxLm';
+    return {
+      key: fluxKey(unit.id),
+      label: `light of ${unit.name}`,
+      prior: ORIGIN_SHARE[originOf(unit, field)],
+      settledBy:
+        unit.category === 'strip'
+          ? `meter ${unit.name} bare, without a layer`
+          : `a sweep round ${unit.name} alone`,
+    };
+  });
+  const layers = shelf.parts.flatMap((part): Suspect[] =>
+    part.role === 'diffusion'
+      ? [
+          {
+            key: layerKey(part.id),
+            label: `what ${part.name} lets through`,
+            prior: ORIGIN_SHARE[originOf(part, 'transmittance')],
+            settledBy: `a layer test of ${part.name}`,
+          },
+        ]
+      : [],
+  );
+  return [...units, ...layers].filter(({ key }) => keys.has(key));
+}
+
+/**
+ * Standard uncertainty of a build's light, as a share: what the shelf or a calibration says of its lamps and layers, and the model's
+ * own. A layer in a cavity counts a little less than wholly; here it is taken wholly.
+ */
+export function forecastShare(
+  document: Production,
+  build: Build,
+): { share: number; calibrated: boolean } {
+  const { units, layers } = hangsOn(document, build);
+  const keys = new Set([
+    ...units.map(({ id }) => fluxKey(id)),
+    ...layers.map(({ id }) => layerKey(id)),
+  ]);
+  const learnt = new Map(
+    document.calibration?.causes.map(({ kind, id, deviation }) => [`${kind} ${id}`, deviation]),
+  );
+  const shares = suspectsOf(document, keys).map(({ key, prior }) => learnt.get(key) ?? prior);
+  return {
+    share: combined([...shares, MODEL_SHARE]),
+    calibrated: [...keys].some((key) => learnt.has(key)),
+  };
+}

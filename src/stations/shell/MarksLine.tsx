@@ -1,0 +1,96 @@
+import type { Readout } from '@/core/evaluate/readout';
+import { showText } from '@/core/quantity';
+import { clamp } from '@/core/tolerance';
+import { shown, type Writing } from './showReadout';
+import type { RungMarks } from './useRungMarks';
+
+const [WIDE, HALF_STOPS] = [120, 1.5];
+const at = (value: number, reference: number): number =>
+  WIDE / 2 +
+  (clamp(Math.log2(value / reference), -HALF_STOPS, HALF_STOPS) / HALF_STOPS) * (WIDE / 2 - 6);
+
+/** A value with twice its standard error, on the line. */
+function Bar({
+  value,
+  share,
+  reference,
+  y,
+  ink,
+}: {
+  value: number;
+  share: number;
+  reference: number;
+  y: number;
+  ink: string;
+}) {
+  return (
+    <path
+      d={`M${at(value / (1 + 2 * share), reference)} ${y} H${at(value * (1 + 2 * share), reference)}`}
+      stroke={ink}
+      strokeWidth="2"
+    />
+  );
+}
+
+/** Up to three marks under a rung's figure: what the shelf says, what readings made of it, what a meter said. */
+export function MarksLine({
+  readout,
+  marks: { predicted, measured, share, corrected },
+  writing,
+}: {
+  readout: Readout;
+  marks: RungMarks;
+  writing: Writing;
+}) {
+  const { value, dimension } = readout;
+  if (value === null || value <= 0) return null;
+  const text = (figure: number) => showText(shown(figure, dimension, writing));
+  // Stops are a difference already: a meter's stand beside them in words alone.
+  const drawn = dimension !== 'stops';
+  const words = [
+    predicted && `shelf ${text(predicted.value)}`,
+    corrected && 'corrected by readings',
+    measured && `${measured.simulated ? 'simulated meter' : 'metered'} ${text(measured.value)}`,
+  ].filter(Boolean);
+  return (
+    <span
+      className="flex items-center gap-2 text-[12.5px] leading-tight text-ink-soft max-md:hidden"
+      data-marks-of={readout.id}
+      data-measured={measured ? measured.value.toFixed(3) : undefined}
+      data-predicted={predicted ? predicted.value.toFixed(3) : undefined}
+    >
+      <span className="min-w-0 flex-1 truncate">{words.join(' · ')}</span>
+      {drawn && (
+        <svg viewBox={`0 0 ${WIDE} 18`} width={WIDE} height="18" className="shrink-0" aria-hidden>
+          <path d={`M4 9 H${WIDE - 4}`} stroke="var(--line-strong)" />
+          {predicted && (
+            <>
+              <Bar {...predicted} reference={value} y={4} ink="var(--ink-soft)" />
+              <circle
+                cx={at(predicted.value, value)}
+                cy="4"
+                r="3"
+                fill="var(--sheet)"
+                stroke="var(--ink-soft)"
+              />
+            </>
+          )}
+          {share !== null && (
+            <Bar value={value} share={share} reference={value} y={9} ink="var(--brass)" />
+          )}
+          <circle cx={at(value, value)} cy="9" r="3.5" fill="var(--brass)" />
+          {measured && (
+            <>
+              <Bar {...measured} reference={value} y={14} ink="var(--ink)" />
+              <path
+                d={`M${at(measured.value, value)} 9.5 l4 7 h-8 Z`}
+                fill={measured.simulated ? 'var(--sheet)' : 'var(--ink)'}
+                stroke="var(--ink)"
+              />
+            </>
+          )}
+        </svg>
+      )}
+    </span>
+  );
+}
