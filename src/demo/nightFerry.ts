@@ -8,6 +8,7 @@ import { FIXTURES } from './fixtures';
 import { makingsOf } from './makings';
 import { GOODS } from './goods';
 import { PARTS } from './parts';
+import { CALIBRATION } from './calibration';
 import { SESSIONS } from './sessions';
 import { SHOTS } from './shots';
 import { FASTENERS } from './fasteners';
@@ -107,7 +108,7 @@ const NIGHT_FERRY = {
   makings: [],
   sessions: SESSIONS,
   pictures: [],
-  calibration: null,
+  calibration: CALIBRATION,
   builds: [
     {
       id: 'clerk-ring',

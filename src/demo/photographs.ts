@@ -52,3 +52,32 @@ export const demoPicture = (
   copy: 1,
   stepId,
 });
+
+/** A frame of the demo's camera session, drawn by our own engines (`scripts/demoFrames.ts`). */
+export interface DemoFrame {
+  id: string;
+  file: string;
+  name: string;
+  role: 'scene' | 'reference';
+}
+
+export const DEMO_FRAMES: readonly DemoFrame[] = [
+  { id: 'frame-steady', file: 'clerk-steady.jpg', name: 'steady', role: 'scene' },
+  { id: 'frame-dimmed', file: 'clerk-dimmed.jpg', name: 'on a dimmer', role: 'scene' },
+];
+/** What the simulated camera chose for that light. */
+export const FRAME_EXPOSURE = { exposureS: 1 / 250, fNumber: 2.8, isoSpeed: 800 } as const;
+
+export const framePicture = (
+  { id, file, name }: DemoFrame,
+  media: Picture['media'],
+  sizeBytes: number,
+): Picture => ({
+  id,
+  media,
+  type: 'image/jpeg',
+  sizeBytes,
+  name: file,
+  caption: `Clerk ring, ${name}. Drawn, not photographed.`,
+  buildId: null,
+});

@@ -43,7 +43,7 @@ export async function simulatedFrames(
     const { edge, pixels } = simulatedFrame(scene, { ...each, exposure, readOutS: READ_OUT_S });
     const canvas = new OffscreenCanvas(edge, edge);
     canvas.getContext('2d')!.putImageData(new ImageData(pixels, edge, edge), 0, 0);
-    const file = await canvas.convertToBlob({ type: 'image/png' });
+    const file = await canvas.convertToBlob({ type: 'image/jpeg', quality: 0.92 });
     frames.push({ file, exposure, readOutS: READ_OUT_S });
   }
   return accept(frames);

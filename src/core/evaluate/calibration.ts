@@ -1,4 +1,5 @@
 import { leavesM } from '../build/front';
+import { countedNotSolved } from '../forms/fill';
 import type { Build, Production } from '../document/production';
 import { simulateQuickly, cannotRun } from '../light/transport/run';
 import { carriedBy, solveCauses, type Compared, type Solved } from '../meter/calibrate';
@@ -35,8 +36,10 @@ export interface ProductionCalibration extends Solved {
   calibration: Omit<Calibration, 'at' | 'by'> | null;
 }
 
-/** How much a layer is changed to see what hangs on it. */
-const NUDGE = 0.92;
+/** How much a lamp or a layer is changed to see what hangs on it: far enough to stand out of a quick simulation's noise. */
+const NUDGE = 0.75;
+/** What hangs on a cause less than this hangs on it by noise. */
+const LEAST_EXPONENT = 0.03;
 
 /** Light at places of a plane, by what the shelf says. */
 function lightAt(
@@ -90,6 +93,13 @@ interface Forecast {
   exponents: Record<string, number>[];
 }
 
+/** The light as it stands: what its fill mode chose by the shelf's word stays chosen when a lamp turns out weaker. */
+function asBuilt(document: Production, build: Build): Build {
+  const found = new Derivations().resolve(document, build);
+  if (!found) return build;
+  return { ...build, parameters: countedNotSolved(found.parameters as Build['parameters']) };
+}
+
 /** What a build gives at some places, and how that hangs on its lamps and layers: the room is simulated with each changed a little. */
 function forecastOf(
   document: Production,
@@ -98,9 +108,10 @@ function forecastOf(
   points: readonly Pick<MeterPoint, 'xM' | 'yM'>[],
 ): Forecast | null {
   const plain = { ...document, calibration: null };
-  const lx = lightAt(plain, build, distanceM, points);
+  const built = asBuilt(plain, build);
+  const lx = lightAt(plain, built, distanceM, points);
   if (!lx) return null;
-  const { units, layers } = hangsOn(document, build);
+  const { units, layers } = hangsOn(document, built);
   const exponents = lx.map((): Record<string, number> => ({}));
   const keys = [
     ...(units.length > 1 ? units.map(({ id }) => fluxKey(id)) : []),
@@ -109,10 +120,14 @@ function forecastOf(
   // One kind of lamp alone: all light is its light.
   if (units.length === 1) for (const each of exponents) each[fluxKey(units[0]!.id)] = 1;
   for (const key of keys) {
-    const other = lightAt(nudged(plain, key, NUDGE), build, distanceM, points);
-    other?.forEach((value, k) => {
-      const exponent = Math.log(value / lx[k]!) / Math.log(NUDGE);
-      if (Number.isFinite(exponent) && Math.abs(exponent) > 0.02)
+    const other = lightAt(nudged(plain, key, NUDGE), built, distanceM, points);
+    if (!other) continue;
+    const found = other.map((value, k) => Math.log(value / lx[k]!) / Math.log(NUDGE));
+    // A layer changes how much comes out, hardly where it goes: the mean over places has less of the simulation's noise.
+    const mean = found.reduce((sum, exponent) => sum + exponent, 0) / found.length;
+    found.forEach((own, k) => {
+      const exponent = key.startsWith('flux') ? own : mean;
+      if (Number.isFinite(exponent) && Math.abs(exponent) > LEAST_EXPONENT)
         exponents[k]![key] = Number(exponent.toFixed(4));
     });
   }

@@ -7,6 +7,7 @@ import type { Part } from '@/core/materials/part';
 import { threeFigures } from '@/core/quantity';
 import { useProduction } from '../store/context';
 import { useEdits } from '../store/useEdits';
+import { Beside } from './Beside';
 import { Cautions } from './Cautions';
 import { Deviation } from './Deviation';
 import { PasteReadings } from './PasteReadings';
@@ -72,6 +73,7 @@ export function LayerSheet({ session, meter }: { session: Session; meter: Meter 
       <div className="min-h-0 space-y-3 overflow-y-auto max-lg:overflow-visible">
         {place && <Cautions about="layer" />}
         <LayerFigures session={session} part={part} said={said} />
+        <Beside session={session} />
         <ReadingList session={session} meter={meter} />
         {session.closedAt === null && <PasteReadings session={session} meter={meter} />}
       </div>

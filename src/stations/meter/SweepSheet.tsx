@@ -17,6 +17,7 @@ import { PolarPlot, type PolarLine } from '@/ui/drawing/PolarPlot';
 import { useProduction } from '../store/context';
 import { placeText } from './placeText';
 import { ReadingList } from './ReadingList';
+import { Beside } from './Beside';
 import { Cautions } from './Cautions';
 import { PasteReadings } from './PasteReadings';
 import { ReadIn } from './ReadIn';
@@ -120,6 +121,7 @@ export function SweepSheet({ session, meter }: { session: Session; meter: Meter 
       <div className="min-h-0 space-y-3 overflow-y-auto max-lg:overflow-visible">
         {session.closedAt === null && <Cautions about={said && !said.hot ? 'led' : 'filament'} />}
         <SweepFigures session={session} worked={worked} said={said} unit={unit} />
+        <Beside session={session} />
         <ReadingList session={session} meter={meter} />
         {session.closedAt === null && <PasteReadings session={session} meter={meter} />}
       </div>

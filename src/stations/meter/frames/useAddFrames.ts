@@ -64,8 +64,8 @@ export function useAddFrames(session: Session, meter: Meter) {
     if (taken instanceof Error) return setWrong(taken.message);
     if (!taken.ok) return setWrong(taken.problems[0]!.message);
     const files = taken.value.map(({ file, exposure }, k) => {
-      const name = k === 0 ? 'simulated, steady.png' : 'simulated, on a dimmer.png';
-      const made = new File([file], name, { type: 'image/png' });
+      const name = k === 0 ? 'simulated, steady.jpg' : 'simulated, on a dimmer.jpg';
+      const made = new File([file], name, { type: 'image/jpeg' });
       simulated.set(made, { ...exposure, camera: 'Simulated camera', simulated: true });
       return made;
     });
