@@ -5,6 +5,8 @@ import { rungsOf } from '@/core/evaluate/testing';
 import { FORMS } from '@/core/forms';
 import { ROLES } from '@/core/materials/part';
 import { CATEGORIES } from '@/core/units/unit';
+import { calibrateProduction } from '@/core/evaluate/calibration';
+import { CALIBRATION, TAUGHT_BY } from './calibration';
 import { nightFerry, typicalStock } from './nightFerry';
 
 const demo = nightFerry();
@@ -45,6 +47,26 @@ describe('what the demo is for', () => {
     if (id === 'stamp-ring') expect(light.value).toBeNull();
     else expect(light.value).toBeGreaterThan(0);
   });
+});
+
+test('what its readings teach is what its forecasts follow', () => {
+  const sessions = demo.sessions.filter(({ id }) => TAUGHT_BY.includes(id));
+  expect(sessions).toHaveLength(TAUGHT_BY.length);
+  const found = calibrateProduction({ ...demo, sessions, calibration: null }, true);
+  expect(found.calibration).toMatchObject({ readings: CALIBRATION.readings, simulated: true });
+  expect(found.outliers).toEqual([]);
+  CALIBRATION.causes.forEach((cause, k) => {
+    const again = found.calibration!.causes[k]!;
+    expect([again.kind, again.id]).toEqual([cause.kind, cause.id]);
+    expect(again.factor).toBeCloseTo(cause.factor, 2);
+    expect(again.deviation).toBeCloseTo(cause.deviation, 2);
+  });
+  // The light that was invented there: panels of 0.83, nylon of 0.66 instead of 0.7.
+  const [panel, nylon] = found.causes;
+  expect(Math.abs(Math.log(panel!.factor / 0.83))).toBeLessThan(2 * panel!.deviation);
+  expect(Math.abs(Math.log(nylon!.factor / (0.66 / 0.7)))).toBeLessThan(2 * nylon!.deviation);
+  const [booth] = found.builds.filter(({ id }) => id === 'booth-stack');
+  expect(booth!.correctedShare).toBeLessThan(booth!.predictedShare / 2);
 });
 
 test('a new production starts with the same shelf, nothing of it on hand', () => {

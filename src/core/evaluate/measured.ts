@@ -1,5 +1,6 @@
 import { shotOf } from '../document/blank';
 import type { Build, Production } from '../document/production';
+import type { Shot } from '../location/shot';
 import type { Session } from '../meter/session';
 import { electricOf, inOrder, isSimulated, pointsOf } from '../meter/working';
 import type { RungId } from './readout';
@@ -18,6 +19,8 @@ export interface Measured {
 const ON_AXIS_M = 0.05;
 /** A distance this near the shot's is the shot's. */
 const SAME_DISTANCE = 0.03;
+/** Places that reach as far as the shot covers, nearly, tell its evenness. */
+const SAME_SIZE = 0.25;
 /** Light that a camera read off a card, where nobody says better [docs/model/frames.md]. */
 const CARD_SHARE = 0.15;
 /** Fewer places tell no evenness. */
@@ -25,15 +28,24 @@ const LEAST_PLACES = 4;
 
 type Found = Partial<Record<RungId, Omit<Measured, 'simulated' | 'session'>>>;
 
-function ofPlane(session: Session, distanceM: number): Found {
+/** How far places reach across and up. */
+const spanOf = (values: readonly number[]): number => Math.max(...values) - Math.min(...values);
+const alike = (a: number, b: number, share: number): boolean => Math.abs(a / b - 1) <= share;
+
+function ofPlane(session: Session, shot: Shot): Found {
   const result = pointsOf(session);
-  if (!result || Math.abs(session.distanceM / distanceM - 1) > SAME_DISTANCE) return {};
+  if (!result || !alike(session.distanceM, shot.distanceM, SAME_DISTANCE)) return {};
+  const places = result.points.map(({ point }) => point);
+  const covers =
+    places.length >= LEAST_PLACES &&
+    alike(spanOf(places.map(({ xM }) => xM)), shot.coverageWidthM, SAME_SIZE) &&
+    alike(spanOf(places.map(({ yM }) => yM)), shot.coverageHeightM, SAME_SIZE);
   const subject = result.points.find(
     ({ point, lx }) => Math.hypot(point.xM, point.yM) < ON_AXIS_M && lx > 0,
   );
   return {
     ...(subject && { light: { value: subject.lx, share: subject.share } }),
-    ...(result.points.length >= LEAST_PLACES && {
+    ...(covers && {
       evenness: { value: result.plusMinusStops, share: result.share },
     }),
   };
@@ -64,7 +76,7 @@ function atThePlug(session: Session): Found {
     : {};
 }
 
-const READ: Partial<Record<Session['kind'], (session: Session, distanceM: number) => Found>> = {
+const READ: Partial<Record<Session['kind'], (session: Session, shot: Shot) => Found>> = {
   points: ofPlane,
   frames: ofCard,
   electric: atThePlug,
@@ -72,11 +84,11 @@ const READ: Partial<Record<Session['kind'], (session: Session, distanceM: number
 
 /** What was metered of a build, by rung. A meter that is there counts before one that is not. */
 export function measuredOf(document: Production, build: Build): Partial<Record<RungId, Measured>> {
-  const { distanceM } = shotOf(document, build);
+  const shot = shotOf(document, build);
   const own = document.sessions.filter(({ buildId }) => buildId === build.id);
   const inTurn = [...own.filter(isSimulated), ...own.filter((session) => !isSimulated(session))];
   return inTurn.reduce<Partial<Record<RungId, Measured>>>((all, session) => {
-    const found = READ[session.kind]?.(session, distanceM) ?? {};
+    const found = READ[session.kind]?.(session, shot) ?? {};
     const told = Object.fromEntries(
       Object.entries(found).map(([rung, each]) => [
         rung,

@@ -68,11 +68,7 @@ function laid(
   keys: readonly string[],
   priors: readonly number[],
 ): Laid {
-  const rows = new Matrix(
-    readings.length
-      ? readings.map(({ exponents }) => keys.map((key) => exponents[key] ?? 0))
-      : [keys.map(() => 0)],
-  );
+  const rows = new Matrix(readings.map(({ exponents }) => keys.map((key) => exponents[key] ?? 0)));
   const weights = readings.map(({ deviation }) => 1 / deviation ** 2);
   const normal = Matrix.diag(priors.map((prior) => 1 / prior ** 2));
   const goal = new Array<number>(keys.length).fill(0);
@@ -109,6 +105,8 @@ function offBy(readings: readonly Compared[], { solution, covariance, rows }: La
  * says of it. What a session's meter is wrong by all the while is a cause of its own, and no one's lesson.
  */
 export function solveCauses(all: readonly Compared[], suspects: readonly Suspect[]): Solved {
+  if (all.length === 0)
+    return { causes: [], outliers: [], together: [], covariance: [], readings: 0 };
   const sessions = [...new Set(all.map(({ sessionId }) => sessionId))];
   const sharedOf = (id: string) =>
     Math.max(1e-4, ...all.filter(({ sessionId }) => sessionId === id).map(({ shared }) => shared));

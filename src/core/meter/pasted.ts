@@ -43,7 +43,10 @@ const unitIn = (heading: string): string => {
 
 /** What the columns are called; without a line of names the first is the angle and the last the light. */
 function columnsOf(first: readonly string[]): { columns: Columns; named: boolean } {
-  const named = first.every((cell) => numberOf(cell) === null && !isRoom(cell));
+  const named = first.every(
+    (cell) =>
+      numberOf(cell) === null && !isRoom(cell) && !parseQuantity(cell, 'illuminance', 'lx').ok,
+  );
   const find = (words: RegExp) => first.findIndex((cell) => words.test(cell));
   const lux = named ? find(/lux|lx|fc|candle|light|reading|value/i) : -1;
   const angle = named ? find(/angle|°|deg|theta/i) : -1;
@@ -93,9 +96,12 @@ function turnOf(cells: readonly string[]): Place | string {
 /** A line of a session that is no sweep: the place in words, the light last, or where its heading says. */
 function placedRow(
   row: readonly string[],
-  { lux, unit }: Columns,
+  { lux: named, unit }: Columns,
   session: Pick<Session, 'kind' | 'points'>,
+  hasNames: boolean,
 ): PastedReading | string {
+  // Without a line of names the light stands last, in lines of a name and of two numbers alike.
+  const lux = hasNames ? named : row.findLastIndex((cell) => cell.trim() !== '');
   const light = row[lux] ?? '';
   const read = parseQuantity(light, 'illuminance', unit);
   if (light.trim() === '' || !read.ok) return `“${light}” is no light: write 120 lx`;
@@ -154,7 +160,8 @@ export function pastedReadings(
   const { columns, named } = columnsOf(first.cells);
   const found = (named ? lines.slice(1) : lines).map(({ cells, line }) => ({
     line,
-    read: session.kind === 'sweep' ? rowOf(cells, columns) : placedRow(cells, columns, session),
+    read:
+      session.kind === 'sweep' ? rowOf(cells, columns) : placedRow(cells, columns, session, named),
   }));
   const wrong = found.flatMap(({ line, read }) =>
     typeof read === 'string'

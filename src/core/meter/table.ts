@@ -30,12 +30,13 @@ function cellsOf(place: Place): [kind: string, name: string, a: string, b: strin
     case 'card':
       return ['card', place.frame, '', ''];
     default:
-      return [place.kind, '', '', ''];
+      // Where a sweep's angle stands, the room is told too: so it is read again.
+      return [place.kind, '', '', place.kind];
   }
 }
 
 const HEADINGS: Record<Session['kind'], readonly [string, string]> = {
-  sweep: ['plane (deg)', 'angle (deg)'],
+  sweep: ['plane', 'angle (deg)'],
   points: ['x (m)', 'y (m)'],
   layer: ['', ''],
   frames: ['', ''],

@@ -8,7 +8,7 @@ import { useDevice } from '@/ui/device';
 import { Explained } from '@/ui/Explained';
 import { SeverityMark, severityWord } from '@/ui/Severity';
 import { useProduction } from '../store/context';
-import { MarksLine } from './MarksLine';
+import { MarksLine, marksText } from './MarksLine';
 import { shown, shownReadout, type Writing } from './showReadout';
 import { useRungMarks, type RungMarks } from './useRungMarks';
 import { useWorkplace } from './useWorkplace';
@@ -96,14 +96,17 @@ const Rung = memo(function Rung({ readout, marks, writing, onOpen }: RungProps) 
             </span>
           )}
           {readout.marginStops !== undefined && <Notch stops={readout.marginStops} />}
+          {marks && <MarksLine readout={readout} marks={marks} />}
         </span>
         <span className="line-clamp-1 text-[12.5px] leading-tight text-ink-soft max-md:hidden">
+          {/* What a meter said comes first: a line holds no more. */}
+          {marks &&
+            `${marks.corrected ? 'corrected · ' : ''}${marksText(readout, marks, writing)} · `}
           {words}
           {target &&
             id === 'light' &&
             ` · target ${showText(shown(target.value, target.dimension, writing))}`}
         </span>
-        {marks && <MarksLine readout={readout} marks={marks} writing={writing} />}
         <span className="sr-only">{severityWord(state)}. Opens the working.</span>
       </button>
     </Explained>

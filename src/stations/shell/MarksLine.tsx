@@ -32,36 +32,40 @@ function Bar({
   );
 }
 
-/** Up to three marks under a rung's figure: what the shelf says, what readings made of it, what a meter said. */
+/** What the marks say, in words. */
+export function marksText(
+  { dimension }: Pick<Readout, 'dimension'>,
+  { predicted, measured }: RungMarks,
+  writing: Writing,
+): string {
+  const text = (figure: number) => showText(shown(figure, dimension, writing));
+  return [
+    predicted && `shelf ${text(predicted.value)}`,
+    measured && `${measured.simulated ? 'simulated meter' : 'metered'} ${text(measured.value)}`,
+  ]
+    .filter(Boolean)
+    .join(' · ');
+}
+
+/** Up to three marks beside a rung's figure: what the shelf says, what readings made of it, what a meter said. */
 export function MarksLine({
-  readout,
-  marks: { predicted, measured, share, corrected },
-  writing,
+  readout: { id, value, dimension },
+  marks: { predicted, measured, share },
 }: {
   readout: Readout;
   marks: RungMarks;
-  writing: Writing;
 }) {
-  const { value, dimension } = readout;
-  if (value === null || value <= 0) return null;
-  const text = (figure: number) => showText(shown(figure, dimension, writing));
   // Stops are a difference already: a meter's stand beside them in words alone.
-  const drawn = dimension !== 'stops';
-  const words = [
-    predicted && `shelf ${text(predicted.value)}`,
-    corrected && 'corrected by readings',
-    measured && `${measured.simulated ? 'simulated meter' : 'metered'} ${text(measured.value)}`,
-  ].filter(Boolean);
+  const drawn = value !== null && value > 0 && dimension !== 'stops';
   return (
     <span
-      className="flex items-center gap-2 text-[12.5px] leading-tight text-ink-soft max-md:hidden"
-      data-marks-of={readout.id}
+      className="ml-auto max-md:hidden"
+      data-marks-of={id}
       data-measured={measured ? measured.value.toFixed(3) : undefined}
       data-predicted={predicted ? predicted.value.toFixed(3) : undefined}
     >
-      <span className="min-w-0 flex-1 truncate">{words.join(' · ')}</span>
       {drawn && (
-        <svg viewBox={`0 0 ${WIDE} 18`} width={WIDE} height="18" className="shrink-0" aria-hidden>
+        <svg viewBox={`0 0 ${WIDE} 18`} width={WIDE} height="18" aria-hidden>
           <path d={`M4 9 H${WIDE - 4}`} stroke="var(--line-strong)" />
           {predicted && (
             <>
