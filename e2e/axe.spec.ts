@@ -1,5 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, STATIONS, test, visit, type Page, visitList } from './bench';
+import { begin, putFrames, still } from './metering';
 
 /**
  * Looks at what stands on the page now; `where` names it when something is found. A panel or a sheet is
@@ -113,6 +114,48 @@ const WALKS: Record<string, (page: Page, ferry: string, seen: Look) => Promise<v
     await page.getByRole('button', { name: 'How it is metered' }).click();
     await seen('how it is metered', 'section[data-session]');
     await seen('sessions', 'aside[aria-label=Metering]');
+  },
+  'Meter: a plane, volts, warmth, a spectrum, and what readings teach': async (
+    page,
+    ferry,
+    seen,
+  ) => {
+    await visit(page, `/p/${ferry}/meter`);
+    const sheet = 'section[data-session]';
+    await page.getByRole('button', { name: /^Booth stack through nylon/ }).click();
+    await expect(page.locator('[data-mean]')).toBeVisible();
+    await seen('a plane', sheet);
+    for (const [kind, name] of [
+      ['points', 'Clerk ring'],
+      ['electric', 'Clerk ring'],
+      ['warm', 'Clerk ring'],
+      ['spectrum', 'Market-stall globe 9 W “100 W equivalent”'],
+    ] as const) {
+      await begin(page, kind, name);
+      await seen(kind, sheet);
+    }
+    await page.getByRole('button', { name: 'Calibrate', exact: true }).click();
+    await expect(page.locator('[data-calibrate=done]')).toBeVisible({ timeout: 90_000 });
+    await page.getByLabel(/^Learn from simulated/).setChecked(true);
+    await expect(page.locator('[data-cause]').first()).toBeVisible({ timeout: 90_000 });
+    await seen('what readings teach', 'section[data-calibrate]');
+  },
+  'Meter: frames, their boxes and the camera': async (page, ferry, seen) => {
+    await visit(page, `/p/${ferry}/meter`);
+    await begin(page, 'frames', 'Clerk ring');
+    const sheet = 'section[data-session]';
+    await seen('no frames yet', sheet);
+    const files = [
+      { name: 'a.png', buffer: await still(page) },
+      { name: 'b.png', buffer: await still(page, { gain: 0.8 }) },
+    ];
+    await putFrames(page, files, 2);
+    await page.getByRole('button', { name: 'Put it in the middle' }).click();
+    await expect(page.locator('[data-compared=yes]')).toBeVisible();
+    for (const panel of ['Compared', 'Boxes', 'Bands', 'Camera', 'Frames']) {
+      await page.getByRole('tab', { name: panel, exact: true }).click();
+      await seen(panel, sheet);
+    }
   },
   'the shelf': async (page, ferry, seen) => {
     await visit(page, `/p/${ferry}/shelf?build=clerk-ring`);

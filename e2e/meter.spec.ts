@@ -1,16 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { expect, kept, put, reload, stored, test, visit, type Page } from './bench';
+import { begin } from './metering';
 
 const swept = (page: Page) => page.locator('[data-swept=yes]');
 const next = (page: Page, words: string) => page.locator(`[data-next="${words}"]`);
-
-async function begin(page: Page, kind: 'sweep' | 'layer', name: string) {
-  const aside = page.getByRole('complementary', { name: 'Metering' });
-  await aside.getByLabel('Meter').selectOption(kind);
-  await aside.getByLabel('Of').selectOption({ label: name });
-  await aside.getByRole('button', { name: 'Begin' }).click();
-  await expect(page.locator(`[data-session=${kind}]`)).toBeVisible();
-}
 
 /** Types what the meter shows where it is asked for. */
 async function read(page: Page, place: string, lux: string) {

@@ -72,7 +72,9 @@ export default function FramesSheet({ session, meter }: { session: Session; mete
   const [from, setFrom] = useState(0.5);
   const [turn, setTurn] = useState(false);
   const [tool, setTool] = useState<Tool>('grey');
-  const [panel, setPanel] = useState<(typeof PANELS)[number][0]>('compared');
+  const [panel, setPanel] = useState<(typeof PANELS)[number][0]>(
+    scenes.length > 0 ? 'compared' : 'frames',
+  );
   const locked = session.closedAt !== null;
   const set = (label: string, recipe: Parameters<Meter['frames']>[2]) =>
     void meter.frames(session, label, recipe);
@@ -203,11 +205,11 @@ export default function FramesSheet({ session, meter }: { session: Session; mete
           <Sheets
             label="What the frames say"
             sheets={PANELS}
-            open={scenes.length === 0 && panel === 'compared' ? 'frames' : panel}
+            open={panel}
             onOpen={setPanel}
             className="relative min-h-0 flex-1 overflow-y-auto py-3"
           >
-            {panel === 'frames' || (panel === 'compared' && scenes.length === 0) ? (
+            {panel === 'frames' ? (
               <FrameList
                 session={session}
                 meter={meter}

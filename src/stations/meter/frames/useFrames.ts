@@ -70,7 +70,10 @@ export function useFrames(frames: Frames, keys: readonly string[]): SeenFrame[] 
     for (const { key, picture } of wanted) {
       if (!picture) continue;
       const tell = (value: Result<ReadFrame> | number) => {
-        if (here) setRead((before) => new Map(before).set(key, value));
+        // How far it is comes by another way than what it is, and sometimes later.
+        const late = (before: ReadonlyMap<string, unknown>) =>
+          typeof value === 'number' && typeof before.get(key) === 'object';
+        if (here) setRead((before) => (late(before) ? before : new Map(before).set(key, value)));
       };
       reading(picture, curve, tell).then(tell, (error: Error) =>
         tell({ ok: false, problems: [{ code: 'lost', path: '', message: error.message }] }),
