@@ -2,6 +2,7 @@ import { spawn } from 'node:child_process';
 import type { Browser, BrowserContextOptions, Page } from '@playwright/test';
 import type { Note } from './benchLight';
 import { benchMake } from './benchMake';
+import { benchFrames, benchReadings } from './benchMeter';
 import { pageWeight } from './pageWeight';
 import { quantile } from './quantile';
 
@@ -24,6 +25,8 @@ export async function benchPages(
     await context.close();
   }
   await benchMake(browser, options, note);
+  benchReadings(note);
+  await benchFrames(browser, options, note);
   for (const loaded of [false, true]) {
     const other = loaded ? spawn(process.execPath, ['-e', 'for (;;);']) : null;
     const context = await browser.newContext(options);

@@ -1,5 +1,5 @@
 import { nightFerry } from '@/demo/nightFerry';
-import { DEMO_PHOTOGRAPHS } from '@/demo/photographs';
+import { DEMO_FRAMES, DEMO_PHOTOGRAPHS } from '@/demo/photographs';
 import { MOST_MEDIA_BYTES, type Picture } from '@/core/document/picture';
 import type { Production } from '@/core/document/production';
 import { readProductionZip } from '@/workers/productionZip';
@@ -157,14 +157,17 @@ test('out as a zip and in again, picture and all', async () => {
 
 test('the demo’s photographs are kept, small, and stand at steps that were done', async () => {
   const pictures = await keepDemoPhotographs(store);
-  expect(pictures).toHaveLength(DEMO_PHOTOGRAPHS.length);
-  const { makings } = nightFerry();
-  for (const { media, sizeBytes, buildId, stepId, caption } of pictures) {
+  expect(pictures).toHaveLength(DEMO_PHOTOGRAPHS.length + DEMO_FRAMES.length);
+  const { makings, sessions } = nightFerry();
+  const frames = sessions.flatMap((session) => Object.values(session.frames.shots));
+  for (const { id, media, sizeBytes, buildId, stepId, caption } of pictures) {
     expect(sha256(await whole(store.read(media)))).toBe(media);
     // A demo comes with the application: its pictures weigh little.
     expect(sizeBytes).toBeLessThan(120_000);
-    const making = makings.find((each) => each.buildId === buildId)!;
-    expect(Object.keys(making.ticks)).toContain(stepId);
     expect(caption).toContain('Drawn, not photographed');
+    // A photograph stands at a step that was done, a frame in a session of the camera.
+    const making = makings.find((each) => each.buildId === buildId);
+    if (making) expect(Object.keys(making.ticks)).toContain(stepId);
+    else expect(frames.map(({ pictureId }) => pictureId)).toContain(id);
   }
 });
