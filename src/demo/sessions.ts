@@ -123,8 +123,8 @@ const FRAMES: Session = blank({
     ),
     boxes: {
       card: { what: 'grey', x: 0.08, y: 0.74, w: 0.16, h: 0.16 },
-      cheek: { what: 'skin', x: 0.56, y: 0.5, w: 0.06, h: 0.08 },
-      shade: { what: 'shadow', x: 0.38, y: 0.5, w: 0.06, h: 0.08 },
+      cheek: { what: 'skin', x: 0.59, y: 0.42, w: 0.06, h: 0.08 },
+      shade: { what: 'shadow', x: 0.35, y: 0.42, w: 0.06, h: 0.08 },
       wall: { what: 'background', x: 0.04, y: 0.05, w: 0.24, h: 0.5 },
     },
     camera: { ...blankFrames().camera, balanceK: 4000, readOutS: 0.02 },

@@ -99,7 +99,7 @@ export async function readFrame(
   try {
     if (bitmap.width * bitmap.height > MOST_PIXELS)
       return tooLarge(name, bitmap.width, bitmap.height);
-    const data = readBitmap(bitmap, linearTable(curve), onProgress);
+    const data = readBitmap(bitmap, linearTable(curve), turned, onProgress);
     const scale = Math.min(1, PREVIEW_EDGE / Math.max(bitmap.width, bitmap.height));
     const preview = await createImageBitmap(bitmap, {
       resizeWidth: Math.max(1, Math.round(bitmap.width * scale)),
@@ -124,10 +124,11 @@ export async function readFrame(
 function readBitmap(
   bitmap: ImageBitmap,
   table: Float32Array,
+  turned: boolean,
   onProgress: (share: number) => void,
 ): FrameData {
   const { width, height } = bitmap;
-  const reader = new FrameReader(width, height, table);
+  const reader = new FrameReader(width, height, table, turned);
   const canvas = new OffscreenCanvas(width, Math.min(STRIP, height));
   const context = canvas.getContext('2d', { willReadFrequently: true })!;
   for (let y = 0; y < height; y += STRIP) {

@@ -32,6 +32,7 @@ const hand = {
   cover: lazily('cover'),
   variants: lazily('variants'),
   picture: lazily('picture'),
+  awake: lazily('awake'),
   fileExposure: lazily('fileExposure'),
   frame: lazily('frame'),
   calibration: lazily('calibration'),

@@ -119,6 +119,8 @@ export const questions = {
   layers: (document: Production, buildId: string, run: Run) => layerLadder(document, buildId, run),
   /** A photograph's hash and kind by its content, and a small copy of it. */
   picture: (file: File) => preparePicture(file),
+  /** Nothing but that all of this is here. */
+  awake: () => true,
   fileExposure: async (file: Blob) => fileExposure(await file.arrayBuffer()),
   /** A picture as light. @param curve  of its camera; null for sRGB */
   frame: async (

@@ -51,12 +51,13 @@ export function compareFrames(
 function mapped(frame: FrameData, columns: number, rows: number): Float32Array {
   const sums = new Float32Array(columns * rows);
   const counts = new Uint32Array(columns * rows);
+  const across = Uint32Array.from({ length: frame.columns }, (_, column) =>
+    Math.floor((column * columns) / frame.columns),
+  );
   for (let row = 0; row < frame.rows; row++)
     for (let column = 0; column < frame.columns; column++) {
       const from = row * frame.columns + column;
-      const to =
-        Math.floor((row * rows) / frame.rows) * columns +
-        Math.floor((column * columns) / frame.columns);
+      const to = Math.floor((row * rows) / frame.rows) * columns + across[column]!;
       sums[to]! += frame.clipped[from]! > 0 ? NaN : lightAt(frame, from);
       counts[to]!++;
     }

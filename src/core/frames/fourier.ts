@@ -36,9 +36,9 @@ export function transformSquareInPlace(square: Complex, size: number, back: bool
       : plan.transform(done as unknown as number[], line as unknown as number[]);
   for (let row = 0; row < size; row++) {
     const at = 2 * row * size;
-    line.set(square.subarray(at, at + 2 * size));
+    for (let k = 0; k < 2 * size; k++) line[k] = square[at + k]!;
     turn();
-    square.set(done, at);
+    for (let k = 0; k < 2 * size; k++) square[at + k] = done[k]!;
   }
   for (let column = 0; column < size; column++) {
     for (let row = 0; row < size; row++) {

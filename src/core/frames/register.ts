@@ -3,7 +3,7 @@ import { transformSquareInPlace } from './fourier';
 import { lightAt, type FrameData } from './frame';
 
 // Bound by name: where globals are guarded a look-up of `Math` costs more than what it does.
-const { abs, atan2, cos, exp, floor, hypot, log, max, min, round } = Math;
+const { abs, atan2, cos, exp, floor, hypot, log, max, min, PI, round, sqrt } = Math;
 
 /** How a second picture lies over a first. */
 export interface Registration {
@@ -30,39 +30,51 @@ const [LEAST_FOUND, MOST_MISS] = [4, 1.5];
 /** Light on a square, in logarithms, so that another exposure changes nothing but their mean. */
 function square(frame: FrameData): Float64Array {
   const { columns, rows } = frame;
+  const light = new Float64Array(columns * rows);
+  for (let at = 0; at < light.length; at++) light[at] = lightAt(frame, at);
   const values = new Float64Array(EDGE * EDGE);
-  for (let y = 0; y < EDGE; y++)
+  for (let y = 0; y < EDGE; y++) {
+    const cy = max(0, ((y + 0.5) * rows) / EDGE - 0.5);
+    const up = floor(cy) * columns;
+    const low = min(rows - 1, floor(cy) + 1) * columns;
+    const fy = cy - floor(cy);
     for (let x = 0; x < EDGE; x++) {
-      const [cx, cy] = [((x + 0.5) * columns) / EDGE - 0.5, ((y + 0.5) * rows) / EDGE - 0.5];
-      const [left, up] = [max(0, floor(cx)), max(0, floor(cy))];
-      const [right, low] = [min(columns - 1, left + 1), min(rows - 1, up + 1)];
-      const [fx, fy] = [max(0, cx - left), max(0, cy - up)];
-      const at = (column: number, row: number) => lightAt(frame, row * columns + column);
-      const light =
-        (at(left, up) * (1 - fx) + at(right, up) * fx) * (1 - fy) +
-        (at(left, low) * (1 - fx) + at(right, low) * fx) * fy;
-      values[y * EDGE + x] = log(max(light, 1e-4));
+      const cx = max(0, ((x + 0.5) * columns) / EDGE - 0.5);
+      const left = floor(cx);
+      const right = min(columns - 1, left + 1);
+      const fx = cx - left;
+      const upper = light[up + left]! * (1 - fx) + light[up + right]! * fx;
+      const lower = light[low + left]! * (1 - fx) + light[low + right]! * fx;
+      values[y * EDGE + x] = log(max(upper * (1 - fy) + lower * fy, 1e-4));
     }
+  }
   return values;
 }
+
+/** Ends laid down (Hann), so that an edge is no wave. */
+const hann = (size: number): Float64Array =>
+  Float64Array.from({ length: size }, (_, k) => 0.5 - 0.5 * cos((2 * PI * (k + 0.5)) / size));
+const WINDOWS = { [EDGE]: hann(EDGE), [PART]: hann(PART) };
 
 /** A part about a place, its mean taken out and its ends laid down; places beyond the edge repeat it. */
 function part(values: Float64Array, cx: number, cy: number, size: number): Float64Array {
   const out = new Float64Array(2 * size * size);
-  const inside = (v: number) => min(EDGE - 1, max(0, round(v)));
+  const window = WINDOWS[size]!;
+  const [left, top] = [round(cx - size / 2), round(cy - size / 2)];
   let mean = 0;
-  for (let y = 0; y < size; y++)
+  for (let y = 0; y < size; y++) {
+    const row = min(EDGE - 1, max(0, top + y)) * EDGE;
     for (let x = 0; x < size; x++) {
-      const value = values[inside(cy + y - size / 2) * EDGE + inside(cx + x - size / 2)]!;
+      const value = values[row + min(EDGE - 1, max(0, left + x))]!;
       out[2 * (y * size + x)] = value;
       mean += value;
     }
+  }
   mean /= size * size;
-  const hann = (k: number) => 0.5 - 0.5 * cos((2 * Math.PI * (k + 0.5)) / size);
   for (let y = 0; y < size; y++)
     for (let x = 0; x < size; x++) {
       const at = 2 * (y * size + x);
-      out[at] = (out[at]! - mean) * hann(x) * hann(y);
+      out[at] = (out[at]! - mean) * window[x]! * window[y]!;
     }
   return out;
 }
@@ -77,14 +89,18 @@ interface Found {
 function correlated(a: Float64Array, b: Float64Array, size: number): Found {
   transformSquareInPlace(a, size, false);
   transformSquareInPlace(b, size, false);
-  for (let k = 0; k < a.length; k += 2) {
-    const [re, im] = [a[k]! * b[k]! + a[k + 1]! * b[k + 1]!, a[k]! * b[k + 1]! - a[k + 1]! * b[k]!];
-    // The finest waves are noise and the file's own blocks: they count less.
-    const [fx, fy] = [(k / 2) % size, floor(k / 2 / size)];
-    const fine = hypot(min(fx, size - fx), min(fy, size - fy)) / (size / 2);
-    const weight = exp(-4 * fine * fine) / (hypot(re, im) + 1e-9);
-    a[k] = re * weight;
-    a[k + 1] = im * weight;
+  for (let y = 0, k = 0; y < size; y++) {
+    const fy = min(y, size - y);
+    for (let x = 0; x < size; x++, k += 2) {
+      const re = a[k]! * b[k]! + a[k + 1]! * b[k + 1]!;
+      const im = a[k]! * b[k + 1]! - a[k + 1]! * b[k]!;
+      // The finest waves are noise and the file's own blocks: they count less.
+      const fx = min(x, size - x);
+      const fine = (4 * (fx * fx + fy * fy)) / (size * size);
+      const weight = exp(-4 * fine) / (sqrt(re * re + im * im) + 1e-9);
+      a[k] = re * weight;
+      a[k + 1] = im * weight;
+    }
   }
   transformSquareInPlace(a, size, true);
   let [best, sum] = [0, 0];

@@ -19,6 +19,9 @@ export function linearTable(curve: readonly number[] | null): Float32Array {
   return Float32Array.from(curve, (ln) => MID_LINEAR * Math.exp(ln - mid));
 }
 
-/** Luminance of linear sRGB [std: IEC 61966-2-1]. */
+/** What red, green and blue count for luminance [std: IEC 61966-2-1]. */
+export const LUMA = [0.2126, 0.7152, 0.0722] as const;
+
+/** Luminance of linear sRGB. */
 export const luminanceOf = (r: number, g: number, b: number): number =>
-  0.2126 * r + 0.7152 * g + 0.0722 * b;
+  LUMA[0] * r + LUMA[1] * g + LUMA[2] * b;

@@ -1,7 +1,8 @@
 'use client';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import type { Session, SessionKind } from '@/core/meter/session';
 import { lazyPanel } from '@/ui/lazyPanel';
+import { ask } from '@/workers/pool';
 import { useSession } from '../shell/Workbench';
 import { useProduction } from '../store/context';
 import { BeginSession } from './BeginSession';
@@ -18,10 +19,16 @@ import { useMeter, type Meter } from './useMeter';
 
 const FramesSheet = lazyPanel(() => import('./frames/FramesSheet'));
 
+/** The workers' code is there before the first picture is put in: one question for each of two lanes. */
+function wakeWorkers(): void {
+  for (let lane = 0; lane < 2; lane++) void ask(async (api) => api.awake()).catch(() => {});
+}
+
 /** What lights and layers really do, reading by reading. */
 export function MeterStation() {
   const sessions = useProduction(({ document }) => document.sessions);
   const meter = useMeter();
+  useEffect(wakeWorkers, []);
   const [picked, setPicked] = useState<string | null>(null);
   const [setting, setSetting] = useState(false);
   const [learning, setLearning] = useState(false);
@@ -49,7 +56,10 @@ export function MeterStation() {
             Calibrate
           </button>
         )}
-        <ul className="mt-3 grid gap-2" aria-label="Sessions">
+        <ul
+          className="mt-3 grid gap-2 max-md:max-h-60 max-md:overflow-y-auto"
+          aria-label="Sessions"
+        >
           {sessions.toReversed().map((each) => (
             <SessionCard
               key={each.id}

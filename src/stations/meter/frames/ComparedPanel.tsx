@@ -1,18 +1,18 @@
 import { boxFigures, evennessIn } from '@/core/frames/boxes';
 import { balanceShift } from '@/core/frames/balance';
+import type { Comparison } from '@/core/frames/compare';
 import { shadowEdge } from '@/core/frames/edge';
 import { exposureBetween, settingsApart } from '@/core/frames/exposure';
 import type { Session } from '@/core/meter/session';
 import { show, showText } from '@/core/quantity';
 import { useDevice } from '@/ui/device';
-import type { Compared } from './FramesSheet';
 import type { SeenFrame } from './useFrames';
 
 interface ComparedPanelProps {
   session: Session;
   first: SeenFrame | undefined;
   second: SeenFrame | undefined;
-  compared: Compared | null;
+  compared: Comparison | null;
   /** the two have different shapes */
   apart: boolean;
 }
@@ -95,7 +95,7 @@ const Told = ({
   </p>
 );
 
-function Moved({ compared: { registration } }: { compared: Compared }) {
+function Moved({ compared: { registration } }: { compared: Comparison }) {
   const { verdict, shift, scale, turnDeg } = registration;
   if (verdict === 'same') return <p data-registration="same">The camera stood still.</p>;
   if (verdict === 'other')

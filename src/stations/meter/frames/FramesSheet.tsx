@@ -1,7 +1,7 @@
 'use client';
 import { nanoid } from 'nanoid';
 import { useEffect, useState } from 'react';
-import { compareFrames, sameShape } from '@/core/frames/compare';
+import { sameShape, type Comparison } from '@/core/frames/compare';
 import { exposureBetween } from '@/core/frames/exposure';
 import type { Box, Line } from '@/core/meter/framesRecord';
 import type { Session } from '@/core/meter/session';
@@ -17,7 +17,6 @@ import { BOX_NAMES, FrameView, type Tool } from './FrameView';
 import { HistogramPlot } from './HistogramPlot';
 import { useFrames, type SeenFrame } from './useFrames';
 
-export type Compared = ReturnType<typeof compareFrames>;
 const PANELS = [
   ['compared', 'Compared'],
   ['boxes', 'Boxes'],
@@ -29,15 +28,18 @@ const WAYS = { side: 'Side by side', wipe: 'Wiped', blink: 'In turns', map: 'Dif
 type Way = keyof typeof WAYS;
 
 /** Frames that count, in their order. */
-export const scenesOf = ({ frames }: Session): string[] =>
+const scenesOf = ({ frames }: Session): string[] =>
   Object.entries(frames.shots)
     .filter(([, { role, struck }]) => role === 'scene' && struck === null)
     .toSorted(([, a], [, b]) => a.order - b.order)
     .map(([key]) => key);
 
 /** Registration and the map of differences, worked out off the page once for two frames. */
-function useCompared(first: SeenFrame | undefined, second: SeenFrame | undefined): Compared | null {
-  const [found, setFound] = useState<{ key: string; compared: Compared } | null>(null);
+function useCompared(
+  first: SeenFrame | undefined,
+  second: SeenFrame | undefined,
+): Comparison | null {
+  const [found, setFound] = useState<{ key: string; compared: Comparison } | null>(null);
   const [a, b] = [first?.data ?? null, second?.data ?? null];
   const stops = first && second ? (exposureBetween(first.frame, second.frame) ?? 0) : 0;
   const key = `${first?.key} ${second?.key} ${stops}`;
