@@ -1,4 +1,5 @@
-import { commandSchema } from './edit';
+import { changeRecord, commandSchema, makeBatch, undoCommands, type Change } from './edit';
+import type { Production } from './production';
 import kept from './fixtures/version-7.json';
 import { readDocument } from './read';
 import { sessionSchema } from '../meter/session';
@@ -70,4 +71,25 @@ test.each([
 ])('a reading of %s', (_, place, value, taken) => {
   const whole = { ...session!, readings: { a: { ...reading, place, value } } };
   expect(sessionSchema.safeParse(whole).success).toBe(taken);
+});
+
+test('undo does not reach into a session that was closed', () => {
+  const done = (document: Production, change: Change) => {
+    const made = makeBatch(document, 'b', 'a change', change);
+    if (!made) throw new Error('it changes something');
+    return made;
+  };
+  const reach = changeRecord({ kind: 'session', id: 's1' }, (draft) => {
+    draft.readings.b = { ...draft.readings.a!, value: 7 };
+  });
+  const open = done(read.value, reach);
+  expect(undoCommands(open.document, open.batch).commands).toHaveLength(1);
+  const shut = done(
+    open.document,
+    changeRecord({ kind: 'session', id: 's1' }, (draft) => {
+      draft.closedAt = '2026-03-15T21:00:00Z';
+    }),
+  );
+  for (const { batch } of [open, shut])
+    expect(undoCommands(shut.document, batch)).toEqual({ commands: [], left: 1, closed: true });
 });

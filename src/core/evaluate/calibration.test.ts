@@ -164,6 +164,24 @@ describe('what readings of a light teach', () => {
     expect(asked.calibration).toMatchObject({ simulated: true });
   });
 
+  test('what was metered itself is no suspect, and its own sweep teaches no more', () => {
+    const shelf = {
+      ...demo.shelf,
+      parts: demo.shelf.parts.map((part) =>
+        part.id === layerId
+          ? {
+              ...part,
+              transmittance: 0.527,
+              origins: { ...part.origins, transmittance: 'metered' },
+            }
+          : part,
+      ) as Production['shelf']['parts'],
+    };
+    const found = calibrateProduction({ ...demo, shelf, sessions: [readings] }, false);
+    expect(found.causes.map(({ key }) => key)).toEqual([`flux ${tape!.id}`]);
+    expect(found.together).toEqual([]);
+  });
+
   test('the ladder shows what the meter said of the subject', () => {
     const document = { ...demo, sessions: [readings] };
     const measured = measuredOf(document, build);

@@ -13,6 +13,7 @@ import {
   fluxKey,
   forecastShare,
   hangsOn,
+  keysOf,
   layerKey,
   MODEL_SHARE,
   suspectsOf,
@@ -113,12 +114,12 @@ function forecastOf(
   if (!lx) return null;
   const { units, layers } = hangsOn(document, built);
   const exponents = lx.map((): Record<string, number> => ({}));
-  const keys = [
-    ...(units.length > 1 ? units.map(({ id }) => fluxKey(id)) : []),
-    ...layers.map(({ id }) => layerKey(id)),
-  ];
+  // What was metered itself is taken as it is.
+  const open = suspectsOf(document, keysOf({ units, layers })).map(({ key }) => key);
+  const [alone] = units.length === 1 ? open.filter((key) => key.startsWith('flux')) : [];
+  const keys = open.filter((key) => key !== alone);
   // One kind of lamp alone: all light is its light.
-  if (units.length === 1) for (const each of exponents) each[fluxKey(units[0]!.id)] = 1;
+  if (alone) for (const each of exponents) each[alone] = 1;
   for (const key of keys) {
     const other = lightAt(nudged(plain, key, NUDGE), built, distanceM, points);
     if (!other) continue;
@@ -215,9 +216,11 @@ export function calibrateProduction(
 ): ProductionCalibration {
   const taught = document.sessions.filter((session) => withSimulated || !isSimulated(session));
   const leftOut = document.sessions.length - taught.length;
-  const compared = taught.flatMap((session) => comparedOf(document, session));
-  const keys = new Set(compared.flatMap(({ exponents }) => Object.keys(exponents)));
-  const suspects = suspectsOf(document, keys);
+  const all = taught.flatMap((session) => comparedOf(document, session));
+  const named = new Set(all.flatMap(({ exponents }) => Object.keys(exponents)));
+  const suspects = suspectsOf(document, named);
+  // A reading of what was metered already teaches nothing more.
+  const compared = all.filter(({ exponents }) => suspects.some(({ key }) => key in exponents));
   const solved = solveCauses(compared, suspects);
   return {
     ...solved,
@@ -245,8 +248,8 @@ export function calibrateProduction(
 /** A light whose lamps or layers readings spoke of; empty for any other. */
 function calibratedBuild(document: Production, build: Build, solved: Solved): CalibratedBuild[] {
   const { units, layers } = hangsOn(document, build);
-  const own = [...units.map(({ id }) => fluxKey(id)), ...layers.map(({ id }) => layerKey(id))];
-  if (!solved.causes.some(({ key }) => own.includes(key))) return [];
+  const own = keysOf({ units, layers });
+  if (!solved.causes.some(({ key }) => own.has(key))) return [];
   const shot = document.shots.find(({ id }) => id === build.shotId);
   const forecast = forecastOf(document, build, shot?.distanceM ?? 1, [{ xM: 0, yM: 0 }]);
   const [predictedLx] = forecast?.lx ?? [];
@@ -257,13 +260,11 @@ function calibratedBuild(document: Production, build: Build, solved: Solved): Ca
     predictedLx,
   );
   // Causes nobody metered keep their shelf's word.
-  const others = suspectsOf(document, new Set(own)).flatMap(({ key, prior }) => {
+  const others = suspectsOf(document, own).flatMap(({ key, prior }) => {
     const exponent = exponents![key] ?? 0;
     return solved.causes.some((cause) => cause.key === key) ? [] : [exponent * prior];
   });
-  const priors = suspectsOf(document, new Set(own)).map(
-    ({ key, prior }) => (exponents![key] ?? 0) * prior,
-  );
+  const priors = suspectsOf(document, own).map(({ key, prior }) => (exponents![key] ?? 0) * prior);
   return [
     {
       id: build.id,

@@ -6,7 +6,7 @@ import { ORIGIN_SHARE } from '../meter/said';
 import { combined } from '../meter/uncertainty';
 import type { Origin } from '../origin';
 import type { Unit } from '../units/unit';
-import { layerParameters } from './glow/layers';
+import { layerParameters } from './glow/layerParameters';
 
 export const fluxKey = (id: string) => `flux ${id}`;
 export const layerKey = (id: string) => `transmittance ${id}`;
@@ -28,11 +28,23 @@ export function hangsOn(document: Production, build: Build): { units: Unit[]; la
 const originOf = (record: Unit | Part, field: string): Origin =>
   (record.origins as Record<string, Origin | undefined>)[field] ?? 'typical';
 
-/** Everything that readings may put right, with how sure the shelf is of it. */
-export function suspectsOf({ shelf }: Production, keys: ReadonlySet<string>): Suspect[] {
-  const units = shelf.units.map((unit): Suspect => {
+/** Names of the causes a light hangs on. */
+export const keysOf = ({ units, layers }: ReturnType<typeof hangsOn>): ReadonlySet<string> =>
+  new Set([...units.map(({ id }) => fluxKey(id)), ...layers.map(({ id }) => layerKey(id))]);
+
+/** Everything that readings may put right, with how sure the shelf is of it; what was metered itself is right already. */
+export const suspectsOf = (document: Production, keys: ReadonlySet<string>): Suspect[] =>
+  figuresOf(document, keys).filter(({ metered }) => !metered);
+
+/** Every figure of the shelf that light hangs on. */
+function figuresOf(
+  { shelf }: Production,
+  keys: ReadonlySet<string>,
+): (Suspect & { metered: boolean })[] {
+  const units = shelf.units.map((unit) => {
     const field = unit.category === 'strip' ? 'lumensPerM' : 'luminousFluxLm';
     return {
+      metered: originOf(unit, field) === 'metered',
       key: fluxKey(unit.id),
       label: `light of ${unit.name}`,
       prior: ORIGIN_SHARE[originOf(unit, field)],
@@ -42,10 +54,11 @@ export function suspectsOf({ shelf }: Production, keys: ReadonlySet<string>): Su
           : `a sweep round ${unit.name} alone`,
     };
   });
-  const layers = shelf.parts.flatMap((part): Suspect[] =>
+  const layers = shelf.parts.flatMap((part) =>
     part.role === 'diffusion'
       ? [
           {
+            metered: originOf(part, 'transmittance') === 'metered',
             key: layerKey(part.id),
             label: `what ${part.name} lets through`,
             prior: ORIGIN_SHARE[originOf(part, 'transmittance')],
@@ -65,15 +78,11 @@ export function forecastShare(
   document: Production,
   build: Build,
 ): { share: number; calibrated: boolean } {
-  const { units, layers } = hangsOn(document, build);
-  const keys = new Set([
-    ...units.map(({ id }) => fluxKey(id)),
-    ...layers.map(({ id }) => layerKey(id)),
-  ]);
+  const keys = keysOf(hangsOn(document, build));
   const learnt = new Map(
     document.calibration?.causes.map(({ kind, id, deviation }) => [`${kind} ${id}`, deviation]),
   );
-  const shares = suspectsOf(document, keys).map(({ key, prior }) => learnt.get(key) ?? prior);
+  const shares = figuresOf(document, keys).map(({ key, prior }) => learnt.get(key) ?? prior);
   return {
     share: combined([...shares, MODEL_SHARE]),
     calibrated: [...keys].some((key) => learnt.has(key)),

@@ -69,7 +69,7 @@ export function movingOf(
     if (!last || beforeDrag || tooOld(last, Date.now())) return null;
     const move = list === 'past' ? undone : redone;
     const { label } = last.batch;
-    const { commands, left } = undoCommands(document, last.batch);
+    const { commands, left, closed } = undoCommands(document, last.batch);
     const back = list === 'past' ? `undo ${label}` : label.replace(/^undo /, '');
     const made = commands.length > 0 ? attempt(document, back, commands) : null;
     if (!made || made.refused) {
@@ -78,7 +78,7 @@ export function movingOf(
       remember(off);
       return made
         ? `${back}: not possible any more. ${made.refused.message}`
-        : `${back}: left as it is, it was changed elsewhere since`;
+        : `${back}: left as it is, ${closed ? 'its session is closed' : 'it was changed elsewhere since'}`;
     }
     record(made.document, move(history, made.batch, Date.now()));
     return left > 0 ? `${back}; what was changed elsewhere since is left` : back;

@@ -3,17 +3,26 @@ import { findRecord, recordKey, valueAt } from './address';
 import type { Batch, Command } from './command';
 import { sameJson } from './diff';
 
+/** A session that was closed is a record: nothing reaches into it, not even taking back what was done before. */
+const isClosed = (document: Production, command: Command): boolean => {
+  if (command.kind !== 'session' || command.do === 'add') return false;
+  const session = document.sessions.find(({ id }) => id === command.id);
+  return session !== undefined && session.closedAt !== null;
+};
+
 /**
  * What taking a batch back would do to the document as it is now. What somebody else has changed
- * since is left as they made it, and counted.
+ * since is left as they made it, and counted; so is what lies in a session that was closed.
  */
 export function undoCommands(
   document: Production,
   { commands, inverse }: Pick<Batch, 'commands' | 'inverse'>,
-): { commands: Command[]; left: number } {
+): { commands: Command[]; left: number; closed: boolean } {
   const mine = stateAfter(commands);
   const whole = new Set(commands.flatMap((each) => (isWhole(each) ? [recordKey(each)] : [])));
+  const closed = inverse.some((command) => isClosed(document, command));
   const kept = inverse.filter((command) => {
+    if (isClosed(document, command)) return false;
     if (command.do === 'move') return findRecord(document, command) !== null;
     if (command.do === 'add') return findRecord(document, command) === null;
     const record = findRecord(document, command);
@@ -27,7 +36,7 @@ export function undoCommands(
     const value = mine.fields.get(fieldOf(command));
     return value !== undefined && sameJson(valueAt(record, command.path) ?? null, value);
   });
-  return { commands: kept, left: inverse.length - kept.length };
+  return { commands: kept, left: inverse.length - kept.length, closed };
 }
 
 const isWhole = (command: Command) => command.do === 'add' || command.do === 'remove';

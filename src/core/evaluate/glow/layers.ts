@@ -1,17 +1,11 @@
 import { produce } from 'immer';
-import type { Build, Production } from '../../document/production';
-import { FORMS } from '../../forms';
+import type { Production } from '../../document/production';
 import { stopsBetween } from '../../light/exposure';
 import type { PartOf } from '../../materials/part';
 import type { Run } from '../../light/transport/run';
 import { findBuild } from '../context';
+import { layerParameters } from './layerParameters';
 import { rowOf, type LightRow } from './lightRow';
-
-/** Parameters that hold a build's layers, from the lamps outwards. */
-export const layerParameters = (build: Build): string[] =>
-  (FORMS.get(build.form)?.fields ?? []).flatMap((field) =>
-    field.kind === 'part' && field.layer ? [field.parameter] : [],
-  );
 
 export interface LadderRow extends LightRow {
   id: string;

@@ -11,6 +11,7 @@ import { fixtureIlluminanceLx, type Fixture } from '../../verdict/fixture';
 import type { Photometry } from '../../formats/photometric';
 import type { Shot } from '../../location/shot';
 import { findBuild, resolveScene, sceneOf } from '../context';
+import { forecastShare } from '../forecastShare';
 import { evaluateLight, type LightResult } from '../light';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
 
@@ -94,13 +95,14 @@ export function photometryOf(
   date: string,
 ): Photometry | null {
   const lit = litBuild(document, buildId, transported);
-  if (!lit || lit.light.luminousFluxLm <= 0) return null;
+  const build = findBuild(document, buildId);
+  if (!build || !lit || lit.light.luminousFluxLm <= 0) return null;
   const { resolved, light } = lit;
   const run = light.transported;
   const { widthM, heightM, round = false } = frontSize(resolved);
   const bulbs = resolved.groups.map(({ unit }) => unit.criRa.value);
   return {
-    name: findBuild(document, buildId)!.name,
+    name: build.name,
     ...aroundOf(light, resolved),
     lampLm: light.luminousFluxLm,
     wattsW: buildWatts(resolved.groups).nowW,
@@ -111,12 +113,19 @@ export function photometryOf(
     how: 'worked out, not measured',
     round: round || resolved.mouth?.shape === 'disc',
     date,
-    notes: run
-      ? [
-          'simulated, not measured',
-          `photon transport, seed ${run.seed}, ${run.photons} photons, +/- ${(run.standardError * 100).toFixed(2)} % of the lamps' light`,
-          'finishes, layers and lamps as typed or typical of their class',
-        ]
-      : ['summed from lamp classes, not measured', 'lamps as typed or typical of their class'],
+    notes: [
+      ...(run
+        ? [
+            'simulated, not measured',
+            `photon transport, seed ${run.seed}, ${run.photons} photons, +/- ${(run.standardError * 100).toFixed(2)} % of the lamps' light`,
+            'finishes, layers and lamps as typed or typical of their class',
+          ]
+        : ['summed from lamp classes, not measured', 'lamps as typed or typical of their class']),
+      ...(document.calibration && forecastShare(document, build).calibrated
+        ? [
+            `lamps or layers corrected by readings of ${document.calibration.at.slice(0, 10)}${document.calibration.simulated ? ', some of them simulated' : ''}`,
+          ]
+        : []),
+    ],
   };
 }
