@@ -4,7 +4,7 @@ import { estimateWithin } from '../light/mouth';
 import { cannotRun, simulateQuickly } from '../light/transport/run';
 import { sample } from '../testing/sample';
 import { findBuild, resolveScene, sceneOf } from './context';
-import { layerParameters } from './glow/layers';
+import { layerParameters } from './glow/layerParameters';
 import { evaluateLight } from './light';
 
 const demo = sample();

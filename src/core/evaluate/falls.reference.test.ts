@@ -7,7 +7,7 @@ import { simulateQuickly } from '../light/transport/run';
 import { sample } from '../testing/sample';
 import { findBuild, resolveScene, sceneOf } from './context';
 import { buildField } from './field';
-import { layerParameters } from './glow/layers';
+import { layerParameters } from './glow/layerParameters';
 import { applyVariantInPlace } from './glow/variants';
 
 const demo = sample();

@@ -6,7 +6,7 @@ import { FORMS } from '../../forms';
 import type { Field } from '../../forms/form';
 import type { Run } from '../../light/transport/run';
 import { findBuild } from '../context';
-import { layerParameters } from './layers';
+import { layerParameters } from './layerParameters';
 import { rowOf, type LightRow } from './lightRow';
 
 /** One change worth seeing, with what it does. */
