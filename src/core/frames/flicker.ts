@@ -28,7 +28,7 @@ export interface BandsGiven {
 }
 
 /** Fewer than this over a whole picture are shading, not bands; of a lone frame, whose scene lies in the way, more. */
-const [LEAST, LEAST_ALONE] = [0.8, 2.5];
+const [LEAST, LEAST_ALONE] = [0.8, 1.6];
 /** Bands stand out of their neighbourhood by this much, and are at least this strong. */
 const [STANDS_OUT, LEAST_SHARE] = [6, 0.0015];
 /** Half-width of the neighbourhood, in whole waves. */
@@ -53,7 +53,10 @@ function withoutScene({ frames, reference }: BandsGiven): Float64Array[] {
   return logs;
 }
 
-/** A straight line is taken out, and the ends laid down (Hann), so that a picture's edge is no wave. */
+/** Its side lobes lie 58 dB down: shading is no wave through them [std: Blackman]. */
+const blackman = (t: number): number => 0.42 - 0.5 * cos(2 * PI * t) + 0.08 * cos(4 * PI * t);
+
+/** A straight line is taken out, and the ends laid down, so that a picture's edge is no wave. */
 function windowed(rows: Float64Array): Float64Array {
   const count = rows.length;
   const middle = (count - 1) / 2;
@@ -64,9 +67,7 @@ function windowed(rows: Float64Array): Float64Array {
     square += (y - middle) ** 2;
   });
   return rows.map(
-    (value, y) =>
-      (value - mean - (slope / square) * (y - middle)) *
-      (0.5 - 0.5 * Math.cos((2 * Math.PI * y) / (count - 1))),
+    (value, y) => (value - mean - (slope / square) * (y - middle)) * blackman(y / (count - 1)),
   );
 }
 
@@ -80,7 +81,7 @@ function strongest(
   let best: { bin: number; over: number } | null = null;
   for (let bin = Math.max(1, Math.ceil(from * binsAWave)); bin <= to * binsAWave; bin++) {
     const here = power[bin]!;
-    if (here < power[bin - 1]! || here < (power[bin + 1] ?? 0)) continue;
+    if (here < LEAST_SHARE || here < power[bin - 1]! || here < (power[bin + 1] ?? 0)) continue;
     const around: number[] = [];
     for (let k = 3; k <= BESIDE; k++)
       for (const at of [bin - k * binsAWave, bin + k * binsAWave]) {
@@ -115,8 +116,8 @@ export function bandsOf(given: BandsGiven): Bands | null {
   const power = new Float64Array(size / 2 + 1);
   for (const each of rows)
     amplitudes(windowed(each), size).forEach((value, k) => {
-      // A Hann window halves a wave's height; a wave of height 1 is a line of count/2.
-      power[k]! += ((4 * value) / each.length) ** 2 / rows.length / kept;
+      // The window leaves 0.42 of a wave's height; a wave of height 1 is a line of count/2.
+      power[k]! += ((2 * value) / 0.42 / each.length) ** 2 / rows.length / kept;
     });
   const heights = power.map(Math.sqrt);
   const alone = !given.reference && rows.length === 1;

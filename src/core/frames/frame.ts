@@ -46,7 +46,8 @@ function binned(counts: Uint32Array, stepLight: number, pixels: number) {
   const histogram = new Float64Array(HISTOGRAM_BINS);
   counts.forEach((count, step) => {
     const stops = Math.log2(Math.max(step * stepLight, 1e-9) / MID_LINEAR);
-    const bin = Math.floor((stops - DARKEST_STOP) * BINS_A_STOP);
+    // A rounded step is no bin lower.
+    const bin = Math.floor((stops - DARKEST_STOP) * BINS_A_STOP + 1e-2);
     histogram[Math.min(HISTOGRAM_BINS - 1, Math.max(0, bin))]! += count / pixels;
   });
   return histogram;
@@ -61,7 +62,7 @@ export class FrameReader {
   private readonly frame: FrameData;
   private readonly counts: Uint32Array;
   private readonly clippedPixels: Uint32Array;
-  private readonly byStep = new Uint32Array(STEPS + 1);
+  private readonly byStep = new Uint32Array(STEPS + 3);
   private readonly columnSteps: Float64Array;
   /** steps of light by value; red in the first 256, then green and blue, weighted as they count for luminance */
   private readonly steps: Int32Array;
@@ -88,7 +89,7 @@ export class FrameReader {
     this.stepLight = Math.max(...table) / STEPS;
     this.steps = Int32Array.from(table, (light) => Math.round(light / this.stepLight));
     this.weighted = Int32Array.from({ length: 768 }, (_, k) =>
-      Math.floor(LUMA[k >> 8]! * this.steps[k & 255]!),
+      Math.round(LUMA[k >> 8]! * this.steps[k & 255]!),
     );
     this.counts = new Uint32Array(columns * rows);
     this.clippedPixels = new Uint32Array(columns * rows);
@@ -206,7 +207,8 @@ export class FrameReader {
     counts.forEach((count, at) => {
       for (let c = 0; c < 3; c++) rgb[3 * at + c]! /= count;
       const mean = luminanceOf(rgb[3 * at]!, rgb[3 * at + 1]!, rgb[3 * at + 2]!);
-      variance[at] = Math.max(0, variance[at]! / count - mean * mean);
+      variance[at] =
+        count > 1 ? (Math.max(0, variance[at]! / count - mean * mean) * count) / (count - 1) : 0;
       clipped[at] = Math.round((255 * clippedPixels[at]!) / count);
     });
     const { pixels } = this;

@@ -114,6 +114,8 @@ describe('a grey card, and the balance known', () => {
   });
 });
 
+const grey = (v: number): [number, number, number] => [v, v, v];
+
 describe('bands', () => {
   /** A wave of light, read row by row, each row exposed for a while: averaged in closed form. */
   const banded = (hz: number, modulation: number, exposureS: number, phase = 0): Scene => {
@@ -172,6 +174,21 @@ describe('bands', () => {
       expect(bandsOf({ ...given, frames: [rows], reference: still })).toBeNull();
       expect(bandsOf({ ...given, frames: [rows, still] })).toBeNull();
     }
+  });
+  test.each<[string, Scene['light']]>([
+    ['a vignette', (x, y) => grey(0.2 * (1 - 0.8 * ((x - 0.5) ** 2 + (y - 0.5) ** 2)))],
+    ['a slope', (_, y) => grey(0.1 + 0.2 * y)],
+    ['a horizon', (_, y) => grey(y < 0.45 ? 0.4 : 0.12)],
+  ])('%s alone is no bands', (_, light) => {
+    for (let seed = 1; seed <= 3; seed++) {
+      const rows = rowsOf({ light, noise: 0.02, seed, width: 240, height: 480 });
+      expect(bandsOf({ ...given, frames: [rows] })).toBeNull();
+    }
+  });
+  test('two waves over a plain wall are found in one frame', () => {
+    const light: Scene['light'] = (_, y) => grey(0.2 * (1 + 0.1 * Math.sin(4 * Math.PI * y + 1)));
+    const found = bandsOf({ ...given, frames: [rowsOf({ light, noise: 0.02, height: 480 })] })!;
+    expect(Math.abs(found.frequencyHz! / 100 - 1)).toBeLessThan(0.02);
   });
   test('stripes of the scene are none with a reference', () => {
     const striped = (seed: number): Scene =>
