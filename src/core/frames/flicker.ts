@@ -25,6 +25,8 @@ export interface BandsGiven {
   reference: ArrayLike<number> | null;
   readOutS: number | null;
   exposureS: number | null;
+  /** the same rows in strips from one side to the other, of a lone frame: bands go right across; null where nobody laid them */
+  strips?: readonly ArrayLike<number>[] | null;
 }
 
 /** Fewer than this over a whole picture are shading, not bands; of a lone frame, whose scene lies in the way, more. */
@@ -126,6 +128,7 @@ export function bandsOf(given: BandsGiven): Bands | null {
   const waves = nearest(rows, found);
   const share = rootMean(rows.map((each) => waveIn(each, waves).share)) / Math.sqrt(kept);
   if (share < LEAST_SHARE) return null;
+  if (alone && given.strips && !goesAcross(given.strips, waves)) return null;
   const { readOutS, exposureS } = given;
   const frequencyHz = readOutS === null ? null : waves / readOutS;
   const seen = Math.tanh(share);
@@ -141,8 +144,31 @@ export function bandsOf(given: BandsGiven): Bands | null {
 const rootMean = (values: readonly number[]): number =>
   Math.sqrt(values.reduce((sum, value) => sum + value * value, 0) / values.length);
 
+interface Wave {
+  share: number;
+  /** of the cosine and the sine about the middle row */
+  parts: readonly [number, number];
+  /** what it leaves */
+  miss: number;
+}
+
+/** A strip shows the wave when it has this much of the mean there; one strip may have something of its own. */
+const ACROSS = 0.4;
+/** Rows to a wave under which a strip cannot show it. */
+const ROWS_A_WAVE = 4;
+
+/** Whether a wave lies in all strips of a picture alike, as bands do; what stands in the scene does not. */
+function goesAcross(strips: readonly ArrayLike<number>[], waves: number): boolean {
+  if (strips.some(({ length }) => length < ROWS_A_WAVE * waves)) return true;
+  const parts = strips.map((rows) => waveIn(ln(rows), waves).parts);
+  const mean = [0, 1].map((k) => parts.reduce((sum, part) => sum + part[k]!, 0) / parts.length);
+  const size = hypot(...mean);
+  const along = parts.map(([c, s]) => (c * mean[0]! + s * mean[1]!) / size);
+  return along.filter((part) => part < ACROSS * size).length <= 1;
+}
+
 /** One wave and a straight line laid through rows by least squares, the middle counting most (Hann). */
-function waveIn(rows: Float64Array, waves: number): { share: number; miss: number } {
+function waveIn(rows: Float64Array, waves: number): Wave {
   const count = rows.length;
   // Normal equations of 1, y, cos and sin; a kernel of four by five.
   const normal = new Matrix(4, 4);
@@ -168,7 +194,11 @@ function waveIn(rows: Float64Array, waves: number): { share: number; miss: numbe
       }
   const found = solve(normal, goal).to1DArray();
   const explained = found.reduce((sum, value, a) => sum + value * goal.get(a, 0), 0);
-  return { share: hypot(found[2]!, found[3]!), miss: total - explained };
+  return {
+    share: hypot(found[2]!, found[3]!),
+    parts: [found[2]!, found[3]!],
+    miss: total - explained,
+  };
 }
 
 /** The count of waves that leaves least, within half a wave of where the spectrum stands highest. */

@@ -225,3 +225,22 @@ export class FrameReader {
 /** Luminance of a cell. */
 export const lightAt = ({ rgb }: Pick<FrameData, 'rgb'>, at: number): number =>
   luminanceOf(rgb[3 * at]!, rgb[3 * at + 1]!, rgb[3 * at + 2]!);
+
+/** Strips a lone frame's bands are looked for in. */
+const STRIPS = 6;
+
+/** Mean light by row in strips from left to right, of the small picture; by column, where the camera's rows stand upright. */
+export function stripsOf(frame: FrameData, upright: boolean): Float64Array[] {
+  const { columns, rows } = frame;
+  const [across, along] = upright ? [rows, columns] : [columns, rows];
+  return Array.from({ length: STRIPS }, (_, strip) => {
+    const from = Math.floor((strip * across) / STRIPS);
+    const to = Math.max(from + 1, Math.floor(((strip + 1) * across) / STRIPS));
+    return Float64Array.from({ length: along }, (__, k) => {
+      let sum = 0;
+      for (let a = from; a < Math.min(to, across); a++)
+        sum += lightAt(frame, upright ? a * columns + k : k * columns + a);
+      return sum / (to - from);
+    });
+  });
+}

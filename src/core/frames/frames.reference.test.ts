@@ -7,7 +7,7 @@ import { responseCurve } from './curve';
 import { shadowEdge } from './edge';
 import { exposureBetween, settingsApart } from './exposure';
 import { bandsOf } from './flicker';
-import { CLIPPED } from './frame';
+import { CLIPPED, stripsOf } from './frame';
 import { registration } from './register';
 import { frameOf, pixelsOf, room, type Scene } from './testing';
 import { decoded, linearTable } from './tone';
@@ -132,6 +132,10 @@ describe('bands', () => {
   };
   const rowsOf = (scene: Scene) => frameOf(scene).rowLight;
   const given = { reference: null, readOutS: 0.02, exposureS: 1 / 400 };
+  const lone = (scene: Scene) => {
+    const frame = frameOf(scene);
+    return bandsOf({ ...given, frames: [frame.rowLight], strips: stripsOf(frame, false) });
+  };
   const still = rowsOf(lit(1, { height: 640, seed: 11 }));
   test.each([
     [300, 0.1],
@@ -179,11 +183,22 @@ describe('bands', () => {
     ['a vignette', (x, y) => grey(0.2 * (1 - 0.8 * ((x - 0.5) ** 2 + (y - 0.5) ** 2)))],
     ['a slope', (_, y) => grey(0.1 + 0.2 * y)],
     ['a horizon', (_, y) => grey(y < 0.45 ? 0.4 : 0.12)],
+    ['a head', (x, y) => grey(Math.hypot((x - 0.5) * 1.5, y - 0.45) < 0.28 ? 0.25 : 0.12)],
   ])('%s alone is no bands', (_, light) => {
     for (let seed = 1; seed <= 3; seed++) {
-      const rows = rowsOf({ light, noise: 0.02, seed, width: 240, height: 480 });
-      expect(bandsOf({ ...given, frames: [rows] })).toBeNull();
+      expect(lone({ light, noise: 0.02, seed, width: 240, height: 480 })).toBeNull();
     }
+  });
+  test('bands over a head and over the room go right across, and are found', () => {
+    const head: Scene['light'] = (x, y) =>
+      grey(
+        (Math.hypot((x - 0.5) * 1.5, y - 0.45) < 0.28 ? 0.25 : 0.12) *
+          (1 + 0.15 * Math.sin(12 * Math.PI * y)),
+      );
+    expect(lone({ light: head, noise: 0.02, height: 480 })!.perFrame).toBeCloseTo(6, 0);
+    for (const hz of [300, 480])
+      expect(Math.abs(lone(banded(hz, 0.2, 1 / 4000))!.frequencyHz! / hz - 1)).toBeLessThan(0.02);
+    for (let seed = 1; seed <= 4; seed++) expect(lone(lit(1, { height: 640, seed }))).toBeNull();
   });
   test('two waves over a plain wall are found in one frame', () => {
     const light: Scene['light'] = (_, y) => grey(0.2 * (1 + 0.1 * Math.sin(4 * Math.PI * y + 1)));

@@ -17,6 +17,12 @@ export function PasteReadings({ session, meter }: { session: Session; meter: Met
   const id = useId();
   const [text, setText] = useState('');
   const [problems, setProblems] = useState<readonly string[]>([]);
+  const take = (file: File | undefined) => {
+    if (!file) return;
+    if (file.size > MOST_BYTES)
+      setProblems([`${file.name} is no log of readings: it has over a megabyte.`]);
+    else void file.text().then(setText);
+  };
   const keep = () => {
     const { data } = Papa.parse<string[]>(text.trim(), { skipEmptyLines: false });
     const read = pastedReadings(data, session);
@@ -38,20 +44,23 @@ export function PasteReadings({ session, meter }: { session: Session; meter: Met
         aria-invalid={problems.length > 0}
         aria-describedby={problems.length > 0 ? `${id}-problems` : undefined}
         onChange={(event) => setText(event.target.value)}
+        onDragOver={(event) => event.preventDefault()}
+        onDrop={(event) => {
+          const [file] = event.dataTransfer.files;
+          if (!file) return;
+          event.preventDefault();
+          take(file);
+        }}
       />
       <label className="mt-1 block text-ink-soft">
-        or a file
+        or a file, chosen or dropped above
         <input
           type="file"
           accept=".csv,.txt,.tsv"
           className="block max-w-full"
           onChange={(event) => {
-            const file = event.target.files?.[0];
+            take(event.target.files?.[0]);
             event.target.value = '';
-            if (!file) return;
-            if (file.size > MOST_BYTES)
-              setProblems([`${file.name} is no log of readings: it has over a megabyte.`]);
-            else void file.text().then(setText);
           }}
         />
       </label>

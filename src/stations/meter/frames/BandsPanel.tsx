@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import { shutterText } from '@/core/frames/exposure';
 import { bandsOf, type Bands } from '@/core/frames/flicker';
+import { stripsOf } from '@/core/frames/frame';
 import type { Session } from '@/core/meter/session';
 import { useDevice } from '@/ui/device';
 import { QuantityField } from '@/ui/fields/QuantityField';
@@ -12,16 +13,22 @@ interface BandsPanelProps {
   meter: Meter;
   seen: readonly SeenFrame[];
   reference: SeenFrame | null;
+  /** all frames of the scene, where several are taken together */
+  together: readonly SeenFrame[];
 }
+
+/** Fewer frames share too much of a wave with what stands still in them. */
+const LEAST_TOGETHER = 3;
 
 /** Rows in the order the camera reads them: upright in a picture that is shown on its side. */
 const rowsOf = ({ data, turned }: SeenFrame): Float64Array | null =>
   data && (turned ? data.columnLight : data.rowLight);
 
 /** Bands of a rolling shutter: each frame alone, or held against one without. */
-export function BandsPanel({ session, meter, seen, reference }: BandsPanelProps) {
+export function BandsPanel({ session, meter, seen, reference, together }: BandsPanelProps) {
   const { units } = useDevice();
   const { readOutS } = session.frames.camera;
+  const all = together.length >= LEAST_TOGETHER && together.every(({ data }) => data);
   return (
     <div className="grid gap-3 text-[14px]">
       <QuantityField
@@ -40,13 +47,19 @@ export function BandsPanel({ session, meter, seen, reference }: BandsPanelProps)
           })
         }
       />
-      {seen.map((each) => (
-        <Found key={each.key} seen={each} reference={reference} readOutS={readOutS} />
-      ))}
+      {all ? (
+        <Found seen={together} reference={null} readOutS={readOutS} />
+      ) : (
+        seen.map((each) => (
+          <Found key={each.key} seen={[each]} reference={reference} readOutS={readOutS} />
+        ))
+      )}
       <p className="text-[13px] text-ink-soft">
-        {reference
-          ? `Held against ${reference.frame.name}, as a reference without bands.`
-          : 'One frame cannot tell stripes in the scene from bands: under Frames, name one in steady light a reference.'}
+        {all
+          ? `${together.length} frames together: what stands still in all of them is the scene.`
+          : reference
+            ? `Held against ${reference.frame.name}, as a reference without bands.`
+            : 'One frame cannot tell stripes in the scene from bands: under Frames, name one in steady light a reference.'}
       </p>
     </div>
   );
@@ -57,29 +70,33 @@ function Found({
   reference,
   readOutS,
 }: {
-  seen: SeenFrame;
+  /** one, or several that are taken together */
+  seen: readonly SeenFrame[];
   reference: SeenFrame | null;
   readOutS: number | null;
 }) {
-  const { data, frame } = seen;
+  const [first] = seen;
+  const exposureS = first?.frame.exposureS ?? null;
   const bands = useMemo(() => {
-    const rows = rowsOf(seen);
+    const rows = seen.flatMap((each) => rowsOf(each) ?? []);
     const still = reference && rowsOf(reference);
-    if (!rows) return null;
+    const alike = rows.every(({ length }) => length === rows[0]!.length);
+    if (rows.length === 0 || !alike) return null;
     return bandsOf({
-      frames: [rows],
-      reference: still?.length === rows.length ? still : null,
+      frames: rows,
+      reference: still?.length === rows[0]!.length ? still : null,
       readOutS,
-      exposureS: frame.exposureS,
+      exposureS,
+      strips: seen.length === 1 && seen[0]!.data ? stripsOf(seen[0]!.data, seen[0]!.turned) : null,
     });
-  }, [seen, reference, readOutS, frame.exposureS]);
-  if (!data) return null;
+  }, [seen, reference, readOutS, exposureS]);
+  if (!first?.data) return null;
   return (
     <div
       data-bands={bands ? bands.perFrame.toFixed(2) : 'none'}
       data-hz={bands?.frequencyHz?.toFixed(1)}
     >
-      <p className="font-semibold">{frame.name}</p>
+      <p className="font-semibold">{seen.map(({ frame }) => frame.name).join(', ')}</p>
       {bands ? <BandsText bands={bands} /> : <p>No bands stand out.</p>}
     </div>
   );

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { boxFigures } from '@/core/frames/boxes';
-import { calibrationOf, cameraLux, type Card } from '@/core/frames/cameraLux';
+import { calibrationOf, cameraLux, globeLux, type Card } from '@/core/frames/cameraLux';
 import { lightOnGrey } from '@/core/frames/balance';
 import type { Camera, Frame } from '@/core/meter/framesRecord';
 import type { Session } from '@/core/meter/session';
@@ -168,6 +168,10 @@ function LuxByCard({ session, meter, seen }: { session: Session; meter: Meter; s
             button="Hold against it"
             onRead={holdAgainst}
           />
+          <p className="mt-1 text-[13px] text-ink-soft">
+            No lux meter? A bare frosted globe of 806 lm, alone in a dark room, gives about{' '}
+            {Math.round(globeLux(806, 1))} lx at 1 m.
+          </p>
         </div>
       )}
       {problem && <p role="alert">{problem}</p>}

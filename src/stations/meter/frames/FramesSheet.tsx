@@ -58,6 +58,9 @@ function useCompared(
 export default function FramesSheet({ session, meter }: { session: Session; meter: Meter }) {
   const { frames } = session;
   const scenes = scenesOf(session);
+  const [panel, setPanel] = useState<(typeof PANELS)[number][0]>(
+    scenes.length > 0 ? 'compared' : 'frames',
+  );
   const [pair, setPair] = useState<readonly [string | null, string | null]>([null, null]);
   const there = (key: string | null) => (key !== null && scenes.includes(key) ? key : undefined);
   const second = there(pair[1]) ?? scenes.at(-1);
@@ -65,7 +68,9 @@ export default function FramesSheet({ session, meter }: { session: Session; mete
   const references = Object.entries(frames.shots)
     .filter(([, { role, struck }]) => role === 'reference' && struck === null)
     .map(([key]) => key);
-  const wanted = [first, second, references.at(-1)].flatMap((key) => key ?? []);
+  // Several frames tell bands from the scene where no reference does.
+  const several = panel === 'bands' && references.length === 0 ? scenes.slice(-MOST_TOGETHER) : [];
+  const wanted = [first, second, references.at(-1), ...several].flatMap((key) => key ?? []);
   const seen = useFrames(frames, [...new Set(wanted)]);
   const find = (key: string | undefined) => seen.find((each) => each.key === key);
   const [a, b] = [find(first), find(second)];
@@ -74,9 +79,6 @@ export default function FramesSheet({ session, meter }: { session: Session; mete
   const [from, setFrom] = useState(0.5);
   const [turn, setTurn] = useState(false);
   const [tool, setTool] = useState<Tool>('grey');
-  const [panel, setPanel] = useState<(typeof PANELS)[number][0]>(
-    scenes.length > 0 ? 'compared' : 'frames',
-  );
   const locked = session.closedAt !== null;
   const set = (label: string, recipe: Parameters<Meter['frames']>[2]) =>
     void meter.frames(session, label, recipe);
@@ -234,6 +236,7 @@ export default function FramesSheet({ session, meter }: { session: Session; mete
                 meter={meter}
                 seen={[a, b].flatMap((each) => each ?? [])}
                 reference={find(references.at(-1)) ?? null}
+                together={several.flatMap((key) => find(key) ?? [])}
               />
             ) : (
               <CameraPanel session={session} meter={meter} seen={b ?? a ?? null} />
@@ -252,6 +255,8 @@ export default function FramesSheet({ session, meter }: { session: Session; mete
   );
 }
 
+/** Frames that are looked at together: each is a dozen megabytes. */
+const MOST_TOGETHER = 5;
 /** Slow enough to be looked at, and far from what harms anybody. */
 const BLINK_MS = 900;
 
