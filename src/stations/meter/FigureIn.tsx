@@ -1,6 +1,7 @@
 'use client';
 import { useId, useState } from 'react';
-import { parseQuantity, type Dimension } from '@/core/quantity';
+import { legalRange, parseQuantity, type Dimension } from '@/core/quantity';
+import { useDevice } from '@/ui/device';
 
 interface FigureInProps {
   label: string;
@@ -11,6 +12,8 @@ interface FigureInProps {
   least?: number;
   /** SI value that was typed → what is wrong with it, null when it is kept */
   onRead: (value: number) => string | null;
+  /** what the press that keeps it is called */
+  button?: string;
   /** other ways to come by a figure */
   children?: React.ReactNode;
 }
@@ -23,8 +26,10 @@ export function FigureIn({
   most,
   least = 0,
   onRead,
+  button = 'Keep',
   children,
 }: FigureInProps) {
+  const { units } = useDevice();
   const id = useId();
   const [words, setWords] = useState('');
   const [problem, setProblem] = useState<string | null>(null);
@@ -32,7 +37,9 @@ export function FigureIn({
     const read = parseQuantity(words, dimension, unit);
     if (!read.ok) return setProblem(read.problems[0]!.message);
     if (read.value < least || read.value > most)
-      return setProblem(`No meter shows that: from ${least} to ${most} ${unit}.`);
+      return setProblem(
+        `No meter shows that: use ${legalRange({ min: least, max: most }, dimension, units)}.`,
+      );
     const refused = onRead(read.value);
     setProblem(refused);
     if (!refused) setWords('');
@@ -62,7 +69,7 @@ export function FigureIn({
         />
       </div>
       <button type="submit" className="press press-main" disabled={words.trim() === ''}>
-        Keep
+        {button}
       </button>
       {children}
       {problem && (
