@@ -241,7 +241,7 @@ describe('undo after somebody else', () => {
   test('leaves what was changed since', () => {
     const mine = batchOf(demo, 'm', name('mine'));
     const now = after(demo, name('mine'), name('theirs'));
-    expect(undoCommands(now, mine)).toEqual({ commands: [], left: 1 });
+    expect(undoCommands(now, mine)).toEqual({ commands: [], left: 1, closed: false });
   });
   test('a record added and then changed by others is not taken away', () => {
     const added = batchOf(
@@ -252,6 +252,6 @@ describe('undo after somebody else', () => {
     const now = changed(done(demo, added.commands), (draft) => {
       draft.shots.at(-1)!.name = 'theirs';
     });
-    expect(undoCommands(now, added)).toEqual({ commands: [], left: 1 });
+    expect(undoCommands(now, added)).toEqual({ commands: [], left: 1, closed: false });
   });
 });
