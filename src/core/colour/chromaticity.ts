@@ -9,6 +9,14 @@ export function uvOf([x, y, z]: Xyz): Chromaticity {
   return { u: (4 * x) / denominator, v: (6 * y) / denominator };
 }
 
+/** Tristimulus values of luminance 1 from CIE 1960 u, v [std: CIE 15]. */
+export function xyzOfUv({ u, v }: Chromaticity): Xyz {
+  const denominator = 2 * u - 8 * v + 4;
+  return xyzOfXy((3 * u) / denominator, (2 * v) / denominator);
+}
+/** The same from x, y. */
+export const xyzOfXy = (x: number, y: number): Xyz => [x / y, 1, (1 - x - y) / y];
+
 /** CIE 1931 chromaticity x, y. */
 export function xyOf([x, y, z]: Xyz): readonly [x: number, y: number] {
   const sum = x + y + z;

@@ -1,3 +1,4 @@
+import { xyzOfUv } from './chromaticity';
 import { planckianUv } from './planck';
 
 /** XYZ → linear sRGB [std: IEC 61966-2-1]. */
@@ -13,11 +14,7 @@ export const encode = (linear: number) =>
 
 /** Linear sRGB of black-body light of luminance 1; channels may lie outside 0…1. 1000–25 000 K. */
 function cctLinear(cctK: number): readonly [number, number, number] {
-  const { u, v } = planckianUv(cctK);
-  // u, v → x, y [std: CIE 15], at Y = 1.
-  const x = (3 * u) / (2 * u - 8 * v + 4);
-  const y = (2 * v) / (2 * u - 8 * v + 4);
-  const xyz = [x / y, 1, (1 - x - y) / y];
+  const xyz = xyzOfUv(planckianUv(cctK));
   const [r, g, b] = SRGB.map((row) => row.reduce((sum, weight, i) => sum + weight * xyz[i]!, 0));
   return [r!, g!, b!];
 }

@@ -7,9 +7,12 @@ import type { Calibration } from '../meter/causes';
 import { lumensWithin, saidOf } from '../meter/said';
 import type { MeterPoint, Session } from '../meter/session';
 import { combined } from '../meter/uncertainty';
+import { sharedApart } from '../meter/points';
 import { isSimulated, layerResult, pointsOf, sweepResult } from '../meter/working';
+import { clamp } from '../tolerance';
 import { Derivations } from './derive';
 import {
+  causeOfKey,
   fluxKey,
   forecastShare,
   hangsOn,
@@ -74,19 +77,17 @@ export function pointsForecast(
   return { lx: lx.map((each) => each * level), ...forecastShare(document, build) };
 }
 
-const nudged = (document: Production, key: string, by: number): Production => {
-  const [kind, id] = key.split(' ') as ['flux' | 'transmittance', string];
-  return {
-    ...document,
-    calibration: {
-      at: '2000-01-01T00:00:00Z',
-      by: '',
-      readings: 1,
-      simulated: false,
-      causes: [{ kind, id, factor: by, deviation: 0 }],
-    },
-  };
-};
+/** The same production with one cause other than the shelf says. */
+const nudged = (document: Production, key: string, factor: number): Production => ({
+  ...document,
+  calibration: {
+    at: '2000-01-01T00:00:00Z',
+    by: '',
+    readings: 1,
+    simulated: false,
+    causes: [{ ...causeOfKey(key), factor, deviation: 0 }],
+  },
+});
 
 interface Forecast {
   lx: number[];
@@ -187,12 +188,7 @@ function comparedOf(document: Production, session: Session): Compared[] {
   );
   if (!forecast) return [];
   return lit.map(({ point, lx, parts }, k) => {
-    const own = parts.flatMap(({ id, share }) =>
-      ['class', 'distance', 'warm-up'].includes(id) ? [] : [share],
-    );
-    const shared = parts.flatMap(({ id, share }) =>
-      ['class', 'distance', 'warm-up'].includes(id) ? [share] : [],
-    );
+    const { own, shared } = sharedApart(parts);
     return {
       ...base,
       id: `${session.id} ${point.name}`,
@@ -232,15 +228,11 @@ export function calibrateProduction(
         : {
             readings: solved.readings,
             simulated: taught.some(isSimulated),
-            causes: solved.causes.map(({ key, factor, deviation }) => {
-              const [kind, id] = key.split(' ') as ['flux' | 'transmittance', string];
-              return {
-                kind,
-                id,
-                factor: Number(Math.min(20, Math.max(0.05, factor)).toPrecision(5)),
-                deviation: Number(Math.min(2, deviation).toPrecision(3)),
-              };
-            }),
+            causes: solved.causes.map(({ key, factor, deviation }) => ({
+              ...causeOfKey(key),
+              factor: Number(clamp(factor, 0.05, 20).toPrecision(5)),
+              deviation: Number(Math.min(2, deviation).toPrecision(3)),
+            })),
           },
   };
 }

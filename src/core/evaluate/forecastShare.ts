@@ -2,17 +2,26 @@ import type { Build, Production } from '../document/production';
 import { shelfReferences } from '../document/references';
 import type { Part } from '../materials/part';
 import type { Suspect } from '../meter/calibrate';
+import type { Cause, CauseKind } from '../meter/causes';
 import { ORIGIN_SHARE } from '../meter/said';
 import { combined } from '../meter/uncertainty';
 import type { Origin } from '../origin';
 import type { Unit } from '../units/unit';
 import { layerParameters } from './glow/layerParameters';
 
-export const fluxKey = (id: string) => `flux ${id}`;
-export const layerKey = (id: string) => `transmittance ${id}`;
+const keyOf = ({ kind, id }: Pick<Cause, 'kind' | 'id'>): string => `${kind} ${id}`;
+export const fluxKey = (id: string) => keyOf({ kind: 'flux', id });
+export const layerKey = (id: string) => keyOf({ kind: 'transmittance', id });
+
+/** What a key stands for: ids have no spaces. */
+export function causeOfKey(key: string): Pick<Cause, 'kind' | 'id'> {
+  const [kind, id] = key.split(' ') as [CauseKind, string];
+  return { kind, id };
+}
 
 /** A forecast of the model itself, beside what the shelf says: distances, finishes, the estimate [typ]. */
 export const MODEL_SHARE = 0.06;
+
 /** Records of the shelf that a build's light hangs on. */
 export function hangsOn(document: Production, build: Build): { units: Unit[]; layers: Part[] } {
   const ids = [...shelfReferences(build)].map((each) => each.split(':')[1]);
@@ -80,7 +89,7 @@ export function forecastShare(
 ): { share: number; calibrated: boolean } {
   const keys = keysOf(hangsOn(document, build));
   const learnt = new Map(
-    document.calibration?.causes.map(({ kind, id, deviation }) => [`${kind} ${id}`, deviation]),
+    document.calibration?.causes.map((cause) => [keyOf(cause), cause.deviation]),
   );
   const shares = figuresOf(document, keys).map(({ key, prior }) => learnt.get(key) ?? prior);
   return {

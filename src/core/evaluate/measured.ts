@@ -1,7 +1,9 @@
 import { shotOf } from '../document/blank';
 import type { Build, Production } from '../document/production';
 import type { Shot } from '../location/shot';
+import { UNKNOWN_STOPS } from '../frames/cameraLux';
 import type { Session } from '../meter/session';
+import { withinLimits } from '../meter/uncertainty';
 import { electricOf, inOrder, isSimulated, pointsOf } from '../meter/working';
 import type { RungId } from './readout';
 
@@ -21,8 +23,8 @@ const ON_AXIS_M = 0.05;
 const SAME_DISTANCE = 0.03;
 /** Places that reach as far as the shot covers, nearly, tell its evenness. */
 const SAME_SIZE = 0.25;
-/** Light that a camera read off a card, where nobody says better [docs/model/frames.md]. */
-const CARD_SHARE = 0.15;
+/** Light that a camera read off a card is known no better than this, whatever it was held against [common practice]. */
+const CARD_SHARE = 0.075;
 /** Fewer places tell no evenness. */
 const LEAST_PLACES = 4;
 
@@ -62,8 +64,8 @@ function ofCard(session: Session): Found {
           value: lux[1].value,
           share:
             deviation === undefined
-              ? CARD_SHARE * 2
-              : Math.max(CARD_SHARE / 2, deviation * Math.LN2),
+              ? withinLimits(UNKNOWN_STOPS * Math.LN2)
+              : Math.max(CARD_SHARE, deviation * Math.LN2),
         },
       }
     : {};

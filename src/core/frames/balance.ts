@@ -1,7 +1,7 @@
 import { adapted, D65 } from '../colour/adaptation';
 import { mired } from '../colour/mired';
-import { cctOfUv, planckianUv, type Chromaticity } from '../colour/planck';
-import { daylightXy, duvOf, uvOf, type Xyz } from '../colour/chromaticity';
+import { daylightXy, duvOf, uvOf, xyzOfUv, xyzOfXy, type Xyz } from '../colour/chromaticity';
+import { cctOfUv, planckianUv } from '../colour/planck';
 
 /** Linear sRGB → XYZ [std: IEC 61966-2-1]. */
 const FROM_SRGB = [
@@ -13,12 +13,8 @@ const FROM_SRGB = [
 /** Cameras take a balance under this for a glowing wire's, from it on for daylight [std: CIE 15 does so for its references]. */
 const DAYLIGHT_FROM_K = 5000;
 
-const fromXy = (x: number, y: number): Xyz => [x / y, 1, (1 - x - y) / y];
-function whiteOf(balanceK: number): Xyz {
-  if (balanceK >= DAYLIGHT_FROM_K) return fromXy(...daylightXy(balanceK));
-  const { u, v }: Chromaticity = planckianUv(balanceK);
-  return fromXy((3 * u) / (2 * u - 8 * v + 4), (2 * v) / (2 * u - 8 * v + 4));
-}
+const whiteOf = (balanceK: number): Xyz =>
+  balanceK >= DAYLIGHT_FROM_K ? xyzOfXy(...daylightXy(balanceK)) : xyzOfUv(planckianUv(balanceK));
 
 export interface GreyLight {
   cctK: number;

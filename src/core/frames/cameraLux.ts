@@ -2,9 +2,9 @@ import { accept, refuse, type Result } from '../result';
 import { exposureStops, type Exposure } from './exposure';
 
 /** Reflected-light meters' constant, cd·s/m² [std: ISO 2720; from memory]. */
-const K = 12.5;
+export const K = 12.5;
 /** Without a calibration: this many stops either way [common practice; scales alone lie 0.8 stop apart]. */
-const UNKNOWN_STOPS = 2 / 3;
+export const UNKNOWN_STOPS = 2 / 3;
 /** A contrasty curve held against a meter two stops away misses by 0.7 stop [docs/model/frames.md]. */
 const AWAY_STOPS = 0.35;
 /** The curve of a bracket, over its whole range, stops. */

@@ -1,5 +1,6 @@
 import { encode } from '../colour/display';
 import { mixed } from '../light/transport/random';
+import { K } from './cameraLux';
 import { exposureStops, type Exposure } from './exposure';
 import { MID_LINEAR } from './tone';
 
@@ -32,7 +33,6 @@ const CARD_REFLECTANCE = 0.18;
 const LARGER = 2;
 /** Flutter of single pixels at mid-grey [common practice]. */
 const NOISE = 0.015;
-const K = 12.5;
 
 /** Shutter times cameras have, whole stops from 1/8000 s, s. */
 const SHUTTERS = Array.from({ length: 17 }, (_, k) => 1 / (8000 / 2 ** k));

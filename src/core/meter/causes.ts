@@ -1,8 +1,8 @@
 import * as z from 'zod/mini';
 import { list, note, range, stampSchema, text } from '../schema';
 
-/** What a calibration may put right, each by one factor: the light of a unit, what comes through a layer, what a finish or a tape's copper does. */
-export const CAUSE_KINDS = ['flux', 'transmittance', 'reflectance', 'copper'] as const;
+/** What a calibration may put right, each by one factor: the light of a unit, what comes through a layer. */
+export const CAUSE_KINDS = ['flux', 'transmittance'] as const;
 export type CauseKind = (typeof CAUSE_KINDS)[number];
 
 const causeSchema = z.object({

@@ -25,6 +25,12 @@ test('what is other is told, the biggest suspect first; what is alike is not', (
   ]);
 });
 
+test('a light that was not up as far', () => {
+  expect(differences(session({ level: 0.5 }), session({}))).toEqual([
+    'up to 50 % instead of 100 %',
+  ]);
+});
+
 test('a meter that is not there beside one that is', () => {
   const reading = {
     place: { kind: 'room' as const },

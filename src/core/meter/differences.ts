@@ -9,6 +9,10 @@ const RULES: readonly ((now: Session, then: Session) => string | null)[] = [
       ? `${now.distanceM.toFixed(2)} m away instead of ${then.distanceM.toFixed(2)} m`
       : null,
   (now, then) =>
+    now.level !== then.level
+      ? `up to ${Math.round(100 * now.level)} % instead of ${Math.round(100 * then.level)} %`
+      : null,
+  (now, then) =>
     now.warmMin !== then.warmMin
       ? `lamp on for ${minutes(now.warmMin)}, then for ${minutes(then.warmMin)}`
       : null,

@@ -48,10 +48,15 @@ export function gridPoints(
 export const isAtPoint = (place: MeterReading['place'], { name }: MeterPoint): boolean =>
   place.kind === 'point' && place.name === name;
 
-/** From how far aside a meter's cosine error is stated, radians [std: CIE 231 tells it by angle; 60° is common practice]. */
+/** From how far aside a meter's cosine error is stated, radians [common practice]. */
 const COSINE_AT = Math.PI / 3;
 /** What all places have in common: it does not average out. */
 const SHARED: readonly Part['id'][] = ['class', 'distance', 'warm-up'];
+/** Shares of what each reading has for itself, and of what all of a session have in common. */
+export const sharedApart = (parts: readonly Part[]): { own: number[]; shared: number[] } => ({
+  own: parts.flatMap(({ id, share }) => (SHARED.includes(id) ? [] : [share])),
+  shared: parts.flatMap(({ id, share }) => (SHARED.includes(id) ? [share] : [])),
+});
 
 /** Readings on a plane, place by place, each with its error; places nobody read are left out. */
 export function pointsResult(
@@ -105,10 +110,9 @@ export function pointsResult(
     notes.push('A place is no brighter than the room with the lamp off: it is not counted.');
   if (points.some(({ outliers }) => outliers > 0))
     notes.push('A repeat stands apart from the others: strike it out if you know why.');
-  const own = lit.map(({ parts }) =>
-    combined(parts.flatMap(({ id, share }) => (SHARED.includes(id) ? [] : [share]))),
-  );
-  const shared = lit[0]?.parts.flatMap(({ id, share }) => (SHARED.includes(id) ? [share] : []));
+  const apart = lit.map(({ parts }) => sharedApart(parts));
+  const own = apart.map((each) => combined(each.own));
+  const shared = apart[0]?.shared;
   return {
     points,
     meanLx,

@@ -4,6 +4,10 @@ import type { MeterReading, Session } from './session';
 
 /** Between 0 and 1, the same for the same words. */
 const drawn = (words: string): number => (mixed(fnv(words)) >>> 0) / 2 ** 32;
+/** How far an instrument's own scale lies off, the same for the same one: evenly within ± a limit. */
+export const ownOffset = (id: string, limit: number): number =>
+  limit * (2 * drawn(`${id} gain`) - 1);
+
 /** Of a normal spread: twelve even ones less six [common practice: sum of uniforms]. */
 const normal = (words: string): number =>
   Array.from({ length: 12 }, (_, k) => drawn(`${words} ${k}`)).reduce((sum, x) => sum + x, -6);
@@ -36,7 +40,7 @@ export function simulatedLux(
   { place, trueLx, roomLx, order }: HeldThere,
 ): number {
   const { classShare, grainLx } = instrument;
-  const own = 1 + classShare * (2 * drawn(`${id} gain`) - 1);
+  const own = 1 + ownOffset(id, classShare);
   const hand = (distanceErrorM / 3) * normal(`${id} hand ${order}`);
   const distance = place.kind === 'angle' ? (distanceM / (distanceM + hand)) ** 2 : 1;
   const minutes = (warmMin ?? 0) + BETWEEN_MIN * order;
@@ -53,7 +57,7 @@ export function simulatedLux(
  */
 export function simulatedFigure({ id, instrument }: Session, words: string, truth: number): number {
   const { classShare, grainLx: grain } = instrument;
-  const own = 1 + classShare * (2 * drawn(`${id} gain`) - 1);
+  const own = 1 + ownOffset(id, classShare);
   const shown = truth * own * (1 + NOISE_SHARE * normal(`${id} ${words}`));
   return grain > 0 ? Math.round(shown / grain) * grain : shown;
 }

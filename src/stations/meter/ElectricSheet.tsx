@@ -11,6 +11,7 @@ import { useDevice } from '@/ui/device';
 import { useState } from 'react';
 import { useProduction } from '../store/context';
 import { useEdits } from '../store/useEdits';
+import { BuildCautions } from './BuildCautions';
 import { Deviation } from './Deviation';
 import { FigureIn } from './FigureIn';
 import { ReadingList } from './ReadingList';
@@ -23,6 +24,9 @@ const ASKED: Partial<Record<ElectricId, string>> = {
   farV: 'volts-far',
   mainsA: 'current',
 };
+
+/** What supplies keep their volts to, and labels their watts, as standard shares [common practice]. */
+const [VOLTS_SHARE, LABEL_SHARE] = [0.02, 0.1];
 
 /** Volts at both ends of a tape and what runs into it; amps and watts of a light at its plug. */
 export function ElectricSheet({ session, meter }: { session: Session; meter: Meter }) {
@@ -111,6 +115,9 @@ export function ElectricSheet({ session, meter }: { session: Session; meter: Met
       </div>
       <div className="min-h-0 space-y-3 overflow-y-auto text-[14px] max-lg:overflow-visible">
         {session.closedAt === null && <Live />}
+        {session.closedAt === null && session.buildId && (
+          <BuildCautions buildId={session.buildId} />
+        )}
         <p className="text-[13px] text-ink-soft">
           {isSimulated(session) ? 'Simulated readings' : 'Metered'}
         </p>
@@ -127,7 +134,10 @@ export function ElectricSheet({ session, meter }: { session: Session; meter: Met
                 <Deviation
                   measured={figure.value}
                   forecast={said}
-                  share={Math.hypot(figure.deviation / figure.value, id.endsWith('V') ? 0.02 : 0.1)}
+                  share={Math.hypot(
+                    figure.deviation / figure.value,
+                    id.endsWith('V') ? VOLTS_SHARE : LABEL_SHARE,
+                  )}
                   unit={ELECTRIC_NAMES[id].unit}
                   origin="computed"
                   lookAt={

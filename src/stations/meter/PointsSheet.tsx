@@ -9,7 +9,7 @@ import { useDevice } from '@/ui/device';
 import { stopsRgb } from '../glow/stopsColour';
 import { useEngine } from '../shell/useEngine';
 import { useProduction } from '../store/context';
-import { Cautions } from './Cautions';
+import { BuildCautions } from './BuildCautions';
 import { Deviation } from './Deviation';
 import { PasteReadings } from './PasteReadings';
 import { placeText } from './placeText';
@@ -99,7 +99,7 @@ export function PointsSheet({ session, meter }: { session: Session; meter: Meter
         )}
       </div>
       <div className="min-h-0 space-y-3 overflow-y-auto max-lg:overflow-visible">
-        {open && <Cautions about="led" />}
+        {open && <BuildCautions buildId={session.buildId} />}
         {result ? (
           <div data-points={result.points.length}>
             <p className="text-[13px] text-ink-soft">

@@ -4,7 +4,7 @@ import { MOST_TEXT_BYTES } from '@/core/reading/decode';
 import { cutText } from '@/core/schema';
 import type { Session } from '@/core/meter/session';
 import type { MeasuredSpectrum } from '@/core/units/spectrum';
-import { effectiveUnit, effectiveTape } from '@/core/units/effective';
+import { oneOf } from '@/core/units/effective';
 import type { Unit } from '@/core/units/unit';
 import { ask } from '@/workers/pool';
 import { FileField } from '@/ui/fields/FileField';
@@ -112,8 +112,7 @@ function Figures({
 }) {
   const { answer } = useEngine((engine) => engine.spectrumFigures(spectrum), [spectrum]);
   if (!answer) return <p role="status">Working its colour out…</p>;
-  const said =
-    unit && (unit.category === 'strip' ? effectiveTape(unit, 1, 0.9) : effectiveUnit(unit));
+  const said = unit && oneOf(unit);
   return (
     <div data-cct={answer.cctK.toFixed(0)}>
       <p className="text-[13px] text-ink-soft">{from}</p>

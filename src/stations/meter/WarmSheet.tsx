@@ -5,6 +5,7 @@ import type { Session } from '@/core/meter/session';
 import { simulatedFigure } from '@/core/meter/simulated';
 import { isSimulated, nextPlace, warmOf } from '@/core/meter/working';
 import { threeFigures } from '@/core/quantity';
+import { BuildCautions } from './BuildCautions';
 import { FigureIn } from './FigureIn';
 import { ReadingList } from './ReadingList';
 import { useSessionBuild } from './useSessionBuild';
@@ -94,6 +95,7 @@ export function WarmSheet({ session, meter }: { session: Session; meter: Meter }
         )}
       </div>
       <div className="min-h-0 space-y-3 overflow-y-auto text-[14px] max-lg:overflow-visible">
+        {session.closedAt === null && <BuildCautions buildId={session.buildId} />}
         {session.closedAt === null && (
           <div className="border-l-4 border-look pl-2 text-[13.5px]" data-cautions="warm">
             Touch nothing to find out: a probe, or an infrared thermometer on tape or paint, as bare

@@ -5,6 +5,7 @@ import type { Session } from '@/core/meter/session';
 import { PictureInput } from '../../records/PictureInput';
 import { SmallPicture } from '../../records/SmallPicture';
 import { useProduction } from '../../store/context';
+import { BuildCautions } from '../BuildCautions';
 import type { Meter } from '../useMeter';
 import { useAddFrames } from './useAddFrames';
 
@@ -52,6 +53,7 @@ export function FrameList({ session, meter, pair, onPair }: FrameListProps) {
     <div className="grid gap-3 text-[13.5px]" data-adding={busy}>
       {!locked && (
         <>
+          {session.buildId && <BuildCautions buildId={session.buildId} />}
           <PictureInput label="Put frames in" onAdd={(files) => void add(files)} />
           <p className="text-ink-soft">
             They stay on this machine. PNG, JPEG, WebP or AVIF, 25 MB at most.

@@ -1,6 +1,7 @@
 'use client';
 import { useEffect, useRef, useState } from 'react';
 import type { Box, BoxKind, Frames, Line } from '@/core/meter/framesRecord';
+import type { Comparison } from '@/core/frames/compare';
 import { clamp } from '@/core/tolerance';
 import { stopsRgb } from '../../glow/stopsColour';
 import type { SeenFrame } from './useFrames';
@@ -16,11 +17,7 @@ export const BOX_NAMES: Record<BoxKind, string> = {
 /** What a drag on a picture draws. */
 export type Tool = BoxKind | 'line';
 
-export interface StopsPicture {
-  columns: number;
-  rows: number;
-  stops: Float32Array;
-}
+type StopsPicture = Comparison['map'];
 
 interface FrameViewProps {
   name: string;

@@ -2,6 +2,7 @@ import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import type { Frame } from '@/core/meter/framesRecord';
 import type { Session } from '@/core/meter/session';
+import { ownOffset } from '@/core/meter/simulated';
 import { ask } from '@/workers/pool';
 import { useAddPictures } from '../../records/useAddPictures';
 import { useProduction, useProductionStore } from '../../store/context';
@@ -50,8 +51,7 @@ export function useAddFrames(session: Session, meter: Meter) {
   const simulate = async (buildId: string) => {
     setTaking(true);
     setWrong(null);
-    const own =
-      OWN_STOPS * (([...session.id].reduce((s, c) => s + c.charCodeAt(0), 0) % 21) / 10 - 1);
+    const own = ownOffset(session.id, OWN_STOPS);
     const taken = await ask(
       async (api) =>
         api.simulatedFrames(document, buildId, [
