@@ -77,6 +77,45 @@ test('readings are solved together, forecasts follow by a press, and go back by 
   expect((await stored(page, ferry)).document.calibration).toBeNull();
 });
 
+test('a light is gone round with the simulated meter; its curve, its files and what differs are there', async ({
+  page,
+  ferry,
+}) => {
+  await visit(page, `/p/${ferry}/meter`);
+  await begin(page, 'sweep', 'Clerk pan');
+  await expect(page.locator('[data-cautions=cool]')).toContainText('RCD');
+  await page.getByRole('button', { name: 'All of it' }).click();
+  const swept = page.locator('[data-swept=yes]');
+  await expect(swept).toBeVisible();
+  await expect(swept).toContainText('within its error');
+  const file = page.waitForEvent('download');
+  await swept.getByRole('button', { name: 'IES' }).click();
+  expect((await file).suggestedFilename()).toMatch(/\.ies$/);
+  await kept(page);
+  const session = (await stored(page, ferry)).document.sessions.at(-1)!;
+  // Five times its size away, so that it counts as a point.
+  expect(session.distanceM).toBeGreaterThanOrEqual(5 * session.sizeM);
+  expect(Object.values(session.readings).every(({ simulated }) => simulated)).toBe(true);
+});
+
+test('a log of volts is pasted, and told by its line where it cannot be read', async ({
+  page,
+  ferry,
+}) => {
+  await visit(page, `/p/${ferry}/meter`);
+  await begin(page, 'electric', 'White tape 24 V, 120 LED/m, 14.4 W/m, 4000 K, Ra 90');
+  await page.getByText('Paste readings').click();
+  const log = page.getByRole('textbox', { name: /A line a figure/ });
+  await log.fill('near, 24.0\nfar, bright\namps, 2500 mA');
+  await page.getByRole('button', { name: 'Keep these' }).click();
+  await expect(page.getByRole('alert').filter({ hasText: 'Line 2' })).toContainText('no voltage');
+  await expect(page.locator('[data-electric]')).toHaveCount(0);
+  await log.fill('near, 24.0\nfar, 22.75\namps, 2500 mA');
+  await page.getByRole('button', { name: 'Keep these' }).click();
+  await expect(page.locator('[data-electric=tapeA]')).toBeVisible();
+  await expect(page.locator('[data-loop]')).toHaveAttribute('data-loop', '1.0000');
+});
+
 test('volts at both ends of a tape become its copper; mains is warned of', async ({
   page,
   ferry,

@@ -1,5 +1,5 @@
 import { expect, kept, put, reload, stored, test, visit } from './bench';
-import { begin, putFrames, still, withExif } from './metering';
+import { begin, pngHead, putFrames, still, withExif } from './metering';
 
 const panel = (name: string) => ({ name, exact: true });
 
@@ -124,6 +124,11 @@ test('a camera that moved, another shape, a broken file and one that is no pictu
     { name: 'cut.png', mimeType: 'image/png', buffer: png.subarray(0, 60) },
   ]);
   await expect(page.getByText(/cut\.png cannot be read as a picture/)).toBeVisible();
+  // Two hundred megapixels by its head: nobody lays them open to find out.
+  await input.setInputFiles([
+    { name: 'vast.png', mimeType: 'image/png', buffer: pngHead(20_000, 10_000) },
+  ]);
+  await expect(page.getByText(/vast\.png has 200 megapixels; 64 are read/)).toBeVisible();
 });
 
 test('the camera as a light meter: by its settings, held against a meter, kept as a reading', async ({
@@ -189,7 +194,7 @@ test('bands against a reference: their count, and their frequency once the read-
   await page.getByLabel('What steady.png is').selectOption('reference');
   await expect(page.locator('[data-frames="1"][data-read="1"]')).toBeVisible();
   await page.getByRole('tab', panel('Bands')).click();
-  await expect(page.getByText('Held against steady.png')).toBeVisible();
+  await expect(page.getByText('steady.png is the reference')).toBeVisible();
   const found = page.locator('[data-bands]');
   await expect
     .poll(async () => Math.abs(Number(await found.getAttribute('data-bands')) - 6))
@@ -198,6 +203,30 @@ test('bands against a reference: their count, and their frequency once the read-
   await expect
     .poll(async () => Math.abs(Number(await found.getAttribute('data-hz')) - 300))
     .toBeLessThan(6);
+});
+
+test('several frames whose bands run on are taken together: what stands still in all of them is the scene', async ({
+  page,
+  ferry,
+}) => {
+  await visit(page, `/p/${ferry}/meter`);
+  await begin(page, 'frames', 'Clerk ring');
+  const names = ['one.png', 'two.png', 'three.png', 'four.png'];
+  const pictures = [];
+  for (const [k, name] of names.entries())
+    pictures.push({
+      name,
+      buffer: await still(page, { bands: { waves: 5, depth: 0.12, phase: 1.7 * k } }),
+    });
+  await putFrames(page, pictures, 2);
+  await page.getByRole('tab', panel('Bands')).click();
+  await put(page, 'Camera reads out in', '25 ms');
+  await expect(page.getByText('4 frames together')).toBeVisible();
+  const found = page.locator('[data-bands]');
+  await expect(found).toHaveCount(1);
+  await expect
+    .poll(async () => Math.abs(Number(await found.getAttribute('data-hz')) - 200))
+    .toBeLessThan(4);
 });
 
 test('the simulated camera takes a pair, steady and on a dimmer; both are marked', async ({

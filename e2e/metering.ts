@@ -17,7 +17,7 @@ export interface Still {
   /** shares of the width by which everything lies to the right */
   shift?: number;
   /** waves down the picture, and how deep */
-  bands?: { waves: number; depth: number } | null;
+  bands?: { waves: number; depth: number; phase?: number } | null;
   type?: 'image/png' | 'image/jpeg';
 }
 
@@ -49,7 +49,9 @@ export async function still(page: Page, given: Still = {}): Promise<Buffer> {
         if (inside(x, y, 0.72, 0.1, 0.9, 0.3)) light += 0.06;
         if (inside(x, y, 0.15, 0.66, 0.3, 0.9)) light = 0.18;
         if (inside(x, y, 0.75, 0.55, 0.92, 0.8)) light = 0.03;
-        const wave = bands ? 1 + bands.depth * Math.sin(2 * Math.PI * bands.waves * y) : 1;
+        const wave = bands
+          ? 1 + bands.depth * Math.sin(2 * Math.PI * bands.waves * y + (bands.phase ?? 0))
+          : 1;
         const value = Math.round(255 * encode(Math.min(1, light * gain * wave)));
         image.data.set([value, value, value, 255], 4 * (row * width + column));
       }
@@ -111,4 +113,17 @@ export async function putFrames(
     })),
   );
   await expect(page.locator(`[data-frames][data-read="${seen}"]`)).toBeVisible();
+}
+
+/** The head of a PNG of such a size [std: PNG, 11.2.2 IHDR]; there is no picture behind it. */
+export function pngHead(width: number, height: number): Buffer {
+  const size = Buffer.alloc(8);
+  size.writeUInt32BE(width, 0);
+  size.writeUInt32BE(height, 4);
+  return Buffer.concat([
+    Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a, 0, 0, 0, 13]),
+    Buffer.from('IHDR', 'latin1'),
+    size,
+    Buffer.from([8, 2, 0, 0, 0, 0, 0, 0, 0]),
+  ]);
 }

@@ -3,7 +3,17 @@ import { dirname, join, relative } from 'node:path';
 import rooms from './rooms.json';
 
 /** Engines stand side by side: none reads another. */
-const ENGINES = ['formats', 'reading', 'flicker', 'power', 'statics', 'shop', 'picture', 'verdict'];
+const ENGINES = [
+  'formats',
+  'reading',
+  'flicker',
+  'power',
+  'statics',
+  'shop',
+  'picture',
+  'set',
+  'verdict',
+];
 /** What plugs in is known to its registry and to nothing below it. */
 const PLUGGED = ['forms', 'accessories'];
 

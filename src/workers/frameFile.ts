@@ -1,5 +1,6 @@
 import { transfer } from 'comlink';
-import { FrameReader, type FrameData } from '@/core/frames/frame';
+import { FrameReader, readEvery, type FrameData } from '@/core/frames/frame';
+import { outlineOf, type Outline } from '@/core/frames/outline';
 import { linearTable } from '@/core/frames/tone';
 import { accept, refuse, type Result } from '@/core/result';
 import { readPictureFile } from './pictureFile';
@@ -55,6 +56,7 @@ export async function fileExposure(bytes: ArrayBuffer): Promise<FileExposure> {
 /** A picture read as light, and a copy of it to be shown. */
 export interface ReadFrame {
   data: FrameData;
+  outline: Outline;
   turned: boolean;
   preview: ImageBitmap;
 }
@@ -106,6 +108,7 @@ export async function readFrame(
       resizeHeight: Math.max(1, Math.round(bitmap.height * scale)),
       resizeQuality: 'medium',
     });
+    const outline = outlineOf(data);
     const buffers = [
       data.rgb,
       data.variance,
@@ -114,8 +117,10 @@ export async function readFrame(
       data.rowLight,
       data.columnLight,
       data.samples,
+      outline.map.light,
+      outline.square,
     ].map((array) => array.buffer);
-    return transfer(accept({ data, turned, preview }), [...buffers, preview]);
+    return transfer(accept({ data, outline, turned, preview }), [...buffers, preview]);
   } finally {
     bitmap.close();
   }
@@ -127,16 +132,20 @@ function readBitmap(
   turned: boolean,
   onProgress: (share: number) => void,
 ): FrameData {
-  const { width, height } = bitmap;
+  const every = readEvery(bitmap.width, bitmap.height);
+  const width = Math.floor(bitmap.width / every);
+  const height = Math.floor(bitmap.height / every);
   const reader = new FrameReader(width, height, table, turned);
   const canvas = new OffscreenCanvas(width, Math.min(STRIP, height));
   const context = canvas.getContext('2d', { willReadFrequently: true })!;
+  // Single pixels as they are: a mean of two would clip less and be less noisy than the picture.
+  context.imageSmoothingEnabled = false;
   for (let y = 0; y < height; y += STRIP) {
     const rows = Math.min(STRIP, height - y);
     context.clearRect(0, 0, width, rows);
-    context.drawImage(bitmap, 0, y, width, rows, 0, 0, width, rows);
+    context.drawImage(bitmap, 0, y * every, width * every, rows * every, 0, 0, width, rows);
     reader.addInPlace(context.getImageData(0, 0, width, rows).data, y);
     onProgress((y + rows) / height);
   }
-  return reader.done();
+  return { ...reader.done(), width: bitmap.width, height: bitmap.height };
 }

@@ -31,11 +31,13 @@ import { readLines, readTable, type ReadRow } from '@/core/reading/readTable';
 import { togetherOf, type Together } from '@/core/evaluate/together';
 import { lightsPerSheet, planCuts, type CutPlan } from '@/core/shop/cutPlan';
 import { colourFigures } from '@/core/colour/rendering';
-import { calibrateProduction, pointsForecast } from '@/core/evaluate/calibration';
+import { calibrateProduction } from '@/core/evaluate/calibration';
+import { pointsForecast, sweepForecast } from '@/core/evaluate/litBy';
 import { onGrid } from '@/core/formats/spectrumFile';
 import type { Session } from '@/core/meter/session';
 import { simulatedSpectrum } from '@/core/meter/simulated';
 import type { MeasuredSpectrum } from '@/core/units/spectrum';
+import { bandsOfEach, bandsTogether } from '@/core/frames/bandsOfEach';
 import { compareFrames } from '@/core/frames/compare';
 import { responseCurve } from '@/core/frames/curve';
 import { fileExposure, readFrame } from './frameFile';
@@ -138,6 +140,7 @@ export const questions = {
   calibration: (document: Production, withSimulated: boolean) =>
     calibrateProduction(document, withSimulated),
   pointsForecast: (document: Production, session: Session) => pointsForecast(document, session),
+  sweepForecast: (document: Production, session: Session) => sweepForecast(document, session),
   simulatedSpectrum: (document: Production, unitId: string, sessionId: string) => {
     const found = unitColour(document, unitId);
     return (
@@ -146,6 +149,8 @@ export const questions = {
   },
   spectrumFigures: (spectrum: MeasuredSpectrum) => colourFigures(onGrid(spectrum)),
   comparedFrames: (...given: Parameters<typeof compareFrames>) => compareFrames(...given),
+  bandsOfEach: (...given: Parameters<typeof bandsOfEach>) => bandsOfEach(...given),
+  bandsTogether: (...given: Parameters<typeof bandsTogether>) => bandsTogether(...given),
   responseCurve: (...given: Parameters<typeof responseCurve>) => responseCurve(...given),
   simulatedFrames: (...given: Parameters<typeof simulatedFrames>) => simulatedFrames(...given),
   /** What a zip of a production would bring; nothing changes yet. */

@@ -22,6 +22,7 @@ import { hoodPieces, type HoodShape } from './hoodBlank';
 import { hoodWalls } from './hoodBodies';
 import { hoodLight, hoodPlates } from './hoodLight';
 
+const LININGS = { foil: 'foil', white: 'white-emulsion', black: 'black-paint' } as const;
 /** Foil lost on a curved blank. */
 const WASTE = 1.1;
 /** Round the front; a hood is bent to no tighter a curve than so many times its board. */
@@ -64,6 +65,7 @@ function partsOf(given: Hood, base: ResolvedBuild, context: FormContext) {
   const thicknessM = partOf(context, given.boardPartId, 'sheet')?.thicknessM ?? 0;
   const shape: HoodShape = {
     ...given,
+    inside: context.finish(LININGS[given.lining]),
     round,
     widthM,
     heightM,

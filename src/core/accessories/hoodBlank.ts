@@ -6,6 +6,7 @@ import type { FormContext } from '../forms/form';
 import { coneBlank, frustum, type ConeBlank } from '../forms/kit/development';
 import { polygonPiece, rectanglePiece, sheetPiece } from '../forms/kit/pieces';
 import type { PartId } from '../ids';
+import type { Finish } from '../materials/finish';
 import { exactMm } from '../quantity';
 
 /** What a hood's blank follows from; sizes are those of the front it goes round. */
@@ -14,7 +15,8 @@ export interface HoodShape {
   lengthM: number;
   overlapM: number;
   halves: 1 | 2;
-  lining: 'foil' | 'white' | 'black';
+  /** what its inside sends back */
+  inside: Finish;
   boardPartId: PartId | null;
   round: boolean;
   widthM: number;

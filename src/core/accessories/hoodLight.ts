@@ -9,16 +9,9 @@ import {
   type CavitySurface,
   type SurfaceShape,
 } from '../light/transport/arrangement';
-import { FINISHES } from '../materials/finish';
 import { wallOf } from '../forms/kit/cavities';
 import type { Attachment } from './accessory';
 import type { HoodShape } from './hoodBlank';
-
-const LININGS = {
-  foil: FINISHES.foil,
-  white: FINISHES['white-emulsion'],
-  black: FINISHES['black-paint'],
-} as const;
 
 /** Four sides round a box, straight or flared. */
 export function hoodPlates(hood: HoodShape, fromM: number): Plate[] {
@@ -30,7 +23,7 @@ export function hoodPlates(hood: HoodShape, fromM: number): Plate[] {
   const corners = [at(-1, -1), at(1, -1), at(1, 1), at(-1, 1)];
   return corners.map(([near, far], k): Plate => {
     const [nextNear, nextFar] = corners[(k + 1) % corners.length]!;
-    const { reflectance } = LININGS[hood.lining];
+    const { reflectance } = hood.inside;
     return { kind: 'plate', name: 'hood', points: [near, nextNear, nextFar, far], reflectance };
   });
 }
@@ -67,7 +60,7 @@ export function hoodLight(
         toM: frontM + given.lengthM,
         fromRadiusM,
         toRadiusM: radiusM,
-        reflectance: LININGS[given.lining].reflectance,
+        reflectance: given.inside.reflectance,
       },
     ],
   };
@@ -100,13 +93,12 @@ interface Built {
 }
 
 function hooded(
-  { lengthM, lining }: HoodShape,
+  { lengthM, inside }: HoodShape,
   mouth: Mouth,
   [widthM, heightM]: readonly [number, number],
   { opening, walls }: Built,
 ): Mouth {
   const [front, ...rest] = mouth.room!.surfaces as [CavitySurface, ...CavitySurface[]];
-  const finish = LININGS[lining];
   const layer: CavitySurface[] =
     front.matter.kind === 'layer' && mouth.layers.length > 0
       ? [{ ...front, name: 'layers', matter: { ...front.matter, leads: 'through' } }]
@@ -120,12 +112,12 @@ function hooded(
     widthM,
     heightM,
     heightOverBackM: mouth.heightOverBackM + lengthM,
-    hood: { passes: direct + (1 - direct) * finish.reflectance * onward },
+    hood: { passes: direct + (1 - direct) * inside.reflectance * onward },
     room: {
       ...mouth.room!,
       surfaces: [
         { name: 'mouth of the hood', shape: opening, matter: OPEN },
-        ...walls.map((shape) => ({ name: 'hood', shape, matter: wallOf(finish) })),
+        ...walls.map((shape) => ({ name: 'hood', shape, matter: wallOf(inside) })),
         ...layer,
         ...rest,
       ],

@@ -2,6 +2,7 @@ import type { Protection } from '../electrics/protection';
 import type { Connector, LeadMm2 } from '../electrics/leads';
 import type { TapeLoad } from '../electrics/tapeLoad';
 import type { PartId } from '../ids';
+import type { Sourced } from '../origin';
 
 /** One mains load, in wiring order. */
 export interface Load {
@@ -45,9 +46,8 @@ export interface TapeRun {
   /** with every diode lit that can be */
   wattsPerM: number;
   load: TapeLoad;
-  /** of the copper out and back; null for what is typical of its width */
-  loopOhmPerM: number | null;
-  widthM: number;
+  /** of the copper out and back, Ω/m */
+  loopOhmPerM: Sourced;
   /** diodes of several colours, which fade unevenly */
   colour: boolean;
   rowsM: readonly number[];

@@ -347,4 +347,6 @@ test('the published JSON Schema is the one the code validates with', () => {
 test('free names', () => {
   expect(freeName('Ring', [])).toBe('Ring');
   expect(freeName('Ring', [{ name: 'Ring' }, { name: 'Ring 2' }])).toBe('Ring 3');
+  expect(freeName('Ring 2', [{ name: 'Ring' }, { name: 'Ring 2' }])).toBe('Ring 3');
+  expect(freeName('Tape, Ra 90', [{ name: 'Tape, Ra 90' }])).toBe('Tape, Ra 90 2');
 });

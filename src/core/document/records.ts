@@ -157,7 +157,9 @@ export const setParameters =
 /** "Ring", "Ring 2", "Ring 3": the first name of its kind that is free. */
 export function freeName(wanted: string, taken: readonly { name: string }[]): string {
   const names = new Set(taken.map(({ name }) => name));
-  const stem = wanted.replace(/ \d+$/, '');
+  // A number at its end may be its own: “Ra 90” is no ninetieth “Ra”.
+  const bare = wanted.replace(/ \d+$/, '');
+  const stem = names.has(bare) ? bare : wanted;
   for (let number = 1; ; number++) {
     const name = number === 1 ? wanted : `${stem} ${number}`;
     if (!names.has(name)) return name;

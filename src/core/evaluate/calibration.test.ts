@@ -1,11 +1,13 @@
 import { sample } from '../testing/sample';
 import type { Production } from '../document/production';
+import { calibratedFinish } from '../meter/calibrated';
 import { gridPoints } from '../meter/points';
 import { blankSession, type MeterReading, type Session } from '../meter/session';
-import { calibrateProduction, pointsForecast } from './calibration';
+import { calibrateProduction } from './calibration';
+import { pointsForecast, sweepForecast } from './litBy';
 import { Derivations } from './derive';
 import { evaluate } from './evaluate';
-import { forecastShare } from './forecastShare';
+import { forecastShare, hangsOn } from './forecastShare';
 import { measuredOf } from './measured';
 
 const demo = sample();
@@ -66,8 +68,9 @@ function plane(truth: Production, buildId: string): Session {
   return { ...blank, readings: { room, ...Object.fromEntries(readings) } };
 }
 
+const flux = `flux ${tape!.id}`;
+
 describe('forecasts that follow what was learnt', () => {
-  const flux = `flux ${tape!.id}`;
   test('light goes with its lamps, says so, and other lights of the same tape inherit it', () => {
     const [before, after] = [light(demo), light(taught({ [flux]: 0.8 }))];
     expect(after.value! / before.value!).toBeCloseTo(0.8, 2);
@@ -87,6 +90,35 @@ describe('forecasts that follow what was learnt', () => {
     const share = after.value! / light(demo).value!;
     expect(share).toBeGreaterThan(0.79);
     expect(share).toBeLessThan(0.95);
+  });
+  test('an inside that sends back less costs light, a little and not wholly; hoods follow it too', () => {
+    const inside = `reflectance ${String(build.parameters.finish)}`;
+    const told = (document: Production) =>
+      light(document).working.inputs.find(({ name }) => name === 'reflectance inside')!.origin;
+    expect([told(demo), told(taught({ [inside]: 0.8 }))]).toEqual(['typical', 'calibrated']);
+    const through = (document: Production) =>
+      light(document).working.inputs.find(({ symbol }) => symbol === 'τ')!.origin;
+    expect(through(taught({ [`transmittance ${layerId}`]: 0.9 }))).not.toBe(through(demo));
+    const share = light(taught({ 'reflectance foil': 0.8 })).value! / light(demo).value!;
+    expect(share).toBeGreaterThan(0.75);
+    expect(share).toBeLessThan(0.97);
+    const hooded = demo.builds.find(({ accessories }) =>
+      accessories.some(({ kind, parameters }) => kind === 'hood' && parameters.lining === 'foil'),
+    )!;
+    expect(hangsOn(demo, hooded).finishes).toContain('foil');
+    // Nothing sends back more than there is.
+    const most = calibratedFinish('foil', taught({ 'reflectance foil': 3 }).calibration);
+    expect(most.reflectance).toBe(0.98);
+  });
+  test('copper that was learnt counts in the drop along the tape, not in the light', () => {
+    const lesson = taught({ [`copper ${tape!.id}`]: 2 });
+    const dimmest = (document: Production) => new Derivations().tape(document, build)!.dimmest;
+    expect(dimmest(lesson)).toBeLessThan(dimmest(demo));
+    expect(new Derivations().resolve(lesson, build)!.resolved.tape!.loopOhmPerM).toEqual({
+      value: expect.closeTo(0.66, 3),
+      origin: 'calibrated',
+    });
+    expect(light(lesson).value).toBe(light(demo).value);
   });
   test('what was metered itself stays: it is surer', () => {
     const metered: Production = {
@@ -129,8 +161,12 @@ describe('what readings of a light teach', () => {
 
   test('lamp and layer together: their product is found, and what would settle it is said', () => {
     const [found] = alone.builds.filter(({ id }) => id === build.id);
-    const real = calibrateProduction({ ...demo, sessions: [readings] }, false).causes;
-    expect(real).toHaveLength(2);
+    expect(alone.causes.map(({ key }) => key)).toEqual([
+      flux,
+      `transmittance ${layerId}`,
+      'reflectance foil',
+      'reflectance tinned-steel',
+    ]);
     expect(found!.correctedLx / found!.predictedLx).toBeGreaterThan(0.6);
     expect(found!.correctedLx / found!.predictedLx).toBeLessThan(0.78);
     expect(found!.correctedShare).toBeLessThan(found!.predictedShare);
@@ -178,8 +214,103 @@ describe('what readings of a light teach', () => {
       ) as Production['shelf']['parts'],
     };
     const found = calibrateProduction({ ...demo, shelf, sessions: [readings] }, false);
-    expect(found.causes.map(({ key }) => key)).toEqual([`flux ${tape!.id}`]);
+    expect(found.causes.map(({ key }) => key)).toEqual([
+      flux,
+      'reflectance foil',
+      'reflectance tinned-steel',
+    ]);
     expect(found.together).toEqual([]);
+  });
+
+  test('two insides under one lamp and one layer tell what an inside sends back', () => {
+    const white = { ...build, id: 'white-pan' as typeof build.id };
+    white.parameters = { ...build.parameters, finish: 'white-emulsion' };
+    const both = { ...demo, builds: [...demo.builds, white] };
+    // Far from what the table says, so that it stands out of simulation and meter.
+    const inside = `reflectance ${String(build.parameters.finish)}`;
+    const dull = { ...taught({ [inside]: 0.4 }), builds: both.builds };
+    const sessions = [plane(dull, build.id), plane(dull, white.id)];
+    const { causes } = calibrateProduction({ ...both, sessions }, false);
+    const factor = (key: string) => causes.find((each) => each.key === key)!.factor;
+    expect(factor(inside)).toBeLessThan(0.97);
+    expect(factor('reflectance white-emulsion')).toBeGreaterThan(0.97);
+  });
+
+  test('a light that is gone round: on its axis I = E·d², and its lumens teach as its lux do', () => {
+    const swept = blankSession({
+      id: 'round',
+      name: 'Round',
+      kind: 'sweep',
+      startedAt: AT,
+      by: 'Ines',
+      buildId: build.id,
+      distanceM: 2.5,
+      sizeM: 0.5,
+      warmMin: 30,
+    });
+    const forecast = sweepForecast(truth, swept)!;
+    const level = forecast.planes[0]!.points;
+    const axis = level.find(({ angleDeg }) => angleDeg === 0)!;
+    const [lx] = pointsForecast(truth, { ...swept, points: [{ name: 'A1', xM: 0, yM: 0 }] })!.lx;
+    expect(axis.cd).toBeCloseTo(lx! * 2.5 ** 2, 9);
+    // A flat front gives by the cosine of the angle, at the most (Lambert).
+    const at60 = level.find(({ angleDeg }) => angleDeg === 60)!;
+    expect(at60.cd / axis.cd).toBeGreaterThan(0.2);
+    expect(at60.cd / axis.cd).toBeLessThan(0.65);
+    const read = level
+      .filter(({ angleDeg }) => Math.abs(angleDeg) <= 90 && angleDeg % 10 === 0)
+      .map(({ angleDeg, cd }, order): [string, MeterReading] => [
+        `r${order}`,
+        {
+          place: { kind: 'angle', planeDeg: 0, angleDeg },
+          value: cd / 2.5 ** 2,
+          at: AT,
+          by: 'Ines',
+          order: order + 1,
+          struck: null,
+          simulated: false,
+        },
+      ]);
+    const room: MeterReading = { ...read[0]![1], place: { kind: 'room' }, value: 0, order: 0 };
+    const session = { ...swept, readings: { room, ...Object.fromEntries(read) } };
+    const [there, before] = [
+      alone,
+      calibrateProduction({ ...demo, sessions: [session] }, false),
+    ].map(({ builds }) => builds.find(({ id }) => id === build.id)!);
+    expect(before!.correctedLx / there!.correctedLx).toBeGreaterThan(0.93);
+    expect(before!.correctedLx / there!.correctedLx).toBeLessThan(1.07);
+  });
+
+  test('volts along a tape teach its copper and nothing else (Ohm: ΔV = I·r·L/2)', () => {
+    const volts = { nearV: 24, farV: 24 - (3 * 0.5 * 5) / 2, tapeA: 3 };
+    const session = blankSession({
+      id: 'volts',
+      name: 'Volts',
+      kind: 'electric',
+      startedAt: AT,
+      by: 'Ines',
+      unitId: tape!.id,
+      sizeM: 5,
+    });
+    const read = Object.entries(volts).map(([what, value], order): [string, MeterReading] => [
+      what,
+      {
+        place: { kind: 'electric', what: what as keyof typeof volts },
+        value,
+        at: AT,
+        by: 'Ines',
+        order,
+        struck: null,
+        simulated: false,
+      },
+    ]);
+    const metered = { ...session, readings: Object.fromEntries(read) };
+    const found = calibrateProduction({ ...demo, sessions: [metered] }, false);
+    expect(found.causes.map(({ key }) => key)).toEqual([`copper ${tape!.id}`]);
+    const { factor, deviation } = found.causes[0]!;
+    expect(Math.abs(Math.log(factor / (0.5 / 0.33)))).toBeLessThan(2 * deviation);
+    expect(deviation).toBeLessThan(0.2);
+    expect(found.builds).toEqual([]);
   });
 
   test('the ladder shows what the meter said of the subject', () => {

@@ -11,9 +11,10 @@ import type { ResolvedBuild } from '../build/resolvedBuild';
 import { attachAll, type Carried } from '../accessories/attach';
 import { finished } from '../making/finishing';
 import { mentions, nameFits } from '../materials/fasteners';
+import type { FinishId } from '../materials/finish';
 import type { ShelfLookup } from '../shop/purchase';
 import { lightMargin } from './light';
-import { asCalibrated } from '../meter/calibrated';
+import { asCalibrated, calibratedFinish } from '../meter/calibrated';
 import { assert } from '../result';
 
 /** A build with everything it refers to looked up. */
@@ -30,7 +31,7 @@ export function findBuild(document: Production, buildId: string): Build | undefi
   return document.builds.find((build) => build.id === buildId);
 }
 
-type Finders = Pick<FormContext, 'part' | 'unit'>;
+type Finders = Pick<FormContext, 'part' | 'unit' | 'finish'>;
 
 /** What a purchase looks up. */
 export const shelfOf = ({
@@ -45,6 +46,7 @@ export const shelfOf = ({
     const unit = units.find((each) => each.id === id);
     return unit ? asCalibrated('units', unit, calibration) : null;
   },
+  finish: (id) => calibratedFinish(id, calibration),
   hardware: (id, size) => {
     const kind = parts.filter((each) => each.role === 'hardware' && each.kind === id);
     if (size === undefined) return kind[0] ?? null;
@@ -62,8 +64,8 @@ export function sceneOf(document: Production, build: Build): Scene {
   const circuit = document.circuits.find(({ id }) => id === build.circuitId);
   assert(circuit, `build ${build.id} refers to a circuit of its production`);
   const shelf = shelfOf(document);
-  const { part, unit } = shelf;
-  return { document, build, shot, circuit, context: { shot, circuit, part, unit }, shelf };
+  const { part, unit, finish } = shelf;
+  return { document, build, shot, circuit, context: { shot, circuit, part, unit, finish }, shelf };
 }
 
 export interface Resolution {
@@ -74,6 +76,8 @@ export interface Resolution {
   views: View[];
   /** those that fit, and what each was fitted to */
   carried: Carried[];
+  /** finishes it was worked out with: those of parts it does without are not looked up */
+  finishes: ReadonlySet<FinishId>;
 }
 
 /** Resolves a build, or null when its form is unknown here or its parameters do not fit it. */
@@ -83,13 +87,15 @@ export const resolveScene = ({ build, context }: Scene): Resolution | null =>
 /** @param stock  the same context, where it also tells what is on hand */
 export function resolveWith(
   build: Pick<Build, 'form' | 'parameters' | 'accessories'>,
-  context: FormContext,
-  stock = context,
+  looked: FormContext,
+  stock = looked,
 ): Resolution | null {
   const form = FORMS.get(build.form);
   if (!form) return null;
   const read = readParameters(form, build.parameters);
   if (!read.ok) return null;
+  const finishes = new Set<FinishId>();
+  const context = noting(looked, finishes);
   const carrying = (bare: ResolvedBuild) => attachAll(bare, build.accessories, context);
   // What it carries takes light away, and puts the subject farther off.
   const margin = (bare: ResolvedBuild) => lightMargin(carrying(bare).resolved, context.shot);
@@ -106,5 +112,22 @@ export function resolveWith(
     resolved: { ...resolved, steps: finished(resolved, context) },
     views,
     carried,
+    finishes,
   };
 }
+
+/** A context that notes which finishes are looked up; what else is read from it is read only when it is asked for, as before. */
+const noting = (context: FormContext, finishes: Set<FinishId>): FormContext => ({
+  get shot() {
+    return context.shot;
+  },
+  get circuit() {
+    return context.circuit;
+  },
+  part: context.part,
+  unit: context.unit,
+  finish: (id) => {
+    finishes.add(id);
+    return context.finish(id);
+  },
+});

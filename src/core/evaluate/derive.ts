@@ -9,7 +9,7 @@ import { frameworkView } from '../forms/kit/pipework';
 import type { Need } from '../build/needs';
 import type { ResolvedBuild } from '../build/resolvedBuild';
 import type { Part } from '../materials/part';
-import { asCalibrated } from '../meter/calibrated';
+import { asCalibrated, calibratedFinish } from '../meter/calibrated';
 import type { Unit } from '../units/unit';
 import type { Transported } from '../light/transport/result';
 import { fullCurrentA, planPower, type PowerPlan } from '../power/plan';
@@ -137,6 +137,7 @@ export class Derivations {
       },
       part: finder<Part>('parts'),
       unit: finder<Unit>('units'),
+      finish: (id) => reading(({ calibration }) => calibratedFinish(id, calibration)),
     };
   }
 

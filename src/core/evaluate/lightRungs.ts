@@ -2,12 +2,13 @@ import { toRadians } from '../angle';
 import type { Shot } from '../location/shot';
 import type { ResolvedBuild } from '../build/resolvedBuild';
 import { fNumberFor, isoSpeedFor, isoText } from '../light/exposure';
-import { estimateWithin, stackLayers } from '../light/mouth';
+import { estimateWithin } from '../light/mouth';
 import { nearestMark } from '../light/softness';
 import { JUDGED, USE_NAMES } from '../location/use';
 import type { Origin } from '../origin';
 import { show, showText, stopsInWords, threeFigures } from '../quantity';
 import type { LightResult } from './light';
+import { mouthInputs } from './mouthInputs';
 import { given, leastSure, unknownReadout, type Readout, type WorkingInput } from './readout';
 
 const NO_LIGHT = 'choose a lamp first';
@@ -111,19 +112,14 @@ const errorText = ({ standardErrorLx, totalLx }: LightResult): string =>
 
 function inputsOf({ mouth, surfaces, emitters }: ResolvedBuild): WorkingInput[] {
   if (!mouth) {
-    const rho = surfaces[0]?.reflectance ?? 0;
+    const { reflectance = 0, origin = 'typical' } = surfaces[0] ?? {};
     return [
       given('n', 'points of light', emitters.length, 'count', 'computed'),
-      given('ρ', 'reflectance of the board’s front', rho, 'ratio', 'typical'),
+      given('ρ', 'reflectance of the board’s front', reflectance, 'ratio', origin),
     ];
   }
-  const { transmittance, backReflectance } = stackLayers(mouth.layers);
   return [
-    given('τ', 'transmittance of the layers', transmittance, 'ratio', 'typical'),
-    given('ρd', 'what they send back', backReflectance, 'ratio', 'typical'),
-    ...(mouth.cavity
-      ? [given('ρ', 'reflectance inside', mouth.cavity.reflectance, 'ratio', 'typical')]
-      : []),
+    ...mouthInputs(mouth),
     given('f0', 'share that reaches the mouth directly', mouth.directShare, 'ratio', 'computed'),
   ];
 }

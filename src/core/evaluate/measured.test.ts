@@ -1,6 +1,8 @@
 import { sample } from '../testing/sample';
 import { gridPoints } from '../meter/points';
 import { blankSession, type MeterReading, type Place, type Session } from '../meter/session';
+import { recordsOf } from './forecastShare';
+import { shotTargetLx } from './light';
 import { measuredOf } from './measured';
 
 const demo = sample();
@@ -70,4 +72,45 @@ test('watts at the plug are the power rung’s; another light’s readings are n
   expect(found(watts).power!.value).toBe(47);
   expect(found({ ...watts, buildId: null })).toEqual({});
   expect(found(session('sweep', []))).toEqual({});
+});
+
+test('stops follow the light that was metered: log₂ of it over the target', () => {
+  const own = found(plane(shot.coverageWidthM, shot.coverageHeightM));
+  expect(2 ** own.stops!.value * shotTargetLx(shot)).toBeCloseTo(140, 6);
+});
+
+test('the hottest thing that was touched, in kelvin, whatever was read in between', () => {
+  const warm = session('warm', [
+    [{ kind: 'air' }, 21],
+    [{ kind: 'warm', thing: 'driver' }, 48],
+    [{ kind: 'warm', thing: 'board' }, 35],
+  ]);
+  expect(found(warm).heat).toMatchObject({ value: 321.15, dimension: 'temperature' });
+  expect(found(session('warm', [[{ kind: 'air' }, 21]]))).toEqual({});
+});
+
+test('a spectrum is the colour of the light it is of, and of its lamp where nothing stands before it', () => {
+  // A black body of 3000 K is 3000 K warm [std: CIE 15].
+  const wavelengthsNm = Array.from({ length: 81 }, (_, k) => 380 + 5 * k);
+  const power = wavelengthsNm.map((nm) => {
+    const m = nm * 1e-9;
+    return m ** -5 / (Math.exp(1.4388e-2 / (m * 3000)) - 1);
+  });
+  const most = Math.max(...power);
+  const curve = { wavelengthsNm, power: power.map((each) => each / most) };
+  const spectrum = { curve, file: 'a.csv', simulated: false };
+  const light = session('spectrum', [], { spectrum });
+  expect(Math.abs(found(light).colour!.value - 3000)).toBeLessThan(3);
+  const bare = demo.builds.find((each) => {
+    const { units, layers } = recordsOf(demo, each);
+    return units.length === 1 && layers.length === 0;
+  })!;
+  const [unit] = recordsOf(demo, bare).units;
+  const ofLamp = { ...light, buildId: null, unitId: unit!.id };
+  expect(measuredOf({ ...demo, sessions: [ofLamp] }, bare).colour!.value).toBeCloseTo(3000, -1);
+  const covered = demo.builds.find((each) => {
+    const { units, layers } = recordsOf(demo, each);
+    return units.some(({ id }) => id === unit!.id) && layers.length > 0;
+  });
+  if (covered) expect(measuredOf({ ...demo, sessions: [ofLamp] }, covered).colour).toBeUndefined();
 });

@@ -1,16 +1,26 @@
+import { cctOfUv } from '../colour/planck';
+import { uvOf } from '../colour/chromaticity';
+import { xyzOf } from '../colour/tristimulus';
 import { shotOf } from '../document/blank';
 import type { Build, Production } from '../document/production';
 import type { Shot } from '../location/shot';
+import { onGrid } from '../formats/spectrumFile';
+import { stopsBetween } from '../light/exposure';
 import { UNKNOWN_STOPS } from '../frames/cameraLux';
 import type { Session } from '../meter/session';
 import { withinLimits } from '../meter/uncertainty';
-import { electricOf, inOrder, isSimulated, pointsOf } from '../meter/working';
-import type { RungId } from './readout';
+import { electricOf, inOrder, isSimulated, pointsOf, warmOf } from '../meter/working';
+import { KELVIN } from '../quantity';
+import { recordsOf } from './forecastShare';
+import { shotTargetLx } from './light';
+import type { ReadoutDimension, RungId } from './readout';
 
 /** What a meter said of a rung, the newest session first. */
 export interface Measured {
-  /** in the unit of the rung */
+  /** in the unit of the rung, SI */
   value: number;
+  /** of what it is, where that is another kind of figure than the rung shows */
+  dimension?: ReadoutDimension;
   /** standard uncertainty, as a share */
   share: number;
   simulated: boolean;
@@ -78,19 +88,59 @@ function atThePlug(session: Session): Found {
     : {};
 }
 
+/** Light beside the target of the shot, in stops; how far it may be off stands beside the light. */
+function withStops({ light, ...others }: Found, shot: Shot): Found {
+  if (!light) return others;
+  const stops = stopsBetween(light.value, shotTargetLx(shot));
+  return { ...others, light, stops: { value: stops, share: 0 } };
+}
+
+/** Hand spectrometers are right within so much of the colour temperature [common practice]. */
+const CCT_LIMITS = 0.02;
+
+function ofSpectrum({ spectrum }: Session): Found {
+  if (!spectrum) return {};
+  const cctK = cctOfUv(uvOf(xyzOf(onGrid(spectrum.curve))));
+  return Number.isFinite(cctK) ? { colour: { value: cctK, share: withinLimits(CCT_LIMITS) } } : {};
+}
+
+/** The hottest thing that was touched: a rung of watts, a meter of degrees. */
+function ofWarmth(session: Session): Found {
+  const things = warmOf(session);
+  const hottest = things.reduce<(typeof things)[number] | null>(
+    (most, each) => (each.celsius > (most?.celsius ?? -Infinity) ? each : most),
+    null,
+  );
+  if (!hottest) return {};
+  const value = hottest.celsius + KELVIN;
+  return { heat: { value, share: hottest.deviationK / value, dimension: 'temperature' } };
+}
+
 const READ: Partial<Record<Session['kind'], (session: Session, shot: Shot) => Found>> = {
   points: ofPlane,
   frames: ofCard,
   electric: atThePlug,
+  spectrum: ofSpectrum,
+  warm: ofWarmth,
 };
+
+/** What was metered of a build itself, and of the lamp where it has but one kind and nothing before it. */
+function sessionsOf(document: Production, build: Build): Session[] {
+  const { units, layers } = recordsOf(document, build);
+  const [unit] = units.length === 1 && layers.length === 0 ? units : [];
+  const ofLamp = unit
+    ? document.sessions.filter(({ kind, unitId }) => kind === 'spectrum' && unitId === unit.id)
+    : [];
+  return [...ofLamp, ...document.sessions.filter(({ buildId }) => buildId === build.id)];
+}
 
 /** What was metered of a build, by rung. A meter that is there counts before one that is not. */
 export function measuredOf(document: Production, build: Build): Partial<Record<RungId, Measured>> {
   const shot = shotOf(document, build);
-  const own = document.sessions.filter(({ buildId }) => buildId === build.id);
+  const own = sessionsOf(document, build);
   const inTurn = [...own.filter(isSimulated), ...own.filter((session) => !isSimulated(session))];
   return inTurn.reduce<Partial<Record<RungId, Measured>>>((all, session) => {
-    const found = READ[session.kind]?.(session, shot) ?? {};
+    const found = withStops(READ[session.kind]?.(session, shot) ?? {}, shot);
     const told = Object.fromEntries(
       Object.entries(found).map(([rung, each]) => [
         rung,

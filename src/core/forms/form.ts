@@ -3,6 +3,7 @@ import type { Circuit } from '../location/circuit';
 import type { Shot } from '../location/shot';
 import type { Use } from '../location/use';
 import type { PartId, UnitId } from '../ids';
+import type { Finish, FinishId } from '../materials/finish';
 import type { Part, Role } from '../materials/part';
 import type { TakesId } from '../materials/takes';
 import type { Dimension } from '../quantity';
@@ -19,6 +20,8 @@ export interface FormContext {
   circuit: Circuit;
   part: (id: PartId | null) => Part | null;
   unit: (id: UnitId | null) => Unit | null;
+  /** as the table says, or as readings taught */
+  finish: (id: FinishId) => Finish;
 }
 
 interface FieldBase {

@@ -1,4 +1,5 @@
-import { lightAt, type FrameData } from './frame';
+import type { FrameData } from './frame';
+import type { Outline } from './outline';
 import { registration, type Registration } from './register';
 
 export interface Comparison {
@@ -9,8 +10,6 @@ export interface Comparison {
   map: { columns: number; rows: number; stops: Float32Array<ArrayBuffer> };
 }
 
-/** Cells of the map along the longer edge. */
-const MAP_EDGE = 160;
 /** Darker than this is noise, linear. */
 const DARK = 0.0008;
 
@@ -21,45 +20,27 @@ export const sameShape = (
 ): boolean => Math.abs((first.width * second.height) / (first.height * second.width) - 1) < 0.01;
 
 /** What two pictures differ by. @param exposureStops  the second gathered so much more; 0 where nobody knows */
-export function compareFrames(
-  first: FrameData,
-  second: FrameData,
-  exposureStops: number,
-): Comparison {
-  const scale = MAP_EDGE / Math.max(first.columns, first.rows);
-  const [columns, rows] = [first.columns, first.rows].map((cells) =>
-    Math.max(1, Math.min(cells, Math.round(cells * scale))),
-  ) as [number, number];
-  const a = mapped(first, columns, rows);
-  const b = mapped(second, columns, rows);
+export function compareFrames(first: Outline, second: Outline, exposureStops: number): Comparison {
+  const { columns, rows, light: a } = first.map;
+  const b = second.map;
+  // Shapes that are all but the same may differ by a cell.
+  const over = (at: number) => {
+    const row = Math.floor((Math.floor(at / columns) * b.rows) / rows);
+    const column = Math.floor(((at % columns) * b.columns) / columns);
+    return b.light[row * b.columns + column]!;
+  };
   const stops = new Float32Array(columns * rows).fill(NaN);
   let [sumA, sumB] = [0, 0];
   for (let at = 0; at < stops.length; at++) {
-    if (!(a[at]! > DARK && b[at]! > DARK)) continue;
-    stops[at] = Math.log2(b[at]! / a[at]!) - exposureStops;
-    sumA += a[at]!;
-    sumB += b[at]!;
+    const [one, other] = [a[at]!, over(at)];
+    if (!(one > DARK && other > DARK)) continue;
+    stops[at] = Math.log2(other / one) - exposureStops;
+    sumA += one;
+    sumB += other;
   }
   return {
     registration: registration(first, second),
     stops: sumA > 0 ? Math.log2(sumB / sumA) - exposureStops : null,
     map: { columns, rows, stops },
   };
-}
-
-/** Mean light of coarser cells; NaN where any of it is clipped. */
-function mapped(frame: FrameData, columns: number, rows: number): Float32Array {
-  const sums = new Float32Array(columns * rows);
-  const counts = new Uint32Array(columns * rows);
-  const across = Uint32Array.from({ length: frame.columns }, (_, column) =>
-    Math.floor((column * columns) / frame.columns),
-  );
-  for (let row = 0; row < frame.rows; row++)
-    for (let column = 0; column < frame.columns; column++) {
-      const from = row * frame.columns + column;
-      const to = Math.floor((row * rows) / frame.rows) * columns + across[column]!;
-      sums[to]! += frame.clipped[from]! > 0 ? NaN : lightAt(frame, from);
-      counts[to]!++;
-    }
-  return sums.map((sum, at) => sum / counts[at]!);
 }

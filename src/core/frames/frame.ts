@@ -25,6 +25,8 @@ export interface FrameData {
   /** mean luminance of every row of pixels; of every column where the camera's rows stand upright, 0 otherwise */
   rowLight: Float64Array<ArrayBuffer>;
   columnLight: Float64Array<ArrayBuffer>;
+  /** mean light by row of the small picture in strips from side to side; by column, where the camera's rows stand upright */
+  strips: Float64Array<ArrayBuffer>[];
   /** values of single pixels on a grid of places that is the same in every frame, red, green, blue: for the camera's curve */
   samples: Uint8Array<ArrayBuffer>;
 }
@@ -33,8 +35,11 @@ export interface FrameData {
 const SMALL_EDGE = 960;
 /** A channel at this value or above is clipped in a compressed picture; all at or under this are crushed [common practice]. */
 export const [CLIPPED, CRUSHED] = [250, 3];
-/** Of a picture with more pixels every second row is read: all figures are means over thousands of rows. */
 const MOST_READ = 12_000_000;
+
+/** Of a larger picture every second pixel of every second row is read: all figures are means over millions of them. */
+export const readEvery = (width: number, height: number): 1 | 2 =>
+  width * height > MOST_READ ? 2 : 1;
 /** Places whose values are kept, across and down. */
 export const SAMPLES = { across: 16, down: 12 } as const;
 
@@ -56,8 +61,6 @@ function binned(counts: Uint32Array, stepLight: number, pixels: number) {
 /** Reads a picture strip by strip, so that no more than a strip of its pixels lies open at once. */
 export class FrameReader {
   readonly cell: number;
-  /** of so many rows one is read */
-  private readonly every: number;
   private pixels = 0;
   private readonly frame: FrameData;
   private readonly counts: Uint32Array;
@@ -85,7 +88,6 @@ export class FrameReader {
     const cell = Math.max(1, Math.ceil(Math.max(width, height) / SMALL_EDGE));
     const [columns, rows] = [Math.ceil(width / cell), Math.ceil(height / cell)];
     this.cell = cell;
-    this.every = width * height > MOST_READ ? 2 : 1;
     this.stepLight = Math.max(...table) / STEPS;
     this.steps = Int32Array.from(table, (light) => Math.round(light / this.stepLight));
     this.weighted = Int32Array.from({ length: 768 }, (_, k) =>
@@ -107,6 +109,7 @@ export class FrameReader {
       crushedShare: 0,
       rowLight: new Float64Array(height),
       columnLight: new Float64Array(width),
+      strips: [],
       samples: new Uint8Array(3 * SAMPLES.across * SAMPLES.down),
     };
   }
@@ -133,11 +136,6 @@ export class FrameReader {
     let crushedAll = 0;
     for (let row = 0; row < count; row++) {
       const y = first + row;
-      if (y % this.every !== 0) {
-        // A row that is passed over is as bright as the one above it: nothing that is told lies within two rows.
-        rowLight[y] = rowLight[y - 1]!;
-        continue;
-      }
       const line = Math.floor(y / cell) * columns;
       let p = row * width;
       let rowSum = 0;
@@ -215,6 +213,7 @@ export class FrameReader {
     this.columnSteps.forEach((steps, x) => (columnLight[x] = (stepLight * steps * width) / pixels));
     return {
       ...frame,
+      strips: stripsOf(frame, this.upright),
       histogram: binned(this.byStep, stepLight, pixels),
       clippedShare: this.clipped / pixels,
       crushedShare: this.crushed / pixels,
@@ -229,8 +228,7 @@ export const lightAt = ({ rgb }: Pick<FrameData, 'rgb'>, at: number): number =>
 /** Strips a lone frame's bands are looked for in. */
 const STRIPS = 6;
 
-/** Mean light by row in strips from left to right, of the small picture; by column, where the camera's rows stand upright. */
-export function stripsOf(frame: FrameData, upright: boolean): Float64Array[] {
+function stripsOf(frame: FrameData, upright: boolean): Float64Array<ArrayBuffer>[] {
   const { columns, rows } = frame;
   const [across, along] = upright ? [rows, columns] : [columns, rows];
   return Array.from({ length: STRIPS }, (_, strip) => {

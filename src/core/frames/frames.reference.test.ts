@@ -6,11 +6,18 @@ import { compareFrames, sameShape } from './compare';
 import { responseCurve } from './curve';
 import { shadowEdge } from './edge';
 import { exposureBetween, settingsApart } from './exposure';
+import { bandsOfEach, bandsTogether, readRows } from './bandsOfEach';
 import { bandsOf } from './flicker';
-import { CLIPPED, stripsOf } from './frame';
+import { CLIPPED, type FrameData } from './frame';
+import { outlineOf } from './outline';
 import { registration } from './register';
 import { frameOf, pixelsOf, room, type Scene } from './testing';
 import { decoded, linearTable } from './tone';
+
+const compared = (first: FrameData, second: FrameData, stops: number) =>
+  compareFrames(outlineOf(first), outlineOf(second), stops);
+const registered = (first: FrameData, second: FrameData) =>
+  registration(outlineOf(first), outlineOf(second));
 
 // Frames of known truth [worked: made here by another path, sRGB of IEC 61966-2-1 from display.ts, back by tone.ts].
 const lit = (gain: number, more: Partial<Scene> = {}): Scene => ({
@@ -26,7 +33,7 @@ test('sRGB there and back', () => {
 
 test.each([1.31, 0.5, 2, 0.25, 1])('light times %d is found to 0.02 stops', (gain) => {
   const [first, second] = [frameOf(lit(1)), frameOf(lit(gain, { seed: 7 }))];
-  const found = compareFrames(first, second, 0);
+  const found = compared(first, second, 0);
   expect(Math.abs(found.stops! - Math.log2(gain))).toBeLessThan(0.02);
   expect(found.registration.verdict).toBe('same');
   const whole = { x: 0.1, y: 0.1, w: 0.8, h: 0.8 };
@@ -39,7 +46,7 @@ test('another exposure is taken out', () => {
   const second = { exposureS: 1 / 100, fNumber: 4, isoSpeed: 800 };
   const stops = exposureBetween(first, second)!;
   expect(stops).toBeCloseTo(-1 + 2 * Math.log2(2.8 / 4), 9);
-  const found = compareFrames(frameOf(lit(1)), frameOf(lit(1.5 * 2 ** stops, { seed: 3 })), stops);
+  const found = compared(frameOf(lit(1)), frameOf(lit(1.5 * 2 ** stops, { seed: 3 })), stops);
   expect(Math.abs(found.stops! - Math.log2(1.5))).toBeLessThan(0.02);
   expect(settingsApart(first, second)).toEqual([
     '1/50 s and 1/100 s (−1.0 stops)',
@@ -66,7 +73,7 @@ test('clipped and crushed shares to half a point', () => {
   const half = (gain: number): Scene => ({
     light: (x, y) => (x > 0.5 ? [1, 1, 1] : (room(x, y).map((v) => v * gain) as never)),
   });
-  expect(compareFrames(frameOf(half(1)), frameOf(half(0.5)), 0).stops).toBeCloseTo(-1, 1);
+  expect(compared(frameOf(half(1)), frameOf(half(0.5)), 0).stops).toBeCloseTo(-1, 1);
 });
 
 test('a histogram holds every pixel, at its stop', () => {
@@ -133,8 +140,8 @@ describe('bands', () => {
   const rowsOf = (scene: Scene) => frameOf(scene).rowLight;
   const given = { reference: null, readOutS: 0.02, exposureS: 1 / 400 };
   const lone = (scene: Scene) => {
-    const frame = frameOf(scene);
-    return bandsOf({ ...given, frames: [frame.rowLight], strips: stripsOf(frame, false) });
+    const { rowLight, strips } = frameOf(scene);
+    return bandsOf({ ...given, frames: [rowLight], strips });
   };
   const still = rowsOf(lit(1, { height: 640, seed: 11 }));
   test.each([
@@ -205,6 +212,29 @@ describe('bands', () => {
     const found = bandsOf({ ...given, frames: [rowsOf({ light, noise: 0.02, height: 480 })] })!;
     expect(Math.abs(found.frequencyHz! / 100 - 1)).toBeLessThan(0.02);
   });
+  test('beside a frame that shows none a dimmed one is held against it, few waves and all', () => {
+    const exposureS = 1 / 4000;
+    const frames = [lit(1, { height: 640, seed: 3 }), banded(100, 0.3, exposureS)].map((scene) =>
+      readRows(frameOf(scene), false, exposureS),
+    );
+    const [steady, dimmed] = bandsOfEach(frames, null, 0.02);
+    expect(steady).toEqual({ bands: null, against: null });
+    if (dimmed!.bands) {
+      expect(dimmed!.against).toBe(0);
+      expect(Math.abs(dimmed!.bands.frequencyHz! / 100 - 1)).toBeLessThan(0.02);
+    }
+    const [many] = bandsOfEach(
+      [readRows(frameOf(banded(300, 0.2, exposureS)), false, exposureS), frames[0]!],
+      null,
+      0.02,
+    );
+    expect(many!.against).toBe(1);
+    expect(Math.abs(many!.bands!.frequencyHz! / 300 - 1)).toBeLessThan(0.02);
+    const named = bandsOfEach(frames, still, 0.02);
+    expect(named.map(({ against }) => against)).toEqual(['reference', 'reference']);
+    expect(Math.abs(named[1]!.bands!.frequencyHz! / 100 - 1)).toBeLessThan(0.02);
+    expect(bandsTogether([frames[0]!, readRows(frameOf(lit(1)), false, null)], 0.02)).toBeNull();
+  });
   test('stripes of the scene are none with a reference', () => {
     const striped = (seed: number): Scene =>
       lit(1, {
@@ -238,7 +268,7 @@ describe('whether the camera stood still', () => {
     ['nearer', 0, 0, 1.03, 0, 'moved'],
     ['turned', 0, 0, 1, 1.5, 'moved'],
   ] as const)('%s', (_, dx, dy, scale, turnDeg, verdict) => {
-    const found = registration(first, frameOf(moved(dx, dy, scale, turnDeg)));
+    const found = registered(first, frameOf(moved(dx, dy, scale, turnDeg)));
     expect(found.verdict).toBe(verdict);
     expect(Math.abs(found.shift[0] - dx)).toBeLessThan(0.004);
     expect(Math.abs(found.scale - scale)).toBeLessThan(0.006);
@@ -252,14 +282,14 @@ describe('whether the camera stood still', () => {
       },
       seed: 9,
     });
-    expect(registration(first, frameOf(other)).verdict).toBe('other');
+    expect(registered(first, frameOf(other)).verdict).toBe('other');
     const flat = frameOf(lit(1, { light: () => [0.2, 0.2, 0.2], seed: 8 }));
-    expect(registration(first, flat).verdict).toBe('other');
+    expect(registered(first, flat).verdict).toBe('other');
   });
   test('one size or another, as long as the shape is one', () => {
     const small = frameOf(lit(1, { width: 240, height: 160 }));
     expect(sameShape(first, small)).toBe(true);
-    expect(registration(first, small).verdict).toBe('same');
+    expect(registered(first, small).verdict).toBe('same');
     expect(sameShape(first, frameOf(lit(1, { width: 480, height: 360 })))).toBe(false);
   });
 });

@@ -1,9 +1,9 @@
 import { Matrix, solve } from 'ml-matrix';
 import { transformSquareInPlace } from './fourier';
-import { lightAt, type FrameData } from './frame';
+import { EDGE, type Outline } from './outline';
 
 // Bound by name: where globals are guarded a look-up of `Math` costs more than what it does.
-const { abs, atan2, cos, exp, floor, hypot, log, max, min, PI, round, sqrt } = Math;
+const { abs, atan2, cos, exp, floor, hypot, max, min, PI, round, sqrt } = Math;
 
 /** How a second picture lies over a first. */
 export interface Registration {
@@ -18,8 +18,8 @@ export interface Registration {
   found: number;
 }
 
-/** Edge of the square both are laid on, and of the parts that are looked for one by one. */
-const [EDGE, PART] = [256, 64];
+/** Edge of the parts that are looked for one by one. */
+const PART = 64;
 /** A part is found when its peak stands so many times over what lies about it. */
 const PEAK = 7;
 /** Under these two pictures are the same: shares of the width, of the scale, degrees. */
@@ -27,34 +27,10 @@ const STILL = { shift: 0.0025, scale: 0.004, turnDeg: 0.25 };
 /** Parts that must be found, and how well they must lie together, pixels of the square. */
 const [LEAST_FOUND, MOST_MISS] = [4, 1.5];
 
-/** Light on a square, in logarithms, so that another exposure changes nothing but their mean. */
-function square(frame: FrameData): Float64Array {
-  const { columns, rows } = frame;
-  const light = new Float64Array(columns * rows);
-  for (let at = 0; at < light.length; at++) light[at] = lightAt(frame, at);
-  const values = new Float64Array(EDGE * EDGE);
-  for (let y = 0; y < EDGE; y++) {
-    const cy = max(0, ((y + 0.5) * rows) / EDGE - 0.5);
-    const up = floor(cy) * columns;
-    const low = min(rows - 1, floor(cy) + 1) * columns;
-    const fy = cy - floor(cy);
-    for (let x = 0; x < EDGE; x++) {
-      const cx = max(0, ((x + 0.5) * columns) / EDGE - 0.5);
-      const left = floor(cx);
-      const right = min(columns - 1, left + 1);
-      const fx = cx - left;
-      const upper = light[up + left]! * (1 - fx) + light[up + right]! * fx;
-      const lower = light[low + left]! * (1 - fx) + light[low + right]! * fx;
-      values[y * EDGE + x] = log(max(upper * (1 - fy) + lower * fy, 1e-4));
-    }
-  }
-  return values;
-}
-
 /** Ends laid down (Hann), so that an edge is no wave. */
 const hann = (size: number): Float64Array =>
   Float64Array.from({ length: size }, (_, k) => 0.5 - 0.5 * cos((2 * PI * (k + 0.5)) / size));
-const WINDOWS = { [EDGE]: hann(EDGE), [PART]: hann(PART) };
+const WINDOWS: Record<number, Float64Array> = { [EDGE]: hann(EDGE), [PART]: hann(PART) };
 
 /** A part about a place, its mean taken out and its ends laid down; places beyond the edge repeat it. */
 function part(values: Float64Array, cx: number, cy: number, size: number): Float64Array {
@@ -150,8 +126,8 @@ function similarity(pairs: readonly Pair[]) {
  * Whether two pictures were taken from one place: nine parts of the first are looked for in the second, and a shift, a scale
  * and a turn are laid through them. Another exposure or other light does not disturb it, a face that moved is one part of nine.
  */
-export function registration(first: FrameData, second: FrameData): Registration {
-  const [a, b] = [square(first), square(second)];
+export function registration(first: Outline, second: Outline): Registration {
+  const [a, b] = [first.square, second.square];
   const aspect = first.height / first.width;
   const whole = correlated(
     part(a, EDGE / 2, EDGE / 2, EDGE),

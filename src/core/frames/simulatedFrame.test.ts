@@ -2,6 +2,7 @@ import { ownOffset } from '../meter/simulated';
 import { boxFigures } from './boxes';
 import { calibrationOf, cameraLux } from './cameraLux';
 import { compareFrames } from './compare';
+import { outlineOf } from './outline';
 import { bandsOf } from './flicker';
 import { FrameReader, type FrameData } from './frame';
 import { CARD, exposureFor, simulatedFrame, type SimulatedCamera } from './simulatedFrame';
@@ -75,7 +76,7 @@ test('a dimmer’s wave is found again against the steady frame, and the camera 
   })!;
   expect(Math.abs(found.frequencyHz! / 100 - 1)).toBeLessThan(0.02);
   expect(Math.abs(found.own! - 0.35)).toBeLessThan(0.03);
-  expect(compareFrames(steady, dimmed, 0).registration.verdict).toBe('same');
+  expect(compareFrames(outlineOf(steady), outlineOf(dimmed), 0).registration.verdict).toBe('same');
 });
 
 test('the same camera is the same each time, another one another', () => {

@@ -1,3 +1,4 @@
+import type { Origin } from '../origin';
 import { prepareControls, type Control } from './controls';
 import { packEmitters, type Emitter } from './emitter';
 import { illuminanceLx } from './illuminance';
@@ -8,6 +9,8 @@ export interface Bounce {
   /** doors and flags at the lamps */
   controls: readonly Control[];
   reflectance: number;
+  /** where it comes from; typical where nobody says */
+  origin?: Origin;
 }
 
 /** The lit surface: a rectangle across the axis, and its plane over the build's back. */

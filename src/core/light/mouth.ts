@@ -1,3 +1,4 @@
+import type { Origin } from '../origin';
 import { bouncePatches, type Bounce } from './bounce';
 import { FULL_SPREAD_DEG, OPEN, type Arrangement, type LayerMatter } from './transport/arrangement';
 
@@ -5,6 +6,8 @@ import { FULL_SPREAD_DEG, OPEN, type Arrangement, type LayerMatter } from './tra
 export interface Layer {
   name: string;
   transmittance: number;
+  /** where its transmittance comes from; typical where nobody says */
+  origin?: Origin;
   backReflectance: number;
   /** half-peak full width of a collimated beam after it, degrees; ≥ 110 scatters fully */
   spreadDeg: number;
@@ -40,6 +43,8 @@ interface Cavity {
   mouthM2: number;
   /** mean reflectance of the walls */
   reflectance: number;
+  /** where it comes from; typical where nobody says */
+  origin?: Origin;
 }
 
 /**

@@ -6,7 +6,7 @@ import { illuminanceLx } from './illuminance';
 import type { Mouth } from './mouth';
 import { mouthPatches } from './patches';
 import { sourceField } from './lightField';
-import { polygonFactor, polygonIlluminanceLx } from './testing';
+import { polygonFactor, polygonIlluminanceLx } from './polygon';
 import { rippleBehind } from './ripple';
 import { simulate } from './transport/run';
 import { sheet, standardPan } from './transport/testing';

@@ -1,3 +1,5 @@
+import type { Origin } from '../origin';
+
 /** A ring in the plane z = heightM, facing +z, that gives light back evenly by Lambert's law. */
 export interface AnnulusSurface {
   kind: 'annulus';
@@ -5,6 +7,8 @@ export interface AnnulusSurface {
   outerRadiusM: number;
   heightM: number;
   reflectance: number;
+  /** where it comes from; typical where nobody says */
+  origin?: Origin;
 }
 
 /** A rectangle round the axis in the plane z = heightM, facing +z, reflecting by Lambert's law. */
@@ -15,6 +19,8 @@ export interface RectangleSurface {
   lengthM: number;
   heightM: number;
   reflectance: number;
+  /** where it comes from; typical where nobody says */
+  origin?: Origin;
 }
 
 export type ReflectingSurface = AnnulusSurface | RectangleSurface;

@@ -1,7 +1,8 @@
 import type { ResolvedBuild } from '../build/resolvedBuild';
 import type { FormContext } from '../forms/form';
+import { ORIGIN_WORDS } from '../origin';
 import type { Dimension, UnitSystem } from '../quantity';
-import { show, showText } from '../quantity';
+import { KELVIN, show, showText } from '../quantity';
 import { enclosureC, insideLimits, ROOM_C } from '../power/caseHeat';
 import { heatedThings } from '../power/heat';
 import type { PowerPlan } from '../power/plan';
@@ -20,7 +21,6 @@ const HELD_C = 48;
 const TOUCHED_C = 60;
 /** Light beside its forecast, stops: a cheap meter and a typical figure each miss by a third [practice]. */
 const LIGHT_STOPS = 0.5;
-const KELVIN = 273.15;
 const AS_FORECAST = 'As forecast.';
 
 /** Something a step asks a person to read off, and what is judged of it. SI; low and high are what passes. */
@@ -92,7 +92,7 @@ function tapeVolts({ resolved, tape }: Predicted): Asked[] {
     low: expected * (1 - VOLTS_SHARE),
     high: expected * (1 + VOLTS_SHARE),
     stopAbove: run.voltageV * (1 + 2 * VOLTS_SHARE),
-    from: `worked out, ${run.loopOhmPerM === null ? 'copper typical of its width' : 'with the copper you metered'}`,
+    from: `worked out, ${run.loopOhmPerM.origin === 'typical' ? 'copper typical of its width' : `with its ${ORIGIN_WORDS[run.loopOhmPerM.origin]} copper`}`,
     fine: AS_FORECAST,
   });
   const over = 'More than its supply should give: switch off, and read the supply’s label again.';

@@ -1,7 +1,11 @@
+import type { Origin } from '../origin';
+
 /** Surface finishes: total reflectance ρ and its mirror-like share [typ: docs/model/units.md, from memory]. */
 export interface Finish {
   name: string;
   reflectance: number;
+  /** where it comes from; typical where nobody says */
+  origin?: Origin;
   mirrorShare: number;
 }
 

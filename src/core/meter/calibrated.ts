@@ -1,5 +1,6 @@
 import type { Part } from '../materials/part';
-import { effectiveUnit, tapeLumensPerM, tapeWattsPerM } from '../units/effective';
+import { FINISHES, type Finish, type FinishId } from '../materials/finish';
+import { effectiveUnit, tapeCopper, tapeLumensPerM, tapeWattsPerM } from '../units/effective';
 import type { Unit } from '../units/unit';
 import type { Calibration, Cause } from './causes';
 
@@ -9,8 +10,18 @@ const causeOf = (calibration: Calibration, kind: Cause['kind'], id: string): Cau
 
 const figures = (value: number): number => Number(value.toPrecision(6));
 
-/** A unit with the light that readings say it gives. What was metered itself stays: it is surer. */
-function calibratedUnit(unit: Unit, calibration: Calibration): Unit {
+/** A unit with the light and copper that readings say it has. What was metered itself stays: it is surer. */
+const calibratedUnit = (unit: Unit, calibration: Calibration): Unit =>
+  withCopper(withLight(unit, calibration), calibration);
+
+function withCopper(unit: Unit, calibration: Calibration): Unit {
+  const copper = causeOf(calibration, 'copper', unit.id);
+  if (!copper || unit.category !== 'strip' || unit.origins.loopOhmPerM === 'metered') return unit;
+  const loopOhmPerM = figures(tapeCopper(unit).value * copper.factor);
+  return { ...unit, loopOhmPerM, origins: { ...unit.origins, loopOhmPerM: 'calibrated' } };
+}
+
+function withLight(unit: Unit, calibration: Calibration): Unit {
   const flux = causeOf(calibration, 'flux', unit.id);
   if (!flux) return unit;
   if (unit.category === 'strip') {
@@ -37,6 +48,22 @@ function calibratedPart(part: Part, calibration: Calibration): Part {
     ),
     origins: { ...part.origins, transmittance: 'calibrated' },
   };
+}
+
+/** Nothing sends back all light; magnesium oxide, the whitest, 0.98 [std: CIE 15]. */
+const WHITEST = 0.98;
+
+/** A finish as the table says, or as readings taught. */
+export function calibratedFinish(id: FinishId, calibration: Calibration | null): Finish {
+  const finish: Finish = FINISHES[id];
+  const cause = calibration && causeOf(calibration, 'reflectance', id);
+  return cause
+    ? kept(calibration, finish, () => ({
+        ...finish,
+        reflectance: figures(Math.min(WHITEST, finish.reflectance * cause.factor)),
+        origin: 'calibrated' as const,
+      }))
+    : finish;
 }
 
 /** The same record for the same lesson: what was worked out from it still stands. */

@@ -1,13 +1,16 @@
 import * as z from 'zod/mini';
 import { list, note, range, stampSchema, text } from '../schema';
 
-/** What a calibration may put right, each by one factor: the light of a unit, what comes through a layer. */
-export const CAUSE_KINDS = ['flux', 'transmittance'] as const;
+/**
+ * What a calibration may put right, each by one factor: the light of a unit, what comes through a layer, what a finish sends back,
+ * the copper of a tape.
+ */
+export const CAUSE_KINDS = ['flux', 'transmittance', 'reflectance', 'copper'] as const;
 export type CauseKind = (typeof CAUSE_KINDS)[number];
 
 const causeSchema = z.object({
   kind: z.enum(CAUSE_KINDS),
-  /** of the unit or part it is of */
+  /** of the unit, part or finish it is of */
   id: text(1, 64),
   /** what the shelf says times this is what readings say */
   factor: range(0.05, 20),

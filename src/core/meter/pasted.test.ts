@@ -5,9 +5,9 @@ const rows = (text: string) => text.split('\n').map((line) => line.split(';'));
 const read = (text: string) => {
   const found = pastedReadings(rows(text));
   if (!found.ok) throw new Error(found.problems.map(({ message }) => message).join(' '));
-  return found.value.map(({ place, lux }) => [
+  return found.value.map(({ place, value }) => [
     place.kind === 'angle' ? place.angleDeg : place.kind,
-    Number(lux.toFixed(2)),
+    Number(value.toFixed(2)),
   ]);
 };
 
@@ -64,7 +64,7 @@ test.each<[string, string, RegExp]>([
   ['volts', '0;12 V', /Line 1/],
   ['negative light', '0;-4', /no light a lamp gives/],
   ['nothing', '\n \n', /Nothing to read/],
-  ['ten thousand lines', '0;1\n'.repeat(10_000), /10000 lines are no sweep/],
+  ['ten thousand lines', '0;1\n'.repeat(10_000), /10000 lines are no session/],
 ])('%s: told by its line, and nothing is taken', (_, text, words) => {
   const found = pastedReadings(rows(text));
   expect(found.ok ? '' : found.problems.map(({ message }) => message).join(' ')).toMatch(words);
@@ -85,8 +85,8 @@ test('whatever is pasted, it is read or told, and never breaks', () =>
       (cells) => {
         const found = pastedReadings(cells);
         if (found.ok)
-          for (const { lux, place } of found.value) {
-            expect(lux).toBeGreaterThanOrEqual(0);
+          for (const { value, place } of found.value) {
+            expect(value).toBeGreaterThanOrEqual(0);
             if (place.kind === 'angle') expect(Math.abs(place.angleDeg)).toBeLessThanOrEqual(180);
           }
         else expect(found.problems.length).toBeGreaterThan(0);

@@ -1,151 +1,152 @@
-import { parseQuantity } from '../quantity';
+import { findUnit } from '../quantity/dimension';
 import type { Problem, Result } from '../result';
-import type { MeterPoint, Place, Session } from './session';
+import { figureOf, isRoom, kindOf, numberOf, placeOf, type PlacedSession } from './pastedPlaces';
+import type { Place } from './session';
 
 /** A line of a meter's own log, or of a spreadsheet. */
 export interface PastedReading {
   place: Place;
-  lux: number;
+  /** lx, V, A, W or °C, as its place has it */
+  value: number;
+  /** why it does not count, where the line says so */
+  struck: string | null;
+  simulated: boolean;
 }
 
 /** More lines than a sweep of any lamp has are something else. */
 const MOST_LINES = 2000;
 /** So many lines are told of; the rest is counted. */
 const MOST_TOLD = 5;
-const MOST_LX = 1e7;
-
-const NUMBER = /^[+−-]?\d+(?:[.,]\d+)?$/;
-const numberOf = (text: string): number | null => {
-  const bare = text.trim().replace(/\s*(?:°|deg(?:rees?)?)$/i, '');
-  return NUMBER.test(bare) ? Number(bare.replace('−', '-').replace(',', '.')) : null;
-};
-const isRoom = (text: string): boolean => /^(?:room|dark|lamp off|off)$/i.test(text.trim());
 
 interface Columns {
+  named: boolean;
   angle: number;
   plane: number | null;
-  lux: number;
-  unit: string;
+  /** null for the last cell of a line that says anything */
+  figure: number | null;
+  /** of all figures, where their heading says it */
+  heading: string;
+  /** where each line says its unit, why it does not count, that nobody held the meter */
+  unit: number | null;
+  struck: number | null;
+  simulated: number | null;
 }
 
-/** The last in a heading is its unit: “Lux (klx)”. */
-const UNITS = /\b(lx|lux|klx|fc|ft-?cd|foot-?candles?)\b/gi;
-const UNIT_OF: Record<string, string> = {
-  lux: 'lx',
-  ftcd: 'fc',
-  footcandle: 'fc',
-  footcandles: 'fc',
-};
-const unitIn = (heading: string): string => {
-  const found = [...heading.matchAll(UNITS)].at(-1)?.[1]?.toLowerCase().replace('-', '') ?? 'lx';
-  return UNIT_OF[found] ?? found;
+const FIGURE = /lux|lx|fc|candle|light|reading|value|volt|amp|watt|current|temp|°C|°F/i;
+const UNNAMED: Columns = {
+  named: false,
+  angle: 0,
+  plane: null,
+  figure: null,
+  heading: '',
+  unit: null,
+  struck: null,
+  simulated: null,
 };
 
-/** What the columns are called; without a line of names the first is the angle and the last the light. */
-function columnsOf(first: readonly string[]): { columns: Columns; named: boolean } {
-  const named = first.every(
-    (cell) =>
-      numberOf(cell) === null && !isRoom(cell) && !parseQuantity(cell, 'illuminance', 'lx').ok,
-  );
-  const find = (words: RegExp) => first.findIndex((cell) => words.test(cell));
-  const lux = named ? find(/lux|lx|fc|candle|light|reading|value/i) : -1;
-  const angle = named ? find(/angle|°|deg|theta/i) : -1;
-  const plane = named ? find(/plane|way/i) : -1;
+/** What the columns are called; without a line of names the first is the place and the last the figure. */
+function columnsOf([first, ...others]: readonly (readonly string[])[]): Columns {
+  // A figure or the room makes it a reading, and so does standing alone.
+  const named =
+    others.length > 0 && first!.every((cell) => !/^\s*[+−-]?[.,]?\d/.test(cell) && !isRoom(cell));
+  if (!named) return UNNAMED;
+  const find = (words: RegExp) => {
+    const at = first!.findIndex((cell) => words.test(cell));
+    return at < 0 ? null : at;
+  };
+  const figure = find(FIGURE) ?? first!.length - 1;
+  const angle = find(/angle|°$|deg|theta/i) ?? 0;
+  const plane = find(/plane|way/i);
   return {
     named,
-    columns: {
-      angle: angle < 0 ? 0 : angle,
-      plane: plane < 0 || plane === angle ? null : plane,
-      lux: lux < 0 ? first.length - 1 : lux,
-      unit: lux < 0 ? 'lx' : unitIn(first[lux]!),
-    },
+    angle,
+    plane: plane === angle ? null : plane,
+    figure,
+    heading: first![figure]!,
+    unit: find(/^units?$/i),
+    struck: find(/^struck/i),
+    simulated: find(/^simulated$/i),
   };
 }
 
-/** A place of a points session: by its name, or by metres right and up. */
-function pointOf(cells: readonly string[], points: readonly MeterPoint[]): Place | string {
-  const named = cells
-    .map((cell) => cell.trim())
-    .flatMap((cell) => points.filter(({ name }) => name.toLowerCase() === cell.toLowerCase()));
-  if (named[0]) return { kind: 'point', ...named[0] };
-  const metres = cells.flatMap((cell) => {
-    const number = numberOf(cell.replace(/\s*m$/i, ''));
-    return number === null || cell.trim() === '' ? [] : [number];
-  });
-  const [xM, yM] = metres;
-  const there = points.find(
-    (point) =>
-      xM !== undefined &&
-      yM !== undefined &&
-      Math.hypot(point.xM - xM, point.yM - yM) < SAME_PLACE_M,
-  );
-  return there
-    ? { kind: 'point', ...there }
-    : `“${cells.join(', ')}” is no place of this session: write its name, or metres right and up`;
-}
-const SAME_PLACE_M = 0.005;
-
-/** With a layer or without it, in words. */
-function turnOf(cells: readonly string[]): Place | string {
-  const words = cells.join(' ').trim();
-  if (/^(?:without|open|bare|no(?: layer)?)\b/i.test(words)) return { kind: 'layer', with: false };
-  if (/^(?:with|layer|yes)\b/i.test(words)) return { kind: 'layer', with: true };
-  return `“${words}” is neither with nor without the layer`;
+/** The unit of a line's own cell, else the last one in the heading: “Lux (klx)”. */
+function unitOf(row: readonly string[], { unit, heading }: Columns, place: Place): string | null {
+  const { dimension } = kindOf(place);
+  const own = unit === null ? undefined : findUnit(dimension, row[unit] ?? '');
+  if (own) return own.symbol;
+  const words = heading.replaceAll('-', '').split(/[\s()[\]{},;/]+/);
+  const last = words.findLast((word) => word !== '' && findUnit(dimension, word));
+  return last === undefined ? null : findUnit(dimension, last)!.symbol;
 }
 
-/** A line of a session that is no sweep: the place in words, the light last, or where its heading says. */
-function placedRow(
-  row: readonly string[],
-  { lux: named, unit }: Columns,
-  session: Pick<Session, 'kind' | 'points'>,
-  hasNames: boolean,
-): PastedReading | string {
-  // Without a line of names the light stands last, in lines of a name and of two numbers alike.
-  const lux = hasNames ? named : row.findLastIndex((cell) => cell.trim() !== '');
-  const light = row[lux] ?? '';
-  const read = parseQuantity(light, 'illuminance', unit);
-  if (light.trim() === '' || !read.ok) return `“${light}” is no light: write 120 lx`;
-  if (read.value < 0 || read.value > MOST_LX) return `“${light}” is no light a lamp gives`;
-  const cells = row.filter((cell, k) => k !== lux && k < PLACE_CELLS && cell.trim() !== '');
-  if (cells.some(isRoom)) return { place: { kind: 'room' }, lux: read.value };
-  const place = session.kind === 'layer' ? turnOf(cells) : pointOf(cells, session.points);
-  return typeof place === 'string' ? place : { place, lux: read.value };
-}
 /** Where a place may stand: kind, name and two numbers; behind them lie unit, time and who. */
 const PLACE_CELLS = 4;
 
-function rowOf(
+function placeIn(
   row: readonly string[],
-  { angle, plane, lux, unit }: Columns,
-): PastedReading | string {
-  const [where, light] = [row[angle] ?? '', row[lux] ?? ''];
-  const read = parseQuantity(light, 'illuminance', unit);
-  if (light.trim() === '' || !read.ok) return `“${light}” is no light: write 120 lx`;
-  if (read.value < 0 || read.value > MOST_LX) return `“${light}” is no light a lamp gives`;
-  if (isRoom(where)) return { place: { kind: 'room' }, lux: read.value };
+  figure: number,
+  columns: Columns,
+  session: PlacedSession,
+): Place | string {
+  if (session.kind === 'sweep') return angleOf(row, columns);
+  const cells = row
+    .map((cell) => cell.trim())
+    .filter((cell, k) => k !== figure && k < PLACE_CELLS && cell !== '');
+  return placeOf(cells, session);
+}
+
+function angleOf(row: readonly string[], { angle, plane }: Columns): Place | string {
+  const where = row[angle] ?? '';
+  if (isRoom(where)) return { kind: 'room' };
   const angleDeg = numberOf(where);
   if (angleDeg === null) return `“${where}” is no angle: write −30, or room`;
   if (Math.abs(angleDeg) > 180) return `${angleDeg}° is more than all the way round: −180 to 180`;
   const planeDeg = plane === null ? 0 : numberOf(row[plane] ?? '');
   if (planeDeg === null || planeDeg < 0 || planeDeg > 180)
     return `“${plane === null ? '' : row[plane]}” is no way round the axis: 0 level, 90 upright`;
-  return { place: { kind: 'angle', planeDeg, angleDeg }, lux: read.value };
+  return { kind: 'angle', planeDeg, angleDeg };
+}
+
+function rowOf(
+  row: readonly string[],
+  columns: Columns,
+  session: PlacedSession,
+): PastedReading | string {
+  // Before a figure stands its place.
+  const figure =
+    columns.figure ??
+    Math.max(
+      1,
+      row.findLastIndex((cell) => cell.trim() !== ''),
+    );
+  const place = placeIn(row, figure, columns, session);
+  // A place that nobody knows says nothing of what the figure should be: it is told once.
+  if (typeof place === 'string') return place;
+  const value = figureOf(row[figure] ?? '', kindOf(place), unitOf(row, columns, place));
+  if (typeof value === 'string') return value;
+  const cell = (at: number | null) => (at === null ? '' : (row[at] ?? '').trim());
+  return {
+    place,
+    value,
+    struck: cell(columns.struck).slice(0, 200) || null,
+    simulated: cell(columns.simulated) !== '',
+  };
 }
 
 /**
- * Reads lines of place and light as readings: angles of a sweep, points by name or metres, with and without a layer. All or nothing: what cannot be read is told by its line.
+ * Reads lines of place and figure as readings: angles of a sweep, points by name or metres, with and without a layer, volts and amps,
+ * warm things. All or nothing: what cannot be read is told by its line.
  * @param rows  cells, by line; empty lines are passed over
  */
 export function pastedReadings(
   rows: readonly (readonly string[])[],
-  session: Pick<Session, 'kind' | 'points'> = { kind: 'sweep', points: [] },
+  session: PlacedSession = { kind: 'sweep', points: [] },
 ): Result<PastedReading[]> {
   const refuse = (problems: Problem[]): Result<PastedReading[]> => ({ ok: false, problems });
   const lines = rows
     .map((cells, k) => ({ cells, line: k + 1 }))
     .filter(({ cells }) => cells.some((cell) => cell.trim() !== ''));
-  const [first] = lines;
-  if (!first)
+  if (lines.length === 0)
     return refuse([
       { code: 'empty', path: '', message: 'Nothing to read: a line is −30, 120 lx.' },
     ]);
@@ -154,14 +155,13 @@ export function pastedReadings(
       {
         code: 'too_many',
         path: '',
-        message: `${lines.length} lines are no sweep: at most ${MOST_LINES}, one an angle.`,
+        message: `${lines.length} lines are no session: at most ${MOST_LINES}, one a reading.`,
       },
     ]);
-  const { columns, named } = columnsOf(first.cells);
-  const found = (named ? lines.slice(1) : lines).map(({ cells, line }) => ({
+  const columns = columnsOf(lines.map(({ cells }) => cells));
+  const found = (columns.named ? lines.slice(1) : lines).map(({ cells, line }) => ({
     line,
-    read:
-      session.kind === 'sweep' ? rowOf(cells, columns) : placedRow(cells, columns, session, named),
+    read: rowOf(cells, columns, session),
   }));
   const wrong = found.flatMap(({ line, read }) =>
     typeof read === 'string'

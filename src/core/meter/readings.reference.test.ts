@@ -3,7 +3,7 @@ import { solveLadder } from '../power/ladder';
 import { electricResult } from './electric';
 import { gridPoints, pointsResult } from './points';
 import { pastedReadings } from './pasted';
-import { blankSession, type MeterReading, type Place, type Session } from './session';
+import { blankSession, ELECTRIC, type MeterReading, type Place, type Session } from './session';
 import { simulatedFigure, simulatedSpectrum } from './simulated';
 import { readingsTable } from './table';
 import { isSimulated, nextPlace, pointsOf, unreadPoints } from './working';
@@ -101,7 +101,7 @@ describe('light on a plane', () => {
     if (!again.ok) throw new Error(again.problems[0]!.message);
     const back = under(
       plane,
-      again.value.map(({ place, lux }) => read(place, lux)),
+      again.value.map(({ place, value }) => read(place, value)),
     );
     expect(pointsOf(back)).toEqual(pointsOf(whole));
   });
@@ -118,7 +118,7 @@ describe('light on a plane', () => {
     expect(
       good.ok && good.value.map(({ place }) => (place.kind === 'point' ? place.name : place.kind)),
     ).toEqual(['A1', 'C3', 'room']);
-    expect(good.ok && good.value[1]!.lux).toBeCloseTo(300, 6);
+    expect(good.ok && good.value[1]!.value).toBeCloseTo(300, 6);
     const bad = pastedReadings(
       [
         ['A1', '20'],
@@ -141,7 +141,7 @@ describe('layers and sweeps as tables', () => {
       ),
     );
     const again = pastedReadings(readingsTable(layer), layer);
-    expect(again.ok && again.value.map(({ lux }) => lux)).toEqual([100, 55, 102, 55]);
+    expect(again.ok && again.value.map(({ value }) => value)).toEqual([100, 55, 102, 55]);
     expect(
       again.ok && again.value.map(({ place }) => place.kind === 'layer' && place.with),
     ).toEqual([false, true, false, true]);
@@ -154,10 +154,89 @@ describe('layers and sweeps as tables', () => {
     const table = readingsTable(swept);
     expect(table[2]).toContain('misread');
     const again = pastedReadings(table, swept);
-    expect(again.ok && again.value.map(({ place }) => place)).toEqual([
-      { kind: 'angle', planeDeg: 0, angleDeg: -30 },
-      { kind: 'angle', planeDeg: 90, angleDeg: 30 },
+    expect(again.ok && again.value).toEqual([
+      {
+        place: { kind: 'angle', planeDeg: 0, angleDeg: -30 },
+        value: 80,
+        struck: null,
+        simulated: false,
+      },
+      {
+        place: { kind: 'angle', planeDeg: 90, angleDeg: 30 },
+        value: 81,
+        struck: 'misread',
+        simulated: false,
+      },
     ]);
+  });
+  test('volts, amps and warmth there and back; what the simulated meter showed stays its', () => {
+    const volts = under(
+      session({ kind: 'electric' }),
+      ELECTRIC.map((what, k) => read({ kind: 'electric', what }, (k + 1) / 10)),
+    );
+    const warm = under(session({ kind: 'warm' }), [
+      read({ kind: 'air' }, 21.5),
+      read({ kind: 'warm', thing: 'Supply, lid' }, 48.25, { simulated: true }),
+    ]);
+    for (const whole of [volts, warm]) {
+      const again = pastedReadings(readingsTable(whole), whole);
+      if (!again.ok) throw new Error(again.problems[0]!.message);
+      expect(again.value).toEqual(
+        Object.values(whole.readings).map(({ place, value, struck, simulated }) => ({
+          place,
+          value,
+          struck,
+          simulated,
+        })),
+      );
+    }
+  });
+  test.each<[Session['kind'], string[][], unknown]>([
+    [
+      'electric',
+      [
+        ['near', '24.1'],
+        ['far end', '22600 mV'],
+        ['amps', '3 A'],
+      ],
+      [24.1, 22.6, 3],
+    ],
+    [
+      'electric',
+      [
+        ['what', 'reading (mA)'],
+        ['amps at the plug', '430'],
+      ],
+      [0.43],
+    ],
+    [
+      'warm',
+      [
+        ['air', '21'],
+        ['driver', '118.4 °F'],
+      ],
+      [21, 48],
+    ],
+    [
+      'warm',
+      [
+        ['thing', 'temperature F'],
+        ['room', '71.6'],
+      ],
+      [22],
+    ],
+    ['electric', [['power factor', '1.4']], 'between 0 and 1'],
+    ['electric', [['near', '24 °C']], 'no voltage'],
+    ['electric', [['colour', '4']], 'nothing that is read here'],
+    ['warm', [['driver', 'hot']], 'no temperature'],
+    ['warm', [['', '40']], 'no place'],
+    ['warm', [['driver', '4000']], 'no temperature of a light'],
+  ])('%s in words: %j', (kind, rows, wanted) => {
+    const found = pastedReadings(rows, { kind, points: [] });
+    if (typeof wanted === 'string')
+      expect(found.ok ? '' : found.problems[0]!.message).toContain(wanted);
+    else
+      expect(found.ok && found.value.map(({ value }) => Number(value.toFixed(6)))).toEqual(wanted);
   });
   test('a name is never a formula', () => {
     const named = under(session({ kind: 'warm' }), [

@@ -3,7 +3,7 @@ import type { Origin } from '../origin';
 import { effectiveUnit } from '../units/effective';
 import { intensityPerLm, prepareSpread, type Spread } from '../units/spread';
 import type { Unit } from '../units/unit';
-import { zoneIntegral } from './sweep';
+import { zonalLumens } from './sweep';
 
 /** What the shelf says a unit gives, before anybody metered it. */
 export interface Said {
@@ -28,12 +28,11 @@ export const ORIGIN_SHARE: Record<Origin, number> = {
 /** What it says of the light within so many degrees of the axis, lm. */
 export function lumensWithin({ lumens, spread }: Said, toDeg: number): number {
   const prepared = prepareSpread(spread);
-  const at = (k: number) => (toRadians(toDeg) / ZONES) * k;
-  const cd = (k: number) => lumens * intensityPerLm(prepared, Math.cos(at(k)));
-  return Array.from(
-    { length: ZONES },
-    (_, k) => 2 * Math.PI * zoneIntegral(at(k), at(k + 1), cd(k), cd(k + 1)),
-  ).reduce((sum, zone) => sum + zone, 0);
+  return zonalLumens(
+    (angleDeg) => lumens * intensityPerLm(prepared, Math.cos(toRadians(angleDeg))),
+    toDeg,
+    ZONES,
+  );
 }
 /** Finer than any beam of the shelf. */
 const ZONES = 360;

@@ -17,6 +17,8 @@ const COLD_SHARE = 0.04;
 const SETTLES_MIN = 8;
 /** A hand and a display flutter by this share. */
 const NOISE_SHARE = 0.003;
+/** Of the last digit of a hand meter, as its standard deviation [common practice]. */
+const TREMBLE = 0.3;
 /** From one reading to the next, minutes. */
 const BETWEEN_MIN = 0.25;
 
@@ -58,7 +60,8 @@ export function simulatedLux(
 export function simulatedFigure({ id, instrument }: Session, words: string, truth: number): number {
   const { classShare, grainLx: grain } = instrument;
   const own = 1 + ownOffset(id, classShare);
-  const shown = truth * own * (1 + NOISE_SHARE * normal(`${id} ${words}`));
+  // Hand meters average what flutters: the last digit trembles, no more.
+  const shown = truth * own + TREMBLE * grain * normal(`${id} ${words}`);
   return grain > 0 ? Math.round(shown / grain) * grain : shown;
 }
 

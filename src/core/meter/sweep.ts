@@ -72,6 +72,40 @@ export function zoneIntegral(from: number, to: number, atFrom: number, atTo: num
   return whole(to) - whole(from);
 }
 
+/** Light within so many degrees of the axis, lm, of a curve taken straight from zone to zone: Σ 2π ∫ I sin θ dθ. */
+export function zonalLumens(
+  cdAt: (angleDeg: number) => number,
+  toDeg: number,
+  zones: number,
+): number {
+  const cd = Array.from({ length: zones + 1 }, (_, k) => cdAt((toDeg * k) / zones));
+  const zone = (toDeg / zones) * DEG;
+  return cd
+    .slice(1)
+    .reduce(
+      (sum, next, k) => sum + 2 * Math.PI * zoneIntegral(k * zone, (k + 1) * zone, cd[k]!, next),
+      0,
+    );
+}
+
+/** Candela of a curve one way round the axis, at an angle off it. */
+export type SweptCd = (planeDeg: number, angleDeg: number) => number;
+
+/** Level and upright; and how far apart the angles of a curve lie that is worked out. */
+export const BOTH_PLANES_DEG = [0, 90];
+export const SWEPT_STEP_DEG = 2.5;
+
+/** Light within so many degrees of the axis, lm: of the mean of both sides of both planes. */
+export const sweptLumens = (cd: SweptCd, toDeg: number): number =>
+  zonalLumens(
+    (angleDeg) => {
+      const sides = BOTH_PLANES_DEG.flatMap((plane) => [cd(plane, angleDeg), cd(plane, -angleDeg)]);
+      return sides.reduce((sum, each) => sum + each, 0) / sides.length;
+    },
+    toDeg,
+    Math.max(1, Math.ceil(toDeg / SWEPT_STEP_DEG)),
+  );
+
 /** The halves of the planes: each a way out from the axis. */
 interface Side {
   points: SweepPoint[];

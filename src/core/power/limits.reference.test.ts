@@ -5,6 +5,7 @@ import type { WorkedOut as Readouts } from '../evaluate/readouts';
 import { findBuild } from '../evaluate/context';
 import type { Severity } from '../findings/finding';
 import type { TapeRun } from '../build/wiring';
+import { sourced } from '../origin';
 import { CORD_IDS, CORDS, thinnestCordFor, type CordId } from '../electrics/cord';
 import { ohmPerM } from '../electrics/copper';
 import { plugFuseFor, REGIONS } from '../electrics/region';
@@ -144,8 +145,7 @@ describe('leads and connectors of tape', () => {
     voltageV: 24,
     wattsPerM: 12,
     load: 'current',
-    loopOhmPerM: 0.02,
-    widthM: 0.01,
+    loopOhmPerM: sourced(0.02, 'metered'),
     colour: false,
     rowsM: [2],
     feed: 'one',

@@ -1,4 +1,5 @@
 import type { TapeRun } from '../build/wiring';
+import { sourced } from '../origin';
 import { part } from '../testing/makers';
 import { leadNeeds } from './tapeLeads';
 import { planTape } from './tapePlan';
@@ -19,8 +20,7 @@ const run = (over: Partial<TapeRun> = {}): TapeRun => ({
   voltageV: 24,
   wattsPerM: 14.4,
   load: 'string',
-  loopOhmPerM: null,
-  widthM: 0.01,
+  loopOhmPerM: sourced(0.33, 'typical'),
   colour: false,
   rowsM: [5],
   feed: 'one',

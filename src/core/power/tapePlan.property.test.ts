@@ -5,6 +5,7 @@ import { TAPE_LOADS } from '../electrics/tapeLoad';
 import { lightAt, solveLadder } from './ladder';
 import { DIMMEST, evenFeeds, planTape } from './tapePlan';
 import { LEADS_MM2, type LeadMm2 } from '../electrics/leads';
+import { sourced } from '../origin';
 import { tapePowerFindings } from './tapePowerFindings';
 
 const number = (min: number, max: number) => fc.double({ min, max, noNaN: true });
@@ -12,8 +13,7 @@ const run = fc.record({
   voltageV: fc.constantFrom(5, 12, 24),
   wattsPerM: number(2, 24),
   load: fc.constantFrom('string' as const, 'current' as const, 'resistance' as const),
-  loopOhmPerM: fc.option(number(0.05, 1.5)),
-  widthM: fc.constantFrom(0.005, 0.008, 0.01, 0.012),
+  loopOhmPerM: number(0.05, 1.5).map((ohm) => sourced(ohm, 'typical')),
   colour: fc.boolean(),
   rowsM: fc.array(number(0.2, 4), { minLength: 1, maxLength: 8 }),
   feed: fc.constantFrom('one' as const, 'both' as const, 'rows' as const, 'spaced' as const),
@@ -64,8 +64,8 @@ describe('tape of any kind, fed in any way', () => {
         const one = { ...given, feed: 'one' as const, load: 'string' as const };
         const dimmest = (over: Partial<TapeRun>) => planTape({ ...one, ...over })!.dimmest;
         expect(dimmest({ feed: 'both' })).toBeGreaterThanOrEqual(dimmest({}) - 1e-6);
-        expect(dimmest({ loopOhmPerM: 0.1 })).toBeGreaterThanOrEqual(
-          dimmest({ loopOhmPerM: 0.2 }) - 1e-6,
+        expect(dimmest({ loopOhmPerM: sourced(0.1, 'yours') })).toBeGreaterThanOrEqual(
+          dimmest({ loopOhmPerM: sourced(0.2, 'yours') }) - 1e-6,
         );
       }),
       { seed: 52, numRuns: 40 },

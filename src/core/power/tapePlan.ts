@@ -2,9 +2,6 @@ import type { TapeRun } from '../build/wiring';
 import { ohmPerM } from '../electrics/copper';
 import { solveLadder } from './ladder';
 
-/** Out-and-back resistance of 10 mm tape with 1 oz copper, Ω/m; narrower tape has less copper [typ]. */
-const LOOP_OHM_PER_M = 0.33;
-const LOOP_WIDTH_M = 0.01;
 /** The dimmest diode should give this share of the brightest [common practice, docs/model/power.md]. */
 export const DIMMEST = 0.9;
 const MOST_FEEDS = 40;
@@ -14,12 +11,6 @@ const STEPS_A_FEED = 40;
 /** Places along a part whose light is told. */
 const SHOWN = 121;
 const STEP_M = 0.01;
-
-export const loopOhmOf = ({
-  loopOhmPerM,
-  widthM,
-}: Pick<TapeRun, 'loopOhmPerM' | 'widthM'>): number =>
-  loopOhmPerM ?? (LOOP_OHM_PER_M * LOOP_WIDTH_M) / widthM;
 
 /** A stretch of tape that hangs on one supply. */
 export interface TapePart {
@@ -49,7 +40,7 @@ export interface TapePlan {
 const solve = (run: TapeRun, lengthM: number, feedsM: readonly number[], most = 400) =>
   solveLadder({
     lengthM,
-    loopOhmPerM: loopOhmOf(run),
+    loopOhmPerM: run.loopOhmPerM.value,
     supplyV: run.voltageV,
     wattsPerM: run.wattsPerM,
     load: run.load,

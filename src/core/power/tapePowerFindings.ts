@@ -2,6 +2,7 @@ import { CLASS2_A, feedFuseA } from './feedFuse';
 import type { Finding } from '../findings/finding';
 import type { TapeRun } from '../build/wiring';
 import type { Part } from '../materials/part';
+import { ORIGIN_WORDS } from '../origin';
 import { amps, exactMm, percent, threeFigures } from '../quantity';
 import { CONNECTORS, LEADS_MM2, LEAD_SIZES } from '../electrics/leads';
 import { ohmPerM } from '../electrics/copper';
@@ -67,7 +68,7 @@ function brightness(plan: TapePlan, run: TapeRun): Finding {
       ? `The dimmest diode gives ${percent(plan.dimmest)} of the brightest, from ${fed} on ${threeFigures(far.lengthM)} m.`
       : `With ${fed} on ${threeFigures(far.lengthM)} m the dimmest diode gives ${percent(plan.dimmest)} of the brightest, at ${threeFigures(plan.lowestV)} V: the tape’s own copper takes the rest${starved ? ' and heats under its glue' : ''}.${run.colour ? ' Colours shift too: blue and green fade first.' : ''} ${mending(plan.proposedFeeds)}`,
     limit: `${percent(DIMMEST)}; a stop below ${percent(STARVED)}`,
-    source: `Ladder of copper and loads, ${run.loopOhmPerM === null ? 'typical copper of its width' : 'its own metered copper'}; nine tenths is common practice`,
+    source: `Ladder of copper and loads, ${run.loopOhmPerM.origin === 'typical' ? 'typical copper of its width' : `its own copper (${ORIGIN_WORDS[run.loopOhmPerM.origin]})`}; nine tenths is common practice`,
     where: { drawing: 'tape', field: run.feedField },
     remedies,
   };

@@ -15,7 +15,10 @@ import { gateOf } from './wire';
 import { checkProduction } from '../evaluate/checkProduction';
 import { ohmPerM } from '../electrics/copper';
 import { solveLadder } from './ladder';
-import { evenFeeds, feedsNeeded, loopOhmOf, planTape } from './tapePlan';
+import { sourced } from '../origin';
+import { tapeCopper } from '../units/effective';
+import type { UnitOf } from '../units/unit';
+import { evenFeeds, feedsNeeded, planTape } from './tapePlan';
 import { CONNECTORS, LEADS_MM2, type Connector } from '../electrics/leads';
 import { tapePowerFindings } from './tapePowerFindings';
 
@@ -56,7 +59,11 @@ describe('tape: feeds, leads, connectors', () => {
     expect(mended.wire!.tape!.parts[0]!.feedsM).toHaveLength(under.wire!.tape!.proposedFeeds!);
   });
   test('the fewest feeds: one fewer would not do', () => {
-    const run = { ...runOf('lens-ring'), feed: 'spaced' as const, loopOhmPerM: 0.8 };
+    const run = {
+      ...runOf('lens-ring'),
+      feed: 'spaced' as const,
+      loopOhmPerM: sourced(0.8, 'metered'),
+    };
     const needed = feedsNeeded(run, 5)!;
     const plan = planTape({ ...run, rowsM: [5], supplies: 1 })!;
     expect(plan.parts[0]!.feedsM).toHaveLength(needed);
@@ -78,9 +85,11 @@ describe('tape: feeds, leads, connectors', () => {
     expect(dimmest(needed - 1)).toBeLessThan(0.9);
   });
   test('copper typical of its width, or metered (typical: 0.33 Ω/m at 10 mm)', () => {
-    expect(loopOhmOf({ loopOhmPerM: null, widthM: 0.01 })).toBeCloseTo(0.33, 12);
-    expect(loopOhmOf({ loopOhmPerM: null, widthM: 0.005 })).toBeCloseTo(0.66, 12);
-    expect(loopOhmOf({ loopOhmPerM: 0.2, widthM: 0.005 })).toBe(0.2);
+    const copper = (loopOhmPerM: number | null, tapeWidthM: number) =>
+      tapeCopper({ loopOhmPerM, tapeWidthM, origins: {} } as unknown as UnitOf<'strip'>);
+    expect(copper(null, 0.01).value).toBeCloseTo(0.33, 12);
+    expect(copper(null, 0.005)).toEqual({ value: expect.closeTo(0.66, 12), origin: 'typical' });
+    expect(copper(0.2, 0.005).value).toBe(0.2);
   });
   test('a thin lead is a stop, and thicker copper the way out (BS 7671 Table 4F3A, from memory)', () => {
     const thin = changed('lens-ring', { leadMm2: 0.34, feed: 'one' });

@@ -1,4 +1,8 @@
 import { DEGREE } from '../angle';
+
+/** 0 °C, K: exactly so [std: SI brochure]. */
+export const KELVIN = 273.15;
+
 /** One way of writing a quantity: SI value = number · factor + offset. */
 export interface UnitSpelling {
   symbol: string;
@@ -45,8 +49,8 @@ const DIMENSIONS = {
   ],
   temperature: [
     { symbol: 'K', factor: 1, exact: true },
-    { symbol: '°C', factor: 1, offset: 273.15, aliases: ['C', 'degC', '℃'] },
-    { symbol: '°F', factor: 5 / 9, offset: 273.15 - (32 * 5) / 9, aliases: ['F', 'degF'] },
+    { symbol: '°C', factor: 1, offset: KELVIN, aliases: ['C', 'degC', '℃'] },
+    { symbol: '°F', factor: 5 / 9, offset: KELVIN - (32 * 5) / 9, aliases: ['F', 'degF'] },
   ],
   colourTemperature: [{ symbol: 'K', factor: 1, aliases: ['kelvin'] }],
   angle: [

@@ -127,6 +127,19 @@ export function effectiveUnit(unit: MainsUnit): EffectiveUnit {
   };
 }
 
+/** Out-and-back resistance of 10 mm tape with 1 oz copper, Ω/m; narrower tape has less copper [typ]. */
+const LOOP_OHM_PER_M = 0.33;
+const LOOP_WIDTH_M = 0.01;
+
+/** Copper of a tape out and back, Ω/m; what is typical of its width where nobody metered it. */
+export const tapeCopper = (strip: UnitOf<'strip'>): Sourced =>
+  figure(
+    strip,
+    'loopOhmPerM',
+    strip.loopOhmPerM,
+    (LOOP_OHM_PER_M * LOOP_WIDTH_M) / strip.tapeWidthM,
+  );
+
 /** A bi-colour tape lights half its diodes at a time unless its driver allows both [docs/model/units.md]. */
 const litShare = (strip: UnitOf<'strip'>): number => (strip.colour === 'bi-colour' ? 0.5 : 1);
 

@@ -127,9 +127,7 @@ function sentenceOf(
   const place = `At ${showText(show(shot.distanceM, 'length', 'metric'))}`;
   const name = `your ${contender.formName.toLowerCase()}`;
   if (found.isoToEqual === null) return `${place} ${name} gives no light yet: choose a lamp first.`;
-  const stops = Math.abs(found.stops).toFixed(1);
-  const level =
-    stops === '0.0' ? 'level with' : `${stops} stops ${found.stops < 0 ? 'under' : 'over'}`;
+  const level = levelWords(found.stops);
   const least = contender.unpriced > 0 ? 'at least ' : '';
   const money =
     found.priceShare === null
@@ -137,6 +135,24 @@ function sentenceOf(
       : `for ${least}${percent(found.priceShare)} of the price`;
   const iso = `ISO ${isoText(found.isoToEqual)}`;
   return `${place} ${name} is ${level} the ${lowerFirst(fixture.name)}, ${softnessSaid(found.softnessRatio, contender.separate)}, ${money}. At ${iso} you make f/${shot.fNumber}.`;
+}
+
+function levelWords(stops: number): string {
+  const said = Math.abs(stops).toFixed(1);
+  return said === '0.0' ? 'level with' : `${said} stops ${stops < 0 ? 'under' : 'over'}`;
+}
+
+/** What readings add to the verdict: where a meter puts the light, and whether the forecast follows it. */
+export function meteredSentence(
+  { fixtureLx }: Pick<Comparison, 'fixtureLx'>,
+  metered: { illuminanceLx: number; simulated: boolean } | null,
+  corrected: boolean,
+): string {
+  const follows = corrected ? 'The forecast follows readings of its parts.' : '';
+  if (!metered || metered.illuminanceLx <= 0) return follows;
+  const level = levelWords(stopsBetween(metered.illuminanceLx, fixtureLx));
+  const by = metered.simulated ? 'The simulated meter reads' : 'Your meter reads';
+  return `${by} ${Number(metered.illuminanceLx.toPrecision(3))} lx there, ${level} it. ${follows}`.trim();
 }
 
 const percent = (share: number) =>

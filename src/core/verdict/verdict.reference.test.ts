@@ -1,5 +1,5 @@
 import { sample } from '../testing/sample';
-import { compare, softnessWords, type Contender } from './compare';
+import { compare, meteredSentence, softnessWords, type Contender } from './compare';
 import { fixtureIlluminanceLx } from './fixture';
 
 const document = sample();
@@ -95,6 +95,17 @@ describe('comparison', () => {
       'dimmer',
     );
     expect(compare(point(9), fresnel, shot, document).softnessRatio).toBeGreaterThan(5);
+  });
+  test('what a meter read stands beside the forecast: a quarter of the light is two stops under', () => {
+    const found = compare(point(lx), dome, shot, document);
+    const read = (share: number, simulated = false) => ({ illuminanceLx: share * lx, simulated });
+    expect(meteredSentence(found, read(1 / 4), false)).toMatch(
+      /^Your meter reads \d+ lx there, 2\.0 stops under it\.$/,
+    );
+    expect(meteredSentence(found, read(1, true), true)).toMatch(
+      /^The simulated meter reads \d+ lx there, level with it\. The forecast follows readings/,
+    );
+    expect(meteredSentence(found, null, false)).toBe('');
   });
   test('softness in words', () => {
     expect([0.5, 1, 2].map(softnessWords)).toEqual(['harder', 'equally soft', 'softer']);

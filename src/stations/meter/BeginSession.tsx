@@ -7,6 +7,9 @@ import { blankFrames } from '@/core/meter/framesRecord';
 import { gridPoints } from '@/core/meter/points';
 import type { Session, SessionKind } from '@/core/meter/session';
 import type { Unit } from '@/core/units/unit';
+import { frontSize } from '@/core/build/front';
+import type { Derivations } from '@/core/evaluate/derive';
+import { useWorkplace } from '../shell/useWorkplace';
 import { useSession } from '../shell/Workbench';
 import { useProduction } from '../store/context';
 import { KIND_NAMES } from './kindNames';
@@ -25,7 +28,7 @@ function subjectsOf({ shelf, builds }: Production, kind: SessionKind): Subject[]
     shelf.units.filter(which).map(({ id, name }): Subject => ({ id, name, of: { unitId: id } }));
   switch (kind) {
     case 'sweep':
-      return units((unit) => 'spread' in unit);
+      return [...units((unit) => 'spread' in unit), ...lights];
     case 'layer':
       return shelf.parts
         .filter((part) => 'transmittance' in part)
@@ -49,6 +52,7 @@ function beginning(
   document: Production,
   kind: SessionKind,
   of: Partial<Session>,
+  derivations: Derivations,
 ): Partial<Session> {
   const build = document.builds.find(({ id }) => id === of.buildId);
   if (kind === 'points')
@@ -56,6 +60,14 @@ function beginning(
       points: FIRST_POINTS,
       ...(build && { distanceM: shotOf(document, build).distanceM }),
     };
+  if (kind === 'sweep' && build) {
+    const found = derivations.resolve(document, build);
+    if (!found) return {};
+    const { widthM, heightM } = frontSize(found.resolved);
+    const sizeM = Math.max(widthM, heightM);
+    // Rounded up to 5 cm: no nearer than that.
+    return { sizeM, distanceM: Math.ceil(FAR * sizeM * 20 - 1e-9) / 20, toDeg: 90 };
+  }
   if (kind === 'electric') return { instrument: VOLTMETER, sizeM: 1 };
   if (kind === 'warm') return { instrument: THERMOMETER };
   if (kind === 'frames') {
@@ -65,6 +77,8 @@ function beginning(
   }
   return {};
 }
+/** So many times its size away a light is a point, within a hundredth [common practice: five times]. */
+const FAR = 5;
 /** Hand meters [common practice]. */
 const VOLTMETER = { name: 'Multimeter', classShare: 0.01, grainLx: 0.01, cosineShare: 0 };
 const THERMOMETER = { name: 'Thermometer', classShare: 0.02, grainLx: 0.5, cosineShare: 0 };
@@ -76,11 +90,15 @@ export function BeginSession({ meter, onBegun }: { meter: Meter; onBegun: (id: s
   const things = subjectsOf(document, kind);
   const [thing, setThing] = useState('');
   const { say } = useSession();
+  const { derivations } = useWorkplace();
   const chosen = things.find(({ id }) => id === thing) ?? things[0];
   const begin = () => {
     if (!chosen) return;
     const name = freeName(chosen.name, document.sessions);
-    const told = meter.begin(kind, name, { ...chosen.of, ...beginning(document, kind, chosen.of) });
+    const told = meter.begin(kind, name, {
+      ...chosen.of,
+      ...beginning(document, kind, chosen.of, derivations),
+    });
     if (told.refused) say(told.refused);
     else onBegun(told.id);
   };

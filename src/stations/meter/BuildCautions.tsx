@@ -1,4 +1,4 @@
-import { hangsOn } from '@/core/evaluate/forecastShare';
+import { recordsOf } from '@/core/evaluate/forecastShare';
 import { gateOf } from '@/core/power/wire';
 import { isFilament } from '@/core/units/classes';
 import { useProduction } from '../store/context';
@@ -12,7 +12,7 @@ export function BuildCautions({ buildId }: { buildId: string | null }) {
   const document = useProduction((state) => state.document);
   const readouts = useSessionBuild(buildId);
   const build = document.builds.find(({ id }) => id === buildId);
-  const hot = !build || hangsOn(document, build).units.some(isFilament);
+  const hot = !build || recordsOf(document, build).units.some(isFilament);
   const shut = readouts !== null && !gateOf(readouts.findings).open;
   return (
     <div className="border-l-4 border-look pl-2 text-[13.5px]" data-cautions={hot ? 'hot' : 'cool'}>

@@ -66,7 +66,7 @@ export function CalibrateSheet() {
       </label>
       <p role="status" className="text-[14px] text-ink-soft">
         {busy
-          ? 'Holding every reading against its forecast: rooms are simulated with each lamp and layer changed a little…'
+          ? 'Holding every reading against its forecast: rooms are simulated with each lamp, layer and finish changed a little…'
           : calibration
             ? `Forecasts follow what was learnt on ${calibration.at.slice(0, 10)} from ${calibration.readings} readings${calibration.simulated ? ', some of them simulated' : ''}.`
             : 'Forecasts still follow the shelf.'}
@@ -81,7 +81,8 @@ function Learnt({ answer }: { answer: ProductionCalibration }) {
   if (causes.length === 0)
     return (
       <p>
-        Nothing to learn from yet: sweeps, layer tests and light on a plane of a light teach.
+        Nothing to learn from yet: sweeps, layer tests, light on a plane and volts along a tape
+        teach.
         {leftOut > 0 && ` ${leftOut} sessions are simulated and left out.`}
       </p>
     );
@@ -118,7 +119,7 @@ function Learnt({ answer }: { answer: ProductionCalibration }) {
                 <Bars prior={prior} factor={factor} deviation={deviation} />
               </td>
               <td className="num">
-                {stopsFigure(Math.log2(factor))}
+                {key.startsWith('copper') ? '–' : stopsFigure(Math.log2(factor))}
                 {informed < 0.1 && ', hardly told'}
               </td>
             </tr>

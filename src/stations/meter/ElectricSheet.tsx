@@ -4,9 +4,8 @@ import { ELECTRIC, type ElectricId, type Session } from '@/core/meter/session';
 import { electricOf, isSimulated, nextPlace } from '@/core/meter/working';
 import { show, showText, threeFigures } from '@/core/quantity';
 import { simulatedFigure } from '@/core/meter/simulated';
-import { tapeWattsPerM } from '@/core/units/effective';
+import { tapeCopper, tapeWattsPerM } from '@/core/units/effective';
 import type { UnitOf } from '@/core/units/unit';
-import { loopOhmOf } from '@/core/power/tapePlan';
 import { useDevice } from '@/ui/device';
 import { useState } from 'react';
 import { useProduction } from '../store/context';
@@ -14,6 +13,7 @@ import { useEdits } from '../store/useEdits';
 import { BuildCautions } from './BuildCautions';
 import { Deviation } from './Deviation';
 import { FigureIn } from './FigureIn';
+import { PasteReadings } from './PasteReadings';
 import { ReadingList } from './ReadingList';
 import { useSessionBuild } from './useSessionBuild';
 import type { Meter } from './useMeter';
@@ -127,8 +127,8 @@ export function ElectricSheet({ session, meter }: { session: Session; meter: Met
             <div key={id} data-electric={id}>
               {ELECTRIC_NAMES[id].name}:{' '}
               <span className="figure">
-                {threeFigures(figure.value)} {ELECTRIC_NAMES[id].unit} ±{' '}
-                {threeFigures(2 * figure.deviation)}
+                {figureText(figure.value)} {ELECTRIC_NAMES[id].unit} ±{' '}
+                {Number((2 * figure.deviation).toPrecision(2))}
               </span>
               {said !== null && said > 0 && figure.value > 0 && (
                 <Deviation
@@ -166,10 +166,7 @@ export function ElectricSheet({ session, meter }: { session: Session; meter: Met
               </span>{' '}
               over {showText(show(session.sizeM, 'length', units))};{' '}
               {strip.loopOhmPerM === null ? 'typical of its width' : 'the shelf says'}{' '}
-              {threeFigures(
-                loopOhmOf({ loopOhmPerM: strip.loopOhmPerM, widthM: strip.tapeWidthM }),
-              )}
-              .
+              {threeFigures(tapeCopper(strip).value)}.
             </p>
             {isSimulated(session) ? null : (
               <button
@@ -199,6 +196,7 @@ export function ElectricSheet({ session, meter }: { session: Session; meter: Met
           </p>
         ))}
         <ReadingList session={session} meter={meter} />
+        {session.closedAt === null && <PasteReadings session={session} meter={meter} />}
       </div>
     </div>
   );
@@ -206,11 +204,14 @@ export function ElectricSheet({ session, meter }: { session: Session; meter: Met
 
 /** What a tape would show that is as its label says, fed at one end. */
 function tapeTruth(strip: UnitOf<'strip'>, lengthM: number): Partial<Record<ElectricId, number>> {
-  const { voltageV, loopOhmPerM, tapeWidthM } = strip;
+  const { voltageV } = strip;
   const amps = (tapeWattsPerM(strip) * lengthM) / voltageV;
-  const drop = (amps * loopOhmOf({ loopOhmPerM, widthM: tapeWidthM }) * lengthM) / 2;
+  const drop = (amps * tapeCopper(strip).value * lengthM) / 2;
   return { nearV: voltageV, farV: Math.max(0, voltageV - drop), tapeA: amps };
 }
+
+/** Four figures: of two voltages the difference counts. */
+const figureText = (value: number): string => String(Number(value.toPrecision(4)));
 
 const Live = () => (
   <div className="border-l-4 border-look pl-2 text-[13.5px]" data-cautions="live">
@@ -231,7 +232,7 @@ function TapeDrawing({
   light: boolean;
 }) {
   const text = (id: ElectricId) =>
-    read[id] ? `${threeFigures(read[id].value)} ${ELECTRIC_NAMES[id].unit}` : '–';
+    read[id] ? `${figureText(read[id].value)} ${ELECTRIC_NAMES[id].unit}` : '–';
   return (
     <svg
       viewBox="0 0 640 180"
@@ -271,10 +272,10 @@ function TapeDrawing({
             stroke="var(--brass)"
             strokeWidth="2"
           />
-          <text x="60" y="150" fontSize="18" textAnchor="middle" fill="var(--ink)">
+          <text x="60" y="150" fontSize="24" textAnchor="middle" fill="var(--ink)">
             {text('mainsA')}
           </text>
-          <text x="60" y="40" fontSize="18" textAnchor="middle" fill="var(--ink)">
+          <text x="60" y="40" fontSize="24" textAnchor="middle" fill="var(--ink)">
             {text('mainsW')}
           </text>
         </>
@@ -301,13 +302,13 @@ function TapeDrawing({
             />
           ))}
           <path d="M20 78 H90 M20 96 H90" stroke="var(--ink)" strokeWidth="3" />
-          <text x="90" y="50" fontSize="18" textAnchor="middle" fill="var(--ink)">
+          <text x="90" y="50" fontSize="24" textAnchor="middle" fill="var(--ink)">
             {text('nearV')}
           </text>
-          <text x="50" y="130" fontSize="18" textAnchor="middle" fill="var(--ink)">
+          <text x="50" y="130" fontSize="24" textAnchor="middle" fill="var(--ink)">
             {text('tapeA')}
           </text>
-          <text x="570" y="50" fontSize="18" textAnchor="middle" fill="var(--ink)">
+          <text x="570" y="50" fontSize="24" textAnchor="middle" fill="var(--ink)">
             {text('farV')}
           </text>
           <path

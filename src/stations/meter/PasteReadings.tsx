@@ -6,10 +6,13 @@ import { pastedReadings } from '@/core/meter/pasted';
 import type { Meter } from './useMeter';
 
 const MOST_BYTES = 1_000_000;
-const HINTS: Partial<Record<Session['kind'], string>> & { sweep: string } = {
-  sweep: 'A line an angle: −30, 120 lx',
-  points: 'A line a place, by name or metres right and up: A1, 120 lx or -0.5, 0.5, 120 lx',
-  layer: 'A line a turn: without, 400 lx',
+const ROOM = '; “room” for the lamp off';
+const HINTS: Partial<Record<Session['kind'], string>> = {
+  sweep: `A line an angle: −30, 120 lx${ROOM}`,
+  points: `A line a place, by name or metres right and up: A1, 120 lx or -0.5, 0.5, 120 lx${ROOM}`,
+  layer: `A line a turn: without, 400 lx${ROOM}`,
+  electric: 'A line a figure: near, 24.1 V; far, 22.6 V; amps, 3 A',
+  warm: 'A line a thing: driver, 48 °C; “air” for the room',
 };
 
 /** Readings out of a meter's own log or a spreadsheet: all of them, or none with the lines that cannot be read. */
@@ -35,7 +38,7 @@ export function PasteReadings({ session, meter }: { session: Session; meter: Met
     <details className="text-[13.5px]">
       <summary className="cursor-pointer">Paste readings</summary>
       <label htmlFor={id} className="mt-1 block text-ink-soft">
-        {HINTS[session.kind] ?? HINTS.sweep}; “room” for the lamp off
+        {HINTS[session.kind]}
       </label>
       <textarea
         id={id}

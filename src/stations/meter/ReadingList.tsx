@@ -1,7 +1,7 @@
 'use client';
 import Papa from 'papaparse';
 import { ELECTRIC_NAMES } from '@/core/meter/electric';
-import { show, showText, threeFigures, type UnitSystem } from '@/core/quantity';
+import { KELVIN, show, showText, type UnitSystem } from '@/core/quantity';
 import type { MeterReading, Session } from '@/core/meter/session';
 import { readingsTable } from '@/core/meter/table';
 import { inOrder, isSimulated } from '@/core/meter/working';
@@ -11,12 +11,10 @@ import { useProduction } from '../store/context';
 import { placeText } from './placeText';
 import type { Meter } from './useMeter';
 
-const KELVIN = 273.15;
-
 /** A reading as it was taken, in its unit. */
 function valueText({ place, value }: MeterReading, units: UnitSystem): string {
   if (place.kind === 'electric')
-    return `${threeFigures(value)} ${ELECTRIC_NAMES[place.what].unit}`.trim();
+    return `${Number(value.toPrecision(4))} ${ELECTRIC_NAMES[place.what].unit}`.trim();
   const warm = place.kind === 'warm' || place.kind === 'air';
   return warm
     ? showText(show(value + KELVIN, 'temperature', units))

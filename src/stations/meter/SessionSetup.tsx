@@ -47,7 +47,7 @@ export function SessionSetup({ session, meter }: { session: Session; meter: Mete
           onCommit={(sizeM) => (sizeM === null ? null : set('length of the tape', { sizeM }))}
         />
       )}
-      {session.kind !== 'sweep' && session.kind !== 'layer' && (
+      {session.kind !== 'layer' && (session.kind !== 'sweep' || session.buildId !== null) && (
         <QuantityField
           system={units}
           label="Up to, %"

@@ -158,7 +158,7 @@ function Curve({ spectrum: { wavelengthsNm, power } }: { spectrum: MeasuredSpect
       {[400, 500, 600, 700].map((nm) => (
         <g key={nm}>
           <path d={`M${x(nm)} 10 V270`} stroke="var(--line)" />
-          <text x={x(nm)} y="290" fontSize="14" textAnchor="middle" fill="var(--ink-soft)">
+          <text x={x(nm)} y="292" fontSize="20" textAnchor="middle" fill="var(--ink-soft)">
             {nm} nm
           </text>
         </g>

@@ -2,26 +2,24 @@
 import { writeEulumdat } from '@/core/formats/eulumdat';
 import { writeIes } from '@/core/formats/ies';
 import type { Photometry } from '@/core/formats/photometric';
-import { photometryOf } from '@/core/meter/photometry';
+import { photometryOf, type OfTheUnit } from '@/core/meter/photometry';
 import type { Result } from '@/core/result';
 import type { Session } from '@/core/meter/session';
-import { lumensWithin, ORIGIN_SHARE, type Said } from '@/core/meter/said';
 import type { BeamWidth } from '@/core/meter/sweep';
 import { isSimulated, learnt, type SweepResult } from '@/core/meter/working';
 import { threeFigures } from '@/core/quantity';
-import { effectiveUnit } from '@/core/units/effective';
 import { SPREAD_NAMES, type Spread } from '@/core/units/spread';
 import type { Unit } from '@/core/units/unit';
 import { download, exportName } from '../shell/actions';
 import { useProduction } from '../store/context';
 import { useEdits } from '../store/useEdits';
 import { Deviation } from './Deviation';
+import type { Swept } from './useSwept';
 
 interface SweepFiguresProps {
   session: Session;
   worked: Result<SweepResult>;
-  said: Said | null;
-  unit: Unit | undefined;
+  swept: Swept;
 }
 
 const spreadText = (spread: Spread): string =>
@@ -33,7 +31,8 @@ const widthText = ({ deg, closed }: BeamWidth): string =>
   closed ? `${deg.toFixed(0)}°` : `over ${deg.toFixed(0)}°`;
 
 /** What a sweep says, each figure with its error, beside what the shelf says. */
-export function SweepFigures({ session, worked, said, unit }: SweepFiguresProps) {
+export function SweepFigures({ session, worked, swept }: SweepFiguresProps) {
+  const { unit, forecast } = swept;
   if (!worked.ok)
     return (
       <p role="status" className="text-[14px] text-ink-soft" data-swept="not yet">
@@ -52,14 +51,14 @@ export function SweepFigures({ session, worked, said, unit }: SweepFiguresProps)
         {threeFigures(lumens)} lm{' '}
         <span className="text-[16px] text-ink-soft">± {threeFigures(2 * deviationLm)}</span>
       </p>
-      {said && (
+      {forecast && (
         <Deviation
           measured={lumens}
-          forecast={lumensWithin(said, coveredDeg)}
-          share={Math.hypot(deviationLm / lumens, ORIGIN_SHARE[said.origin])}
+          forecast={forecast.lumensWithin(coveredDeg)}
+          share={Math.hypot(deviationLm / lumens, forecast.share)}
           unit="lm"
-          origin={said.origin}
-          lookAt="the distance first, then at the label"
+          origin={forecast.origin}
+          lookAt={`the distance first, then at ${unit ? 'the label' : 'its lamps and layers'}`}
         />
       )}
       <dl className="mt-2 grid grid-cols-[1fr_auto] gap-x-3 gap-y-0.5 text-[14px]">
@@ -119,7 +118,7 @@ export function SweepFigures({ session, worked, said, unit }: SweepFiguresProps)
         </ul>
         <p className="text-ink-soft">Twice the standard uncertainty; causes add as squares.</p>
       </details>
-      {unit && <Files session={session} result={worked.value} unit={unit} />}
+      {swept.of && <Files session={session} result={worked.value} of={swept.of} />}
       {unit && <Learn session={session} result={worked.value} unit={unit} />}
     </div>
   );
@@ -164,12 +163,9 @@ function Learn({ session, result, unit }: { session: Session; result: SweepResul
 }
 
 /** The sweep as files other programs read. */
-function Files({ session, result, unit }: { session: Session; result: SweepResult; unit: Unit }) {
+function Files({ session, result, of }: { session: Session; result: SweepResult; of: OfTheUnit }) {
   const document = useProduction((state) => state.document);
   const give = (ending: string, write: (light: Photometry) => string) => {
-    if (!('spread' in unit)) return;
-    const { wattsW, cctK, criRa } = effectiveUnit(unit);
-    const of = { wattsW: wattsW.value, cctK: cctK.value, criRa: criRa.value };
     const light = photometryOf(session, result.planes, result.sweep, of);
     download(exportName(document, session.name, ending), write(light), 'text/plain');
   };

@@ -1,6 +1,5 @@
 'use client';
 import { useMemo } from 'react';
-import { forecastCd, saidOf, type Said } from '@/core/meter/said';
 import type { Result } from '@/core/result';
 import { simulatedLux } from '@/core/meter/simulated';
 import type { Place, Session } from '@/core/meter/session';
@@ -12,17 +11,18 @@ import {
   unreadAngles,
   type SweepResult,
 } from '@/core/meter/working';
-import { SPREAD_NAMES } from '@/core/units/spread';
+import { isFilament } from '@/core/units/classes';
 import { PolarPlot, type PolarLine } from '@/ui/drawing/PolarPlot';
-import { useProduction } from '../store/context';
 import { placeText } from './placeText';
 import { ReadingList } from './ReadingList';
 import { Beside } from './Beside';
+import { BuildCautions } from './BuildCautions';
 import { Cautions } from './Cautions';
 import { PasteReadings } from './PasteReadings';
 import { ReadIn } from './ReadIn';
 import { SweepFigures } from './SweepFigures';
 import type { Meter } from './useMeter';
+import { useSwept, type SweptForecast } from './useSwept';
 
 /** Lux of the room where the simulated meter stands. */
 const SIMULATED_ROOM_LX = 1;
@@ -37,16 +37,16 @@ function dotsOf(session: Session) {
   );
 }
 
-function linesOf(session: Session, said: Said | null, worked: Result<SweepResult>): PolarLine[] {
+function linesOf(forecast: SweptForecast | null, worked: Result<SweepResult>): PolarLine[] {
   const lines: PolarLine[] = [];
-  if (said)
+  if (forecast)
     lines.push({
-      name: `forecast, ${SPREAD_NAMES[said.spread.class]}`,
+      name: forecast.name,
       ink: 'var(--ink-soft)',
       dash: '6 5',
       points: Array.from({ length: 145 }, (_, k) => ({
         angleDeg: 2.5 * k - 180,
-        value: forecastCd(said, 2.5 * k - 180),
+        value: forecast.cdAt(0, 2.5 * k - 180),
       })),
     });
   if (worked.ok) {
@@ -64,27 +64,25 @@ function linesOf(session: Session, said: Said | null, worked: Result<SweepResult
 
 /** A lamp on its compass: the meter goes round it, and its light grows on the sheet. */
 export function SweepSheet({ session, meter }: { session: Session; meter: Meter }) {
-  const unit = useProduction(({ document }) =>
-    document.shelf.units.find(({ id }) => id === session.unitId),
-  );
-  const said = unit ? saidOf(unit) : null;
+  const swept = useSwept(session);
+  const { unit, forecast } = swept;
   const place = nextPlace(session);
   const worked = useMemo(() => sweepResult(session), [session]);
   const simulate = () => {
-    if (!place || !said) return;
-    meter.read(session, place, simulated(session, said, place), true);
+    if (!place || !forecast) return;
+    meter.read(session, place, simulated(session, forecast, place), true);
   };
   const simulateAll = () => {
-    if (!said) return;
+    if (!forecast) return;
     const angles = unreadAngles(session).map((angle): Place => ({ kind: 'angle', ...angle }));
     const room: Place[] = place?.kind === 'room' ? [place] : [];
-    meter.readAll(session, [...room, ...angles], (at) => simulated(session, said, at));
+    meter.readAll(session, [...room, ...angles], (at) => simulated(session, forecast, at));
   };
   return (
     <div className="grid h-full min-h-0 grid-cols-[minmax(0,1fr)_250px] gap-5 max-lg:h-auto max-lg:grid-cols-1">
       <div className="flex min-h-0 flex-col gap-3">
         <PolarPlot
-          lines={linesOf(session, said, worked)}
+          lines={linesOf(forecast, worked)}
           unit="cd"
           label={`Light of ${session.name} round its axis, ${Object.keys(session.readings).length} readings`}
           dots={dotsOf(session)}
@@ -98,7 +96,7 @@ export function SweepSheet({ session, meter }: { session: Session; meter: Meter 
               label={`Lux: ${placeText(place)}`}
               onRead={(lux) => meter.read(session, place, lux, false)}
             >
-              {said && (
+              {forecast && (
                 <>
                   <button type="button" className="press" onClick={simulate}>
                     Simulated meter
@@ -119,8 +117,13 @@ export function SweepSheet({ session, meter }: { session: Session; meter: Meter 
         )}
       </div>
       <div className="min-h-0 space-y-3 overflow-y-auto max-lg:overflow-visible">
-        {session.closedAt === null && <Cautions about={said && !said.hot ? 'led' : 'filament'} />}
-        <SweepFigures session={session} worked={worked} said={said} unit={unit} />
+        {session.closedAt === null &&
+          (session.buildId === null ? (
+            <Cautions about={unit && !isFilament(unit) ? 'led' : 'filament'} />
+          ) : (
+            <BuildCautions buildId={session.buildId} />
+          ))}
+        <SweepFigures session={session} worked={worked} swept={swept} />
         <Beside session={session} />
         <ReadingList session={session} meter={meter} />
         {session.closedAt === null && <PasteReadings session={session} meter={meter} />}
@@ -129,10 +132,13 @@ export function SweepSheet({ session, meter }: { session: Session; meter: Meter 
   );
 }
 
-const simulated = (session: Session, said: Said, place: Place): number =>
+const simulated = (session: Session, forecast: SweptForecast, place: Place): number =>
   simulatedLux(session, {
     place,
-    trueLx: place.kind === 'angle' ? forecastCd(said, place.angleDeg) / session.distanceM ** 2 : 0,
+    trueLx:
+      place.kind === 'angle'
+        ? forecast.cdAt(place.planeDeg, place.angleDeg) / session.distanceM ** 2
+        : 0,
     roomLx: SIMULATED_ROOM_LX,
     order:
       plannedAngles(session).findIndex(

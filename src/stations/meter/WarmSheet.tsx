@@ -4,70 +4,82 @@ import { SETTLED_MIN, type WarmThing } from '@/core/meter/warm';
 import type { Session } from '@/core/meter/session';
 import { simulatedFigure } from '@/core/meter/simulated';
 import { isSimulated, nextPlace, warmOf } from '@/core/meter/working';
-import { threeFigures } from '@/core/quantity';
+import { KELVIN, threeFigures } from '@/core/quantity';
 import { BuildCautions } from './BuildCautions';
 import { FigureIn } from './FigureIn';
+import { PasteReadings } from './PasteReadings';
 import { ReadingList } from './ReadingList';
+import type { WorkedOut } from '@/core/evaluate/readouts';
+import type { Place } from '@/core/meter/session';
+import { ROOM_C } from '@/core/power/caseHeat';
 import { useSessionBuild } from './useSessionBuild';
 import type { Meter } from './useMeter';
 
-const KELVIN = 273.15;
-/** In which the forecasts of Wire are told [docs/model/power.md]. */
-const FORECAST_AIR_C = 25;
-const FIRST = 'its case';
 const SIMULATED_AIR_C = 22;
+const TOUCHED = 'Hottest place a hand can reach';
+const AIR = 'the air of the room';
 
-/** Temperatures of a light and of the room's air: how far it rises, beside what Wire works out. */
-export function WarmSheet({ session, meter }: { session: Session; meter: Meter }) {
-  const readouts = useSessionBuild(session.buildId);
-  const [thing, setThing] = useState<string | null>(null);
-  const things = warmOf(session);
+/** What Wire works a temperature out of, by name, with its rise over the room, K. */
+function forecastRises(readouts: WorkedOut | null): ReadonlyMap<string, number> {
   const asked = (readouts?.asked ?? []).filter(
     ({ stepId, dimension, expected }) =>
       stepId === 'warm-checks' && dimension === 'temperature' && expected !== null,
   );
-  const names = [
-    ...new Set([
-      ...asked.map(({ label }) => label.slice(0, 80)),
-      FIRST,
-      ...things.map((each) => each.thing),
+  return new Map(
+    asked.map(({ id, label, expected }) => [
+      // The bench asks twice for what a hand reaches; here it is one thing.
+      id === 'warm-60' ? TOUCHED : label.replace(/, after 1 h.*$/, '').slice(0, 80),
+      expected! - KELVIN - ROOM_C,
     ]),
-  ];
-  const place = nextPlace(session);
-  const at = place?.kind === 'air' && thing === null ? null : (thing ?? names[0]!);
-  const expectedK = asked.find(({ label }) => label.slice(0, 80) === at)?.expected ?? null;
-  const truthC = at === null ? SIMULATED_AIR_C : expectedK === null ? null : expectedK - KELVIN;
+  );
+}
+
+/** Temperatures of a light and of the room's air: how far it rises, beside what Wire works out. */
+export function WarmSheet({ session, meter }: { session: Session; meter: Meter }) {
+  const readouts = useSessionBuild(session.buildId);
+  const [picked, setPicked] = useState<string | null>(null);
+  const things = warmOf(session);
+  const rises = forecastRises(readouts);
+  const names = [...new Set([TOUCHED, ...rises.keys(), ...things.map((each) => each.thing)])];
+  const at = picked ?? (nextPlace(session)?.kind === 'air' ? AIR : TOUCHED);
+  const where: Place = at === AIR ? { kind: 'air' } : { kind: 'warm', thing: at };
+  const riseK = at === AIR ? 0 : rises.get(at);
+  const truthC = riseK === undefined ? null : SIMULATED_AIR_C + riseK;
   const early = session.warmMin === null || session.warmMin < SETTLED_MIN;
   return (
     <div className="grid h-full min-h-0 grid-cols-[minmax(0,1fr)_270px] gap-5 max-lg:h-auto max-lg:grid-cols-1">
       <div className="flex min-h-0 flex-col gap-4">
-        <Columns things={things} />
+        <Bars things={things} />
         {session.closedAt === null && (
-          <div className="grid gap-2" data-next={at ?? 'air'}>
+          <div className="grid gap-2" data-next={where.kind === 'air' ? 'air' : at}>
             <label className="text-[14px]">
               Read{' '}
               <select
                 className="field !w-auto max-w-full"
-                value={at ?? ''}
-                onChange={(event) => setThing(event.target.value || null)}
+                value={at}
+                onChange={(event) => setPicked(event.target.value)}
               >
-                <option value="">the air of the room</option>
-                {names.map((name) => (
+                {[AIR, ...names].map((name) => (
                   <option key={name}>{name}</option>
                 ))}
               </select>
             </label>
             <FigureIn
-              key={at ?? 'air'}
-              label={at ?? 'The air of the room'}
+              key={at}
+              label={at}
               unit="°C"
               dimension="temperature"
               least={213}
               most={1500}
               onRead={(kelvin) => {
-                const where =
-                  at === null ? ({ kind: 'air' } as const) : ({ kind: 'warm', thing: at } as const);
-                return meter.read(session, where, Number((kelvin - KELVIN).toFixed(2)), false);
+                const refused = meter.read(
+                  session,
+                  where,
+                  Number((kelvin - KELVIN).toFixed(2)),
+                  false,
+                );
+                if (!refused) setPicked(null);
+                return refused;
               }}
             >
               {truthC !== null && (
@@ -77,7 +89,7 @@ export function WarmSheet({ session, meter }: { session: Session; meter: Meter }
                   onClick={() =>
                     void meter.read(
                       session,
-                      at === null ? { kind: 'air' } : { kind: 'warm', thing: at },
+                      where,
                       simulatedFigure(
                         session,
                         `${at} ${Object.keys(session.readings).length}`,
@@ -108,77 +120,89 @@ export function WarmSheet({ session, meter }: { session: Session; meter: Meter }
           {early ? `, not settled: heat takes ${SETTLED_MIN} minutes` : ''}
         </p>
         {things.map((each) => {
-          const expected = asked.find(({ label }) => label.slice(0, 80) === each.thing)?.expected;
+          const forecastK = rises.get(each.thing);
           return (
             <div key={each.thing} data-warm={each.thing}>
               {each.thing}:{' '}
               <span className="figure">
-                {threeFigures(each.celsius)} °C ± {threeFigures(2 * each.deviationK)}
+                {each.celsius.toFixed(1)} °C ± {(2 * each.deviationK).toFixed(1)}
               </span>
               {each.riseK === null ? (
                 <p className="text-ink-soft">Read the room’s air, and the rise is known.</p>
               ) : (
                 <p>
                   <span className="figure">{threeFigures(each.riseK)} K</span> over the room
-                  {expected == null
+                  {forecastK === undefined
                     ? '.'
-                    : `; Wire works out ${threeFigures(expected - KELVIN - FORECAST_AIR_C)} K, an estimate that may be half as much again${each.riseK > 1.5 * (expected - KELVIN - FORECAST_AIR_C) ? ': it is more, look for what keeps its air in' : ''}.`}
+                    : `; Wire works out ${threeFigures(forecastK)} K, an estimate that may be half as much again${each.riseK > 1.5 * forecastK ? ': it is more, look for what keeps its air in' : ''}.`}
                 </p>
               )}
             </div>
           );
         })}
         <ReadingList session={session} meter={meter} />
+        {session.closedAt === null && <PasteReadings session={session} meter={meter} />}
       </div>
     </div>
   );
 }
 
-/** A column for each thing, as high as it is warm. */
-function Columns({ things }: { things: readonly WarmThing[] }) {
-  const most = Math.max(60, ...things.map(({ celsius }) => celsius));
-  const y = (celsius: number) => 200 - (180 * Math.max(0, celsius)) / most;
+/** Held for ten minutes, and touched at all, °C [std: ISO 13732-1, from memory]. */
+const TOUCH_LIMITS = [48, 60];
+/** Of the drawing, in its own units: a line a thing, its name over its bar. */
+const [WIDE, LINE, HEAD, FIGURE] = [400, 46, 22, 60];
+
+/** How warm each thing is, beside what a hand bears; the room's air is a mark on each bar. */
+function Bars({ things }: { things: readonly WarmThing[] }) {
+  const most = 1.1 * Math.max(60, ...things.map(({ celsius }) => celsius));
+  const x = (celsius: number) => ((WIDE - FIGURE) * Math.max(0, celsius)) / most;
+  const foot = HEAD + LINE * Math.max(1, things.length);
   return (
     <svg
-      viewBox="0 0 640 240"
-      className="max-h-72 w-full"
+      viewBox={`0 0 ${WIDE} ${foot + 4}`}
+      className="max-h-[46dvh] w-full"
       role="img"
       aria-label={`Temperatures: ${things.map(({ thing, celsius }) => `${thing} ${threeFigures(celsius)} °C`).join(', ') || 'none yet'}`}
     >
-      <path d="M40 200 H620" stroke="var(--ink)" strokeWidth="2" />
-      {/* Held for ten minutes, and touched at all: ISO 13732-1, from memory. */}
-      {[48, 60].map((limit) => (
+      <path d={`M0.5 ${HEAD} V${foot}`} stroke="var(--ink)" />
+      {TOUCH_LIMITS.map((limit) => (
         <g key={limit}>
-          <path d={`M40 ${y(limit)} H620`} stroke="var(--look)" strokeDasharray="6 5" />
-          <text x="36" y={y(limit) + 4} fontSize="12" textAnchor="end" fill="var(--ink-soft)">
-            {limit}°
+          <path
+            d={`M${x(limit)} ${HEAD} V${foot}`}
+            stroke="var(--look)"
+            strokeWidth="1.5"
+            strokeDasharray="6 5"
+          />
+          <text x={x(limit)} y="15" fontSize="13" textAnchor="middle" fill="var(--ink-soft)">
+            {limit} °C
           </text>
         </g>
       ))}
       {things.map(({ thing, celsius, riseK }, k) => {
-        const x = 60 + k * Math.min(140, 560 / Math.max(1, things.length));
+        const y = HEAD + LINE * k;
         return (
           <g key={thing}>
+            <text x="6" y={y + 17} fontSize="13" fill="var(--ink)">
+              {thing.length > 44 ? `${thing.slice(0, 43)}…` : thing}
+            </text>
             <rect
-              x={x}
-              y={y(celsius)}
-              width="60"
-              height={200 - y(celsius)}
+              x="0.5"
+              y={y + 23}
+              width={x(celsius)}
+              height="16"
               fill="var(--glass)"
               stroke="var(--brass)"
             />
             {riseK !== null && (
               <path
-                d={`M${x} ${y(celsius - riseK)} h60`}
+                d={`M${x(celsius - riseK)} ${y + 20} v22`}
                 stroke="var(--ink)"
+                strokeWidth="1.5"
                 strokeDasharray="3 3"
               />
             )}
-            <text x={x + 30} y={y(celsius) - 6} fontSize="15" textAnchor="middle" fill="var(--ink)">
-              {threeFigures(celsius)}°
-            </text>
-            <text x={x + 30} y="220" fontSize="12" textAnchor="middle" fill="var(--ink-soft)">
-              {thing.length > 18 ? `${thing.slice(0, 17)}…` : thing}
+            <text x={WIDE} y={y + 36} fontSize="13" textAnchor="end" fill="var(--ink)">
+              {celsius.toFixed(1)} °C
             </text>
           </g>
         );

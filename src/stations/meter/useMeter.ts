@@ -2,7 +2,13 @@
 import { nanoid } from 'nanoid';
 import type { PastedReading } from '@/core/meter/pasted';
 import type { Frames } from '@/core/meter/framesRecord';
-import { blankSession, type Place, type Session, type SessionKind } from '@/core/meter/session';
+import {
+  blankSession,
+  type MeterReading,
+  type Place,
+  type Session,
+  type SessionKind,
+} from '@/core/meter/session';
 import { useHand } from '../make/useHand';
 import { useEdits } from '../store/useEdits';
 
@@ -14,10 +20,13 @@ export function useMeter() {
   const [by] = useHand();
   const change = (session: Session, label: string, recipe: (draft: Session) => void) =>
     edits.record('session', session.id, label, recipe);
-  const put = (draft: Session, place: Place, value: number, simulated: boolean) => {
+  const put = (
+    draft: Session,
+    given: Pick<MeterReading, 'place' | 'value' | 'simulated' | 'struck'>,
+  ) => {
     const orders = Object.values(draft.readings).map(({ order }) => order);
     const order = Math.max(-1, ...orders) + 1;
-    draft.readings[nanoid(8)] = { place, value, at: stamp(), by, order, struck: null, simulated };
+    draft.readings[nanoid(8)] = { ...given, at: stamp(), by, order };
   };
   return {
     begin: (kind: SessionKind, name: string, of: Partial<Session>) => {
@@ -29,16 +38,19 @@ export function useMeter() {
     frames: (session: Session, label: string, recipe: (frames: Frames) => void) =>
       change(session, label, ({ frames }) => recipe(frames)),
     read: (session: Session, place: Place, value: number, simulated: boolean) =>
-      change(session, 'a reading', (draft) => put(draft, place, value, simulated)),
+      change(session, 'a reading', (draft) =>
+        put(draft, { place, value, simulated, struck: null }),
+      ),
     /** the simulated meter, all the way round */
     readAll: (session: Session, places: readonly Place[], shown: (place: Place) => number) =>
       change(session, 'simulated readings', (draft) => {
-        for (const place of places) put(draft, place, shown(place), true);
+        for (const place of places)
+          put(draft, { place, value: shown(place), simulated: true, struck: null });
       }),
     /** out of a log: all of it at once */
     paste: (session: Session, readings: readonly PastedReading[]) =>
       change(session, 'readings from a log', (draft) => {
-        for (const { place, lux } of readings) put(draft, place, lux, false);
+        for (const reading of readings) put(draft, reading);
       }),
     strike: (session: Session, key: string, why: string | null) =>
       change(session, why === null ? 'a reading counts again' : 'a reading struck out', (draft) => {

@@ -34,14 +34,15 @@ function Bar({
 
 /** What the marks say, in words. */
 export function marksText(
-  { dimension }: Pick<Readout, 'dimension'>,
+  { dimension: own }: Pick<Readout, 'dimension'>,
   { predicted, measured }: RungMarks,
   writing: Writing,
 ): string {
-  const text = (figure: number) => showText(shown(figure, dimension, writing));
+  const text = (figure: number, dimension = own) => showText(shown(figure, dimension, writing));
   return [
     predicted && `shelf ${text(predicted.value)}`,
-    measured && `${measured.simulated ? 'simulated meter' : 'metered'} ${text(measured.value)}`,
+    measured &&
+      `${measured.simulated ? 'simulated meter' : 'metered'} ${text(measured.value, measured.dimension)}`,
   ]
     .filter(Boolean)
     .join(' · ');
@@ -55,8 +56,8 @@ export function MarksLine({
   readout: Readout;
   marks: RungMarks;
 }) {
-  // Stops are a difference already: a meter's stand beside them in words alone.
-  const drawn = value !== null && value > 0 && dimension !== 'stops';
+  // Stops are a difference already, and degrees no watts: such a meter's word stands beside the rung in words alone.
+  const drawn = value !== null && value > 0 && dimension !== 'stops' && !measured?.dimension;
   return (
     <span
       className="ml-auto max-md:hidden"
@@ -69,7 +70,15 @@ export function MarksLine({
           <path d={`M4 9 H${WIDE - 4}`} stroke="var(--line-strong)" />
           {predicted && (
             <>
-              <Bar {...predicted} reference={value} y={4} ink="var(--ink-soft)" />
+              {predicted.share !== null && (
+                <Bar
+                  value={predicted.value}
+                  share={predicted.share}
+                  reference={value}
+                  y={4}
+                  ink="var(--ink-soft)"
+                />
+              )}
               <circle
                 cx={at(predicted.value, value)}
                 cy="4"

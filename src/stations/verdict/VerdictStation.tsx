@@ -8,8 +8,10 @@ import { shotOf } from '@/core/document/blank';
 import { freeName } from '@/core/document/records';
 import { fixtureIdSchema } from '@/core/ids';
 import { JUDGED } from '@/core/location/use';
+import { meteredSentence } from '@/core/verdict/compare';
 import type { Fixture } from '@/core/verdict/fixture';
 import { WithBuild, type AtHand } from '../build/WithBuild';
+import { useRungMarks } from '../shell/useRungMarks';
 import { useProduction } from '../store/context';
 import { useEdits } from '../store/useEdits';
 import { FixtureChoice } from './FixtureChoice';
@@ -30,11 +32,18 @@ function VerdictSheet({ build, readouts }: AtHand) {
   const edits = useEdits();
   const [editing, setEditing] = useState<Fixture['id'] | null>(null);
   const document = useProduction((state) => state.document);
+  const marks = useRungMarks();
   const shot = shotOf(document, build);
   const fixture =
     document.fixtures.find(({ id }) => id === build.fixtureId) ?? document.fixtures[0];
   const comparison = readouts.comparisons.find(({ fixtureId }) => fixtureId === fixture?.id);
   if (!fixture || !comparison) return <p className="p-6">There is no fixture to compare with.</p>;
+  const { light } = marks;
+  const metered = light?.measured && {
+    illuminanceLx: light.measured.value,
+    simulated: light.measured.simulated,
+  };
+  const read = meteredSentence(comparison, metered ?? null, light?.corrected ?? false);
   const addFixture = () => {
     const added: Fixture = {
       ...fixture,
@@ -56,9 +65,12 @@ function VerdictSheet({ build, readouts }: AtHand) {
   return (
     <div className="flex min-h-full flex-col gap-3 bg-sheet p-4">
       <div className="grid grid-cols-[minmax(0,1fr)_280px] items-start gap-6 max-md:grid-cols-1">
-        <p data-sentence className="font-display text-[21px] leading-snug">
-          {comparison.sentence}
-        </p>
+        <div>
+          <p data-sentence className="font-display text-[21px] leading-snug">
+            {comparison.sentence}
+          </p>
+          {read && <p className="mt-1 text-[15px]">{read}</p>}
+        </div>
         <div className="grid gap-2">
           <FixtureChoice build={build} fixture={fixture} label="Compared with" />
           <p className="flex gap-2 text-sm">

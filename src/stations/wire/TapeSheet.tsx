@@ -2,8 +2,9 @@
 import type { Build } from '@/core/document/production';
 import type { Finding } from '@/core/findings/finding';
 import { loopFromEndVolts } from '@/core/power/ladder';
+import { ORIGIN_WORDS } from '@/core/origin';
 import { TAPE_LOAD_NAMES } from '@/core/electrics/tapeLoad';
-import { DIMMEST, evenFeeds, loopOhmOf, type TapePart } from '@/core/power/tapePlan';
+import { DIMMEST, evenFeeds, type TapePart } from '@/core/power/tapePlan';
 import type { Wire } from '@/core/power/wire';
 import { show, showText, threeFigures } from '@/core/quantity';
 import { useDevice } from '@/ui/device';
@@ -60,8 +61,10 @@ function AlongTheTape({ build, tape, findings }: AlongTheTapeProps) {
             <Row label="Busiest feed">{threeFigures(tape.mostFeedA)} A</Row>
             <Row label="Lost in its lead">{threeFigures(tape.leadDrop * 100)} %</Row>
             <Row label="Copper, out and back">
-              {threeFigures(loopOhmOf(run))} Ω/m,{' '}
-              {run.loopOhmPerM === null ? 'typical of its width' : 'metered'}
+              {threeFigures(run.loopOhmPerM.value)} Ω/m,{' '}
+              {run.loopOhmPerM.origin === 'typical'
+                ? 'typical of its width'
+                : ORIGIN_WORDS[run.loopOhmPerM.origin]}
             </Row>
             <Row label="Sections">{TAPE_LOAD_NAMES[run.load]}</Row>
             <Row label="Supplies">{run.supplies}</Row>
@@ -177,7 +180,10 @@ function EndVolts({ build, tape: { run, parts } }: { build: Build; tape: Tape })
     if (endV !== null && found === null)
       return `No copper explains ${threeFigures(endV)} V: it must lie below ${run.voltageV} V, with everything lit.`;
     return edits.record('unit', String(stripId), 'copper of the tape', (strip) => {
-      if (strip.category === 'strip') strip.loopOhmPerM = found;
+      if (strip.category !== 'strip') return;
+      strip.loopOhmPerM = found;
+      if (found === null) delete strip.origins.loopOhmPerM;
+      else strip.origins.loopOhmPerM = 'metered';
     });
   };
   return (
@@ -191,7 +197,9 @@ function EndVolts({ build, tape: { run, parts } }: { build: Build; tape: Tape })
         min={0.5}
         max={run.voltageV}
         system={units}
-        emptyText={run.loopOhmPerM === null ? 'not metered' : 'kept as copper of this tape'}
+        emptyText={
+          run.loopOhmPerM.origin !== 'metered' ? 'not metered' : 'kept as copper of this tape'
+        }
         help={`${threeFigures(lengthM)} m fed from one end, lit fully: volts at the last cut mark`}
         onCommit={take}
       />

@@ -1,9 +1,9 @@
 import { toRadians } from '../../angle';
 import { fNumberFor, isoSpeedFor, isoText } from '../../light/exposure';
-import { stackLayers } from '../../light/mouth';
 import { buildWatts } from '../../power/watts';
 import { threeFigures } from '../../quantity';
 import { fluxOrigin } from '../lightRungs';
+import { mouthInputs } from '../mouthInputs';
 import { given, leastSure } from '../readout';
 import { estimateWords, fieldKnown, type GlowContext, type GlowReadout } from './context';
 
@@ -41,7 +41,6 @@ export function extraction(context: GlowContext): GlowReadout[] {
   const { mouth } = resolved;
   if (!mouth || light.extraction === null) return [];
   const run = light.transported;
-  const { transmittance, backReflectance } = stackLayers(mouth.layers);
   const taken = run
     ? [...run.absorbed]
         .sort((a, b) => b.share - a.share)
@@ -77,18 +76,12 @@ export function extraction(context: GlowContext): GlowReadout[] {
               ...spilled,
             ].join('; ')
           : `η = ${threeFigures(light.extraction)}`,
-        inputs: [
-          given('τ', 'transmittance of the layers', transmittance, 'ratio', 'typical'),
-          given('ρd', 'what they send back', backReflectance, 'ratio', 'typical'),
-          ...(mouth.cavity
-            ? [given('ρ', 'reflectance inside', mouth.cavity.reflectance, 'ratio', 'typical')]
-            : []),
-        ],
+        inputs: mouthInputs(mouth),
         source: run
           ? 'Photon transport in geometric optics, seeded'
           : 'Integrating-sphere estimate',
         leavesOut:
-          'Lamps and sockets that block light inside, sagging cloth and dirty walls; finishes and layers are typical values, ± 20 % between shops.',
+          'Lamps and sockets that block light inside, sagging cloth and dirty walls; finishes and layers that nobody metered are typical values, ± 20 % between shops.',
       },
     },
   ];

@@ -255,7 +255,15 @@ export function bounceLoss({ resolved, light, shot }: GlowContext): GlowReadout[
       working: {
         formula: 'log₂(E_bounced / E_direct), both at the shot’s distance',
         substituted: `${threeFigures(light.totalLx)} lx against ${threeFigures(directLx)} lx; the surface gives back ${threeFigures(kept)} lm`,
-        inputs: [given('ρ', 'reflectance of the surface', bounce.reflectance, 'ratio', 'typical')],
+        inputs: [
+          given(
+            'ρ',
+            'reflectance of the surface',
+            bounce.reflectance,
+            'ratio',
+            bounce.origin ?? 'typical',
+          ),
+        ],
         source: 'Two-step transport: exitance ρ·E(x) as a Lambertian polygon',
         leavesOut: 'The lamp standing in the way, and light the room sends back.',
       },

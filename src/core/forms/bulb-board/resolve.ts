@@ -1,6 +1,6 @@
 import { uprightAt } from '../../build/things';
-import { FINISHES } from '../../materials/finish';
 import type { FormContext } from '../form';
+import { sendsBack } from '../kit/cavities';
 import { fact, completeBuild } from '../kit/build';
 import { partOf } from '../kit/lookup';
 import { look, notChosen, stopsFor } from '../kit/findingWriters';
@@ -87,7 +87,7 @@ export function resolve(board: BulbBoard, context: FormContext): ResolvedBuild {
           widthM: w,
           lengthM: h,
           heightM: 0,
-          reflectance: FINISHES[board.finish].reflectance,
+          ...sendsBack(context.finish(board.finish)),
         },
       ],
       controls: flagPlates(board, w, h, context),

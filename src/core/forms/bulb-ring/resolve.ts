@@ -1,3 +1,4 @@
+import { sendsBack } from '../kit/cavities';
 import { coverDepthM, coveredMomentKgM } from '../kit/covers';
 import { BOARD_M } from '../kit/typical';
 import { piecesMassKg } from '../kit/mass';
@@ -12,7 +13,6 @@ import type { Thing } from '../../build/things';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
 import { BLACK_CLOTH, type RoundWall } from '../../light/controls';
 import type { ReflectingSurface } from '../../light/surfaces';
-import { FINISHES } from '../../materials/finish';
 import { ringFindings } from './findings';
 import { layoutRing, type RingLayout } from './layout';
 import { ringFacts, ringPieces } from './marks';
@@ -58,7 +58,7 @@ export function resolveRing(ring: BulbRing, context: FormContext): ResolvedBuild
         layout.frontM,
       ),
       ...bulbLamps(ring.groups, seats, context),
-      surfaces: [boardFront(ring, layout)],
+      surfaces: [boardFront(ring, layout, context)],
       controls: skirtOf(ring),
       lampsAt: { drawing: 'seat-0', field: 'groups' },
       wiring: {
@@ -98,12 +98,16 @@ function boardThickness(ring: BulbRing, context: FormContext): number {
   return board?.role === 'sheet' ? board.thicknessM : 0;
 }
 
-const boardFront = (ring: BulbRing, layout: RingLayout): ReflectingSurface => ({
+const boardFront = (
+  ring: BulbRing,
+  layout: RingLayout,
+  context: FormContext,
+): ReflectingSurface => ({
   kind: 'annulus',
   innerRadiusM: layout.innerRadiusM,
   outerRadiusM: layout.outerRadiusM,
   heightM: 0,
-  reflectance: FINISHES[ring.finish].reflectance,
+  ...sendsBack(context.finish(ring.finish)),
 });
 
 function thingsOf(ring: BulbRing, context: FormContext, layout: RingLayout): Thing[] {

@@ -2,7 +2,7 @@ import type { FormContext } from '../form';
 import { fact, completeBuild } from '../kit/build';
 import { layerOf, layerParts, partOf } from '../kit/lookup';
 import { notChosen, typicalLayers, stopsFor } from '../kit/findingWriters';
-import { exactMm } from '../../quantity';
+import { exactMm, KELVIN } from '../../quantity';
 import { bulbLamps, bulbLoads, bulbMassKg, bulbNeeds, bulbsOf } from '../kit/lamps';
 import { holderFindings, holderOf, sharedHolderWatts } from '../kit/sockets';
 import { fromPart, hardware, ownCordNeeds, ownCordSteps } from '../kit/needs';
@@ -31,7 +31,6 @@ const SHADE_KG = 0.4;
 const PEGS = 6;
 /** A gap like this round the rim lets warm air out [common practice]. */
 const LETS_AIR_OUT_M = 0.03;
-const KELVIN_AT_0_C = 273.15;
 
 /** What is worked out once and told in several places. */
 function partsOf(lamp: ClampLamp, context: FormContext) {
@@ -196,7 +195,7 @@ function factsOf({ lamp, context, mouthM2, disc }: Parts): ResolvedBuild['facts'
     fact(
       'layer-c',
       'Layer, estimated',
-      layerC(lamp, context) + KELVIN_AT_0_C,
+      layerC(lamp, context) + KELVIN,
       '25 °C + P/(h·A)',
       'temperature',
     ),

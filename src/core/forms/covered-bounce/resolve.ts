@@ -1,5 +1,4 @@
 import { mouthMatter, stackLayers } from '../../light/mouth';
-import { FINISHES } from '../../materials/finish';
 import type { FormContext } from '../form';
 import { fact, completeBuild } from '../kit/build';
 import { layerOf, layerParts, partOf } from '../kit/lookup';
@@ -18,7 +17,7 @@ import {
   wiringSlots,
 } from '../kit/needs';
 import { clothPiece, stickPiece } from '../kit/pieces';
-import { boxCavity, wallOf } from '../kit/cavities';
+import { boxCavity, sendsBack, wallOf } from '../kit/cavities';
 import { addLayers, checkLamps, cutBoard, markOut, step, sticks } from '../kit/steps';
 import {
   ballastCount,
@@ -165,7 +164,14 @@ export function resolve(bounce: Bounce, context: FormContext): ResolvedBuild {
   );
 }
 
-function mouthOf({ bounce, layers, faceM2, sidesM2, lamps }: Parts): ResolvedBuild['mouth'] {
+function mouthOf({
+  bounce,
+  context,
+  layers,
+  faceM2,
+  sidesM2,
+  lamps,
+}: Parts): ResolvedBuild['mouth'] {
   return {
     shape: 'rectangle',
     widthM: bounce.widthM,
@@ -177,16 +183,17 @@ function mouthOf({ bounce, layers, faceM2, sidesM2, lamps }: Parts): ResolvedBui
       areaM2: 2 * faceM2 + sidesM2,
       mouthM2: faceM2,
       reflectance:
-        (faceM2 * FINISHES[bounce.finish].reflectance +
+        (faceM2 * context.finish(bounce.finish).reflectance +
           sidesM2 * stackLayers(layers.map(layerOf)).backReflectance) /
         (faceM2 + sidesM2),
+      origin: sendsBack(context.finish(bounce.finish)).origin,
     },
     room: boxCavity(
       {
         back: [bounce.widthM, bounce.heightM],
         front: [bounce.widthM, bounce.heightM],
         depthM: bounce.drapeOutM,
-        backMatter: wallOf(FINISHES[bounce.finish]),
+        backMatter: wallOf(context.finish(bounce.finish)),
         sideMatter: mouthMatter(layers.map(layerOf)),
         mouth: mouthMatter(layers.map(layerOf)),
         names: { back: 'board', side: 'drape’s side' },

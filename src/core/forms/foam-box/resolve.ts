@@ -1,4 +1,3 @@
-import { FINISHES } from '../../materials/finish';
 import type { FormContext } from '../form';
 import { mouthMatter } from '../../light/mouth';
 import { fact, completeBuild } from '../kit/build';
@@ -7,7 +6,7 @@ import { look, notChosen, stopsFor, typicalLayers } from '../kit/findingWriters'
 import { exactMm } from '../../quantity';
 import { bulbLamps, bulbLoads, bulbMassKg, bulbNeeds, bulbsOf } from '../kit/lamps';
 import { cordMassKg, fromPart, hardware, mainsNeeds, mainsOpen, wiringSlots } from '../kit/needs';
-import { boxCavity, wallOf } from '../kit/cavities';
+import { boxCavity, sendsBack, wallOf } from '../kit/cavities';
 import { socketFindings, socketHolder } from '../kit/sockets';
 import { pyramidThings, sheetBurns, wallResistance } from '../kit/things';
 import { checkLamps, cutBoard, addLayers, markOut, step } from '../kit/steps';
@@ -119,6 +118,7 @@ export function resolve(box: FoamBox, context: FormContext): ResolvedBuild {
 
 function mouthOf({
   box,
+  context,
   layout,
   layers,
   walls,
@@ -135,15 +135,15 @@ function mouthOf({
     cavity: {
       areaM2: frontM2 + backM2 + walls,
       mouthM2: frontM2,
-      reflectance: FINISHES[box.finish].reflectance,
+      ...sendsBack(context.finish(box.finish)),
     },
     room: boxCavity(
       {
         back: [layout.backWidthM, layout.backHeightM],
         front: [box.frontWidthM, box.frontHeightM],
         depthM: layout.depthM,
-        backMatter: wallOf(FINISHES[box.finish]),
-        sideMatter: wallOf(FINISHES[box.finish]),
+        backMatter: wallOf(context.finish(box.finish)),
+        sideMatter: wallOf(context.finish(box.finish)),
         mouth: mouthMatter(layers.map(layerOf)),
       },
       lamps.emitters,

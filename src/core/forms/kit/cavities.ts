@@ -17,6 +17,9 @@ export const wallOf = ({ reflectance, mirrorShare }: Finish): WallMatter => ({
   mirrorShare,
 });
 
+/** What a surface of that finish sends back, and how that is known. */
+export const sendsBack = ({ reflectance, origin = 'typical' }: Finish) => ({ reflectance, origin });
+
 /** Black cloth [typ]. */
 export const BLACK: WallMatter = { kind: 'wall', reflectance: 0.05, mirrorShare: 0 };
 

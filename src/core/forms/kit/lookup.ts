@@ -42,6 +42,7 @@ export const furtherLayers = (ids: LayerIds, context: FormContext): PartOf<'diff
 export const layerOf = (part: PartOf<'diffusion'>): Layer => ({
   name: part.name,
   transmittance: part.transmittance,
+  origin: part.origins.transmittance ?? 'typical',
   backReflectance: part.backReflectance,
   spreadDeg: part.spreadDeg,
   shiftMired: part.shiftMired,

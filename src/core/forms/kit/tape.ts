@@ -1,7 +1,7 @@
 import type { Dots } from '../../light/ripple';
 import type { PartId, UnitId } from '../../ids';
 import { isWhite } from '../../units/classes';
-import { effectiveTape, tapeWattsPerM } from '../../units/effective';
+import { effectiveTape, tapeCopper, tapeWattsPerM } from '../../units/effective';
 import type { UnitOf } from '../../units/unit';
 import type { Fill, FormContext } from '../form';
 import {
@@ -196,8 +196,7 @@ export function tapeRun(
     voltageV: strip.voltageV,
     wattsPerM: tapeWattsPerM(strip),
     load: strip.load,
-    loopOhmPerM: strip.loopOhmPerM,
-    widthM: strip.tapeWidthM,
+    loopOhmPerM: tapeCopper(strip),
     colour: strip.colour === 'bi-colour' || !isWhite(strip),
     rowsM: rows.rowsM,
     feed: tape.feed,

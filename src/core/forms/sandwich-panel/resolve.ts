@@ -1,4 +1,3 @@
-import { FINISHES } from '../../materials/finish';
 import type { FormContext } from '../form';
 import { mouthMatter } from '../../light/mouth';
 import { OPEN } from '../../light/transport/arrangement';
@@ -9,7 +8,7 @@ import { exactMm, mm } from '../../quantity';
 import { THREADS, washerSize } from '../../materials/fasteners';
 import { pointsAlong, pointsPerRow, unitLamps } from '../kit/lamps';
 import { bolts, cordMassKg, hardware, mainsNeeds, mainsOpen, wiringSlots } from '../kit/needs';
-import { boxCavity, wallOf } from '../kit/cavities';
+import { boxCavity, sendsBack, wallOf } from '../kit/cavities';
 import { checkTape, cutBoard, joinTape, layTape, markOut, step, tryTape } from '../kit/steps';
 import {
   dotsOf,
@@ -167,6 +166,7 @@ function needsOf({
 
 function mouthOf({
   panel,
+  context,
   layers,
   frontM2,
   sidesM2,
@@ -183,14 +183,15 @@ function mouthOf({
     cavity: {
       areaM2: 2 * frontM2 + sidesM2,
       mouthM2: frontM2,
-      reflectance: (frontM2 * FINISHES[panel.finish].reflectance) / (frontM2 + sidesM2),
+      reflectance: (frontM2 * context.finish(panel.finish).reflectance) / (frontM2 + sidesM2),
+      origin: sendsBack(context.finish(panel.finish)).origin,
     },
     room: boxCavity(
       {
         back: [panel.widthM, panel.heightM],
         front: [panel.widthM, panel.heightM],
         depthM: spacerM,
-        backMatter: wallOf(FINISHES[panel.finish]),
+        backMatter: wallOf(context.finish(panel.finish)),
         sideMatter: OPEN,
         mouth: mouthMatter(layers.map(layerOf)),
         names: { side: 'open edge' },

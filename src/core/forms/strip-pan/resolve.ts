@@ -1,4 +1,3 @@
-import { FINISHES } from '../../materials/finish';
 import type { FormContext } from '../form';
 import { mouthMatter } from '../../light/mouth';
 import { fact, completeBuild } from '../kit/build';
@@ -14,7 +13,7 @@ import {
   mainsOpen,
   wiringSlots,
 } from '../kit/needs';
-import { roundCavity, wallOf } from '../kit/cavities';
+import { roundCavity, sendsBack, wallOf } from '../kit/cavities';
 import {
   addLayers,
   checkTape,
@@ -128,6 +127,7 @@ function builtOf({ pan, context, height }: Parts): ResolvedBuild['built'] {
 
 function mouthOf({
   pan,
+  context,
   layout,
   layers,
   height,
@@ -144,14 +144,14 @@ function mouthOf({
     cavity: {
       areaM2: 2 * mouthM2 + rimM2,
       mouthM2,
-      reflectance: FINISHES[pan.finish].reflectance,
+      ...sendsBack(context.finish(pan.finish)),
     },
     room: roundCavity(
       {
         baseRadiusM: layout.radiusM,
         mouthRadiusM: layout.radiusM,
         depthM: height,
-        wall: wallOf(FINISHES[pan.finish]),
+        wall: wallOf(context.finish(pan.finish)),
         mouth: mouthMatter(layers.map(layerOf)),
       },
       lamps.emitters,

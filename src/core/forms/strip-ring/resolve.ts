@@ -1,6 +1,6 @@
 import type { Emitter } from '../../light/emitter';
-import { FINISHES } from '../../materials/finish';
 import type { FormContext } from '../form';
+import { sendsBack } from '../kit/cavities';
 import { fact, completeBuild } from '../kit/build';
 import { partOf } from '../kit/lookup';
 import { look, notChosen, stopsFor } from '../kit/findingWriters';
@@ -82,7 +82,7 @@ export function resolveStripRing(ring: StripRing, context: FormContext): Resolve
           innerRadiusM: layout.innerRadiusM,
           outerRadiusM: R,
           heightM: 0,
-          reflectance: FINISHES[ring.finish].reflectance,
+          ...sendsBack(context.finish(ring.finish)),
         },
       ],
       lampsAt: { drawing: 'tape', field: 'stripId' },

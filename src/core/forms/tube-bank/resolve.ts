@@ -1,5 +1,5 @@
-import { FINISHES } from '../../materials/finish';
 import type { FormContext } from '../form';
+import { sendsBack } from '../kit/cavities';
 import { fact, completeBuild } from '../kit/build';
 import { partOf } from '../kit/lookup';
 import { notChosen, stopsFor } from '../kit/findingWriters';
@@ -107,7 +107,7 @@ export function resolve(bank: TubeBank, context: FormContext): ResolvedBuild {
           widthM: backWidthM,
           lengthM: backHeightM,
           heightM: 0,
-          reflectance: FINISHES[bank.finish].reflectance,
+          ...sendsBack(context.finish(bank.finish)),
         },
       ],
       lampsAt: { drawing: 'seat-0', field: 'unitId' },

@@ -1,3 +1,4 @@
+import { sendsBack } from '../kit/cavities';
 import { boughtSizes } from '../kit/boughtSizes';
 import {
   doorFacts,
@@ -28,7 +29,6 @@ import {
   wiringSlots,
 } from '../kit/needs';
 import { checkLamps } from '../kit/steps';
-import { FINISHES } from '../../materials/finish';
 import type { Vector } from '../../light/vector';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
 import { MOST_BOUNCE_M, type WorkLight } from './parameters';
@@ -63,12 +63,13 @@ function partsOf(light: WorkLight, context: FormContext) {
   const bounced = light.aim === 'bounce';
   const spread = lamp?.spread ?? ({ class: 'lambert' } as const);
   const lamps = unitLamps(unitNow, lamp, lamp ? 1 : 0, light.level, spread, facePoints(light));
-  const rho = FINISHES[light.bounceFinish].reflectance;
+  const bounceFinish = sendsBack(context.finish(light.bounceFinish));
+  const rho = bounceFinish.reflectance;
   const doors = doorsOf(light);
   const bare = sheetReflectance(doors.boardPartId, context);
   const plates = doorPlates(doors, light.faceWidthM, light.faceHeightM, 0, bare);
   const hot = lamp?.lamp === 'halogen';
-  return { light, context, lamp, unitNow, bounced, lamps, rho, doors, plates, hot };
+  return { light, context, lamp, unitNow, bounced, lamps, bounceFinish, rho, doors, plates, hot };
 }
 type Parts = ReturnType<typeof partsOf>;
 
@@ -140,7 +141,14 @@ function boughtOf({ light, lamp }: Parts): ResolvedBuild['bought'] {
 /** Faces are measured over the glass or over the rim. */
 const SAME_FACE_M = 0.01;
 
-function mouthOf({ light, bounced, lamps, rho, plates }: Parts): ResolvedBuild['mouth'] {
+function mouthOf({
+  light,
+  bounced,
+  lamps,
+  bounceFinish,
+  rho,
+  plates,
+}: Parts): ResolvedBuild['mouth'] {
   return bounced
     ? {
         shape: 'rectangle',
@@ -161,7 +169,7 @@ function mouthOf({ light, bounced, lamps, rho, plates }: Parts): ResolvedBuild['
             ...plate,
             points: plate.points.map((point) => turned(point, light.bounceDistanceM)),
           })),
-          reflectance: rho,
+          ...bounceFinish,
         },
       }
     : null;

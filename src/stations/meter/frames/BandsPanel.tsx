@@ -1,10 +1,10 @@
-import { useMemo } from 'react';
+import { readRows, type EachBands } from '@/core/frames/bandsOfEach';
 import { shutterText } from '@/core/frames/exposure';
-import { bandsOf, type Bands } from '@/core/frames/flicker';
-import { stripsOf } from '@/core/frames/frame';
+import type { Bands } from '@/core/frames/flicker';
 import type { Session } from '@/core/meter/session';
 import { useDevice } from '@/ui/device';
 import { QuantityField } from '@/ui/fields/QuantityField';
+import { useEngine } from '../../shell/useEngine';
 import type { Meter } from '../useMeter';
 import type { SeenFrame } from './useFrames';
 
@@ -20,89 +20,111 @@ interface BandsPanelProps {
 /** Fewer frames share too much of a wave with what stands still in them. */
 const LEAST_TOGETHER = 3;
 
-/** Rows in the order the camera reads them: upright in a picture that is shown on its side. */
-const rowsOf = ({ data, turned }: SeenFrame): Float64Array | null =>
-  data && (turned ? data.columnLight : data.rowLight);
+const rowsOf = ({ data, turned, frame }: SeenFrame) =>
+  data ? [readRows(data, turned, frame.exposureS)] : [];
 
-/** Bands of a rolling shutter: each frame alone, or held against one without. */
-export function BandsPanel({ session, meter, seen, reference, together }: BandsPanelProps) {
+interface Told {
+  name: string;
+  bands: Bands | null;
+  /** name of the frame it was held against */
+  against: string | null;
+  alone: boolean;
+}
+
+/** Worked out off the page: all frames together, or each against a reference, a steady one beside it, or by itself. */
+function useBands({ seen, reference, together }: BandsPanelProps, readOutS: number | null) {
+  const all = together.length >= LEAST_TOGETHER && together.every(({ data }) => data);
+  const frames = all ? together : seen.filter(({ data }) => data);
+  const still = reference?.data ? rowsOf(reference)[0]!.rows : null;
+  const key = frames.map((each) => `${each.key} ${each.frame.exposureS}`).join();
+  const { answer } = useEngine(
+    async (engine): Promise<Told[]> => {
+      const rows = frames.flatMap(rowsOf);
+      const name = frames.map(({ frame }) => frame.name);
+      if (all) {
+        const bands = await engine.bandsTogether(rows, readOutS);
+        return [{ name: name.join(', '), bands, against: null, alone: false }];
+      }
+      const each = await engine.bandsOfEach(rows, still, readOutS);
+      const named = (against: EachBands['against']) =>
+        against === 'reference' ? reference!.frame.name : against === null ? null : name[against]!;
+      return each.map(({ bands, against }, k) => ({
+        name: name[k]!,
+        bands,
+        against: named(against),
+        alone: against === null,
+      }));
+    },
+    [key, all, reference?.key, still, readOutS],
+    frames.length > 0,
+  );
+  return { all, answer };
+}
+
+/** Bands of a rolling shutter. */
+export function BandsPanel(props: BandsPanelProps) {
+  const { session, meter, reference, together } = props;
   const { units } = useDevice();
   const { readOutS } = session.frames.camera;
-  const all = together.length >= LEAST_TOGETHER && together.every(({ data }) => data);
+  const { all, answer } = useBands(props, readOutS);
   return (
     <div className="grid gap-3 text-[14px]">
-      <QuantityField
-        system={units}
-        label="Camera reads out in"
-        value={readOutS}
-        dimension="time"
-        assumedUnit="ms"
-        step={0.001}
-        min={0.0001}
-        max={0.5}
-        emptyText="not known"
-        onCommit={(value) =>
-          meter.frames(session, 'read-out', ({ camera }) => {
-            camera.readOutS = value;
-          })
-        }
-      />
-      {all ? (
-        <Found seen={together} reference={null} readOutS={readOutS} />
-      ) : (
-        seen.map((each) => (
-          <Found key={each.key} seen={[each]} reference={reference} readOutS={readOutS} />
-        ))
+      {session.closedAt === null && (
+        <QuantityField
+          system={units}
+          label="Camera reads out in"
+          value={readOutS}
+          dimension="time"
+          assumedUnit="ms"
+          step={0.001}
+          min={0.0001}
+          max={0.5}
+          emptyText="not known"
+          onCommit={(value) =>
+            meter.frames(session, 'read-out', ({ camera }) => {
+              camera.readOutS = value;
+            })
+          }
+        />
       )}
+      {answer?.map((each) => (
+        <Found key={each.name} {...each} />
+      ))}
+      {!answer && <p role="status">Looking for bands…</p>}
       <p className="text-[13px] text-ink-soft">
         {all
           ? `${together.length} frames together: what stands still in all of them is the scene.`
           : reference
-            ? `Held against ${reference.frame.name}, as a reference without bands.`
+            ? `${reference.frame.name} is the reference without bands.`
             : 'One frame cannot tell stripes in the scene from bands: under Frames, name one in steady light a reference.'}
       </p>
     </div>
   );
 }
 
-function Found({
-  seen,
-  reference,
-  readOutS,
-}: {
-  /** one, or several that are taken together */
-  seen: readonly SeenFrame[];
-  reference: SeenFrame | null;
-  readOutS: number | null;
-}) {
-  const [first] = seen;
-  const exposureS = first?.frame.exposureS ?? null;
-  const bands = useMemo(() => {
-    const rows = seen.flatMap((each) => rowsOf(each) ?? []);
-    const still = reference && rowsOf(reference);
-    const alike = rows.every(({ length }) => length === rows[0]!.length);
-    if (rows.length === 0 || !alike) return null;
-    return bandsOf({
-      frames: rows,
-      reference: still?.length === rows[0]!.length ? still : null,
-      readOutS,
-      exposureS,
-      strips: seen.length === 1 && seen[0]!.data ? stripsOf(seen[0]!.data, seen[0]!.turned) : null,
-    });
-  }, [seen, reference, readOutS, exposureS]);
-  if (!first?.data) return null;
-  return (
-    <div
-      data-bands={bands ? bands.perFrame.toFixed(2) : 'none'}
-      data-hz={bands?.frequencyHz?.toFixed(1)}
-    >
-      <p className="font-semibold">{seen.map(({ frame }) => frame.name).join(', ')}</p>
-      {bands ? <BandsText bands={bands} /> : <p>No bands stand out.</p>}
-    </div>
-  );
-}
+/** By itself a frame's own shading pulls at few bands [measured on synthetic scenes]. */
+const LONE_WORDS = ' (by this frame alone, ± 10 % where there are few)';
 
-const BandsText = ({ bands: { perFrame, frequencyHz, seen, own, cleanS } }: { bands: Bands }) => (
+const Found = ({ name, bands, against, alone }: Told) => (
+  <div
+    data-bands={bands ? bands.perFrame.toFixed(2) : 'none'}
+    data-hz={bands?.frequencyHz?.toFixed(1)}
+  >
+    <p className="font-semibold">{name}</p>
+    {bands ? <BandsText bands={bands} alone={alone} /> : <p>No bands stand out.</p>}
+    {bands && against !== null && (
+      <p className="text-[13px] text-ink-soft">Held against {against}.</p>
+    )}
+  </div>
+);
+
+const BandsText = ({
+  bands: { perFrame, frequencyHz, seen, own, cleanS },
+  alone,
+}: {
+  bands: Bands;
+  alone: boolean;
+}) => (
   <>
     <p>
       <span className="figure">{perFrame.toFixed(1)}</span> bands to a frame
@@ -110,7 +132,8 @@ const BandsText = ({ bands: { perFrame, frequencyHz, seen, own, cleanS } }: { ba
         ': their frequency is known once the read-out is.'
       ) : (
         <>
-          , <span className="figure">{Math.round(frequencyHz)} Hz</span>.
+          , <span className="figure">{Math.round(frequencyHz)} Hz</span>
+          {alone && LONE_WORDS}.
         </>
       )}
     </p>

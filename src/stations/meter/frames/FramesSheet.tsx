@@ -40,7 +40,7 @@ function useCompared(
   second: SeenFrame | undefined,
 ): Comparison | null {
   const [found, setFound] = useState<{ key: string; compared: Comparison } | null>(null);
-  const [a, b] = [first?.data ?? null, second?.data ?? null];
+  const [a, b] = [first?.outline ?? null, second?.outline ?? null];
   const stops = first && second ? (exposureBetween(first.frame, second.frame) ?? 0) : 0;
   const key = `${first?.key} ${second?.key} ${stops}`;
   useEffect(() => {

@@ -1,6 +1,6 @@
 import { BINS_A_STOP, DARKEST_STOP, HISTOGRAM_BINS, type FrameData } from '@/core/frames/frame';
 
-const [WIDE, HIGH] = [560, 96];
+const [WIDE, HIGH] = [300, 84];
 const INKS = ['var(--ink-soft)', 'var(--brass)'] as const;
 
 /** Two pictures' light laid over each other in stops about mid-grey. */
@@ -25,7 +25,7 @@ export function HistogramPlot({
   return (
     <figure className="text-[12.5px] text-ink-soft">
       <svg
-        viewBox={`-14 0 ${WIDE + 28} ${HIGH + 20}`}
+        viewBox={`-12 0 ${WIDE + 24} ${HIGH + 20}`}
         className="w-full"
         role="img"
         aria-label={`How much of each picture lies at which light, in stops about mid-grey: ${frames.map(({ name }) => name).join(' and ')}`}
@@ -38,11 +38,11 @@ export function HistogramPlot({
               stroke="var(--line)"
               strokeWidth={stop === 0 ? 2 : 1}
             />
-            {stop % 2 === 0 && (
+            {stop % 4 === 0 && (
               <text
                 x={x(k * BINS_A_STOP)}
                 y={HIGH + 15}
-                fontSize="12"
+                fontSize="12.5"
                 textAnchor="middle"
                 fill="var(--ink-soft)"
               >
@@ -57,7 +57,7 @@ export function HistogramPlot({
             d={path(data.histogram)}
             fill="none"
             stroke={INKS[k % 2]}
-            strokeWidth="2"
+            strokeWidth="1.5"
             strokeDasharray={k === 0 ? '5 3' : undefined}
           />
         ))}

@@ -3,6 +3,7 @@ import { useEffect, useState } from 'react';
 import type { Frame, Frames } from '@/core/meter/framesRecord';
 import type { Picture } from '@/core/document/picture';
 import type { FrameData } from '@/core/frames/frame';
+import type { Outline } from '@/core/frames/outline';
 import type { Result } from '@/core/result';
 import { ask } from '@/workers/pool';
 import type { ReadFrame } from '@/workers/frameFile';
@@ -14,6 +15,7 @@ export interface SeenFrame {
   key: string;
   frame: Frame;
   data: FrameData | null;
+  outline: Outline | null;
   preview: ImageBitmap | null;
   turned: boolean;
   /** share of it that was read so far */
@@ -91,6 +93,7 @@ export function useFrames(frames: Frames, keys: readonly string[]): SeenFrame[] 
       key,
       frame,
       data: done?.data ?? null,
+      outline: done?.outline ?? null,
       preview: done?.preview ?? null,
       turned: done?.turned ?? false,
       progress: typeof found === 'number' ? found : done ? 1 : 0,

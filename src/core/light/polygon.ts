@@ -1,4 +1,4 @@
-import type { Vector } from './vector';
+import { dot, minus, plus, scaled, type Vector } from './vector';
 
 /**
  * Illuminance from an even Lambertian polygon of luminance L at a point of given unit normal, exact:
@@ -44,7 +44,10 @@ function vectorAngle(corners: readonly Vector[], pointM: Vector, normal: Vector)
   }
   // On the polygon's own plane nothing of it stands above the horizon.
   if (highest <= FLAT_M) return 0;
-  const seen = above === count ? corners : clipped(corners, pointM, normal);
+  const seen =
+    above === count
+      ? corners
+      : cutOutline(corners, (corner) => dot(minus(corner, pointM), normal), partWay);
   let sum = 0;
   let from = seen[seen.length - 1]!;
   for (let k = 0; k < seen.length; k++) {
@@ -65,26 +68,25 @@ function vectorAngle(corners: readonly Vector[], pointM: Vector, normal: Vector)
   return sum;
 }
 
-/** The part of a polygon above a receiver's horizon [Sutherland and Hodgman 1974; from memory]. */
-function clipped(corners: readonly Vector[], pointM: Vector, normal: Vector): Vector[] {
-  const height = (corner: Vector) =>
-    (corner[0] - pointM[0]) * normal[0] +
-    (corner[1] - pointM[1]) * normal[1] +
-    (corner[2] - pointM[2]) * normal[2];
-  return corners.flatMap((a, k): Vector[] => {
-    const b = corners[(k + 1) % corners.length]!;
-    const [high, next] = [height(a), height(b)];
-    const own = high >= 0 ? [a] : [];
-    if (high >= 0 === next >= 0) return own;
-    const t = high / (high - next);
-    const cut: Vector = [
-      a[0] + t * (b[0] - a[0]),
-      a[1] + t * (b[1] - a[1]),
-      a[2] + t * (b[2] - a[2]),
-    ];
-    return [...own, cut];
+/**
+ * What is left of a convex outline where a measure is not negative [Sutherland and Hodgman 1974; from memory].
+ * @param between  the place a share of the way from one corner to the next
+ */
+export const cutOutline = <P>(
+  outline: readonly P[],
+  height: (place: P) => number,
+  between: (from: P, to: P, share: number) => P,
+): P[] =>
+  outline.flatMap((from, k): P[] => {
+    const to = outline[(k + 1) % outline.length]!;
+    const [high, next] = [height(from), height(to)];
+    const own = high >= 0 ? [from] : [];
+    return high >= 0 === next >= 0 ? own : [...own, between(from, to, high / (high - next))];
   });
-}
+
+/** A share of the way from one place to another. */
+export const partWay = (from: Vector, to: Vector, share: number): Vector =>
+  plus(from, scaled(minus(to, from), share));
 
 /** Θ·(Γ·n) of one edge seen from the origin. */
 function edge(

@@ -1,0 +1,91 @@
+import { polygonFactor } from '../light/polygon';
+import { minus, plus, scaled, type Vector } from '../light/vector';
+import { passes, type Passage } from '../light/controls';
+import type { Patch } from './faces';
+
+/** How patches send light to one another: area times configuration factor, m², the same both ways [std: reciprocity]. */
+export interface Exchange {
+  patches: readonly Patch[];
+  /** row by row */
+  sharedM2: Float64Array;
+  /** no light leaves but into a patch */
+  closed: boolean;
+}
+
+/** Nearer than so many of its own lengths a patch is seen from four of the other's places instead of its middle. */
+const NEAR = 3;
+/** Two-point Gauss–Legendre, of half a side [std: Abramowitz and Stegun 25.4.29]. */
+const GAUSS = 1 / Math.sqrt(3);
+const ROUNDS = 400;
+const SETTLED = 1e-12;
+
+/** Places of a patch that stand for all of it. */
+function placesOf({ corners, centre }: Patch): Vector[] {
+  const u = scaled(minus(corners[1]!, corners[0]!), GAUSS / 2);
+  const v = scaled(minus(corners[3]!, corners[0]!), GAUSS / 2);
+  return [-1, 1].flatMap((a) => [-1, 1].map((b) => plus(centre, plus(scaled(u, a), scaled(v, b)))));
+}
+
+const facing = (patch: Patch, { corners }: Patch): boolean =>
+  corners.some((corner) => {
+    const way = minus(corner, patch.centre);
+    return way[0] * patch.normal[0] + way[1] * patch.normal[1] + way[2] * patch.normal[2] > 1e-9;
+  });
+
+/** Share of the ways between two patches that nothing stands in. */
+const openShare = (from: readonly Vector[], to: readonly Vector[], standing: readonly Passage[]) =>
+  from.reduce((open, start, k) => open + passes(standing, start, to[k]!), 0) / from.length;
+
+/**
+ * Worked out for every pair: exactly from a place to a patch [std: Lambert's polygon], over four places where the two are near.
+ * In a closed room what each patch sees adds up to one; what numbers miss of that is laid back evenly (both ways alike), so that no
+ * light is made or lost.
+ * @param standing  what may stand between two others; the walls of a bare room never do
+ */
+export function exchangeOf(
+  patches: readonly Patch[],
+  standing: readonly Passage[],
+  closed: boolean,
+): Exchange {
+  const count = patches.length;
+  const sharedM2 = new Float64Array(count * count);
+  const places = patches.map(placesOf);
+  const factor = (from: number, to: number, near: boolean): number => {
+    const { centre, normal, areaM2 } = patches[from]!;
+    const { corners } = patches[to]!;
+    if (!near) return areaM2 * polygonFactor(corners, centre, normal);
+    const seen = places[from]!.map((place) => polygonFactor(corners, place, normal));
+    return (areaM2 * seen.reduce((sum, each) => sum + each, 0)) / seen.length;
+  };
+  for (let i = 0; i < count; i++)
+    for (let j = i + 1; j < count; j++) {
+      const [a, b] = [patches[i]!, patches[j]!];
+      if (a.face === b.face || !facing(a, b) || !facing(b, a)) continue;
+      const apart = Math.hypot(...minus(a.centre, b.centre));
+      const near = apart < NEAR * Math.sqrt(Math.max(a.areaM2, b.areaM2));
+      const open = openShare(places[i]!, places[j]!, standing);
+      if (open === 0) continue;
+      const shared = (open * (factor(i, j, near) + factor(j, i, near))) / 2;
+      sharedM2[i * count + j] = shared;
+      sharedM2[j * count + i] = shared;
+    }
+  if (closed) balanceInPlace(sharedM2, patches);
+  return { patches, sharedM2, closed };
+}
+
+/** Rows are brought to their areas from both sides at once [Sinkhorn and Knopp 1967, for a symmetric table; from memory]. */
+function balanceInPlace(sharedM2: Float64Array, patches: readonly Patch[]): void {
+  const count = patches.length;
+  for (let round = 0; round < ROUNDS; round++) {
+    let worst = 0;
+    const by = patches.map(({ areaM2 }, i) => {
+      let row = 0;
+      for (let j = 0; j < count; j++) row += sharedM2[i * count + j]!;
+      worst = Math.max(worst, Math.abs(row / areaM2 - 1));
+      return row > 0 ? Math.sqrt(areaM2 / row) : 1;
+    });
+    if (worst < SETTLED) return;
+    for (let i = 0; i < count; i++)
+      for (let j = 0; j < count; j++) sharedM2[i * count + j]! *= by[i]! * by[j]!;
+  }
+}

@@ -1,0 +1,126 @@
+import { prepareControls, type Passage } from '../light/controls';
+import { areaVector, plus, scaled, unit, cross, type Vector } from '../light/vector';
+
+/** A flat rectangle that light falls on from one side: a wall, one side of a card, a table top. Metres, axes of the set. */
+export interface Face {
+  id: string;
+  /** one corner, and the two edges from it; across × along points to the side that light falls on */
+  corner: Vector;
+  across: Vector;
+  along: Vector;
+  /** share it sends back by Lambert's law, in each band of colour, 0…1 */
+  reflectance: Bands;
+}
+
+/** Red, green and blue of linear light, or any three bands that add up to white. */
+export type Bands = readonly [number, number, number];
+
+/** A room to scale: x to the right from above, y away from the front wall, z up. */
+export interface Room {
+  widthM: number;
+  depthM: number;
+  heightM: number;
+  reflectance: Record<Wall, Bands>;
+}
+
+export const WALLS = ['floor', 'ceiling', 'front', 'back', 'left', 'right'] as const;
+export type Wall = (typeof WALLS)[number];
+
+/** The six faces of a room, each sending into it. */
+export function roomFaces({ widthM: w, depthM: d, heightM: h, reflectance }: Room): Face[] {
+  const x: Vector = [w, 0, 0];
+  const y: Vector = [0, d, 0];
+  const z: Vector = [0, 0, h];
+  const placed: Record<Wall, Pick<Face, 'corner' | 'across' | 'along'>> = {
+    floor: { corner: [0, 0, 0], across: x, along: y },
+    ceiling: { corner: [0, 0, h], across: y, along: x },
+    front: { corner: [0, 0, 0], across: z, along: x },
+    back: { corner: [0, d, 0], across: x, along: z },
+    left: { corner: [0, 0, 0], across: y, along: z },
+    right: { corner: [w, 0, 0], across: z, along: y },
+  };
+  return WALLS.map((wall) => ({ id: wall, ...placed[wall], reflectance: reflectance[wall] }));
+}
+
+/** Both sides of a card that lets nothing through. */
+export function cardFaces(
+  id: string,
+  { corner, across, along }: Pick<Face, 'corner' | 'across' | 'along'>,
+  front: Bands,
+  back: Bands,
+): Face[] {
+  return [
+    { id: `${id} front`, corner, across, along, reflectance: front },
+    { id: `${id} back`, corner, across: along, along: across, reflectance: back },
+  ];
+}
+
+export const normalOf = ({ across, along }: Pick<Face, 'across' | 'along'>): Vector =>
+  unit(cross(across, along));
+
+export const cornersOf = ({
+  corner,
+  across,
+  along,
+}: Pick<Face, 'corner' | 'across' | 'along'>): Vector[] => [
+  corner,
+  plus(corner, across),
+  plus(plus(corner, across), along),
+  plus(corner, along),
+];
+
+/** A piece of a face that is taken as evenly lit. */
+export interface Patch {
+  face: number;
+  centre: Vector;
+  normal: Vector;
+  areaM2: number;
+  corners: readonly Vector[];
+}
+
+/** Faces cut into pieces no longer than an edge. @param edgeM  > 0 */
+export function patchesOf(faces: readonly Face[], edgeM: number): Patch[] {
+  return faces.flatMap((face, index) => {
+    const [across, along] = [face.across, face.along].map((edge) =>
+      Math.max(1, Math.ceil(Math.hypot(...edge) / edgeM - 1e-9)),
+    ) as [number, number];
+    const [du, dv] = [scaled(face.across, 1 / across), scaled(face.along, 1 / along)];
+    const normal = normalOf(face);
+    return Array.from({ length: across * along }, (_, k): Patch => {
+      const from = plus(
+        face.corner,
+        plus(scaled(du, k % across), scaled(dv, Math.floor(k / across))),
+      );
+      const corners = cornersOf({ corner: from, across: du, along: dv });
+      return {
+        face: index,
+        centre: scaled(plus(corners[0]!, corners[2]!), 0.5),
+        normal,
+        areaM2: Math.hypot(...areaVector(corners)) / 2,
+        corners,
+      };
+    });
+  });
+}
+
+/** Of a way: what lies nearer to an end is what the way begins or ends on, and not in it. */
+const CLEAR = 1e-6;
+
+const drawnIn =
+  (passage: Passage): Passage =>
+  (ax, ay, az, bx, by, bz) => {
+    const [x, y, z] = [CLEAR * (bx - ax), CLEAR * (by - ay), CLEAR * (bz - az)];
+    return passage(ax + x, ay + y, az + z, bx - x, by - y, bz - z);
+  };
+
+/**
+ * Faces as they stand in the way of light: none goes through them, but for ways that begin or end on them.
+ * @param into  other axes to tell them in
+ */
+export const inTheWay = (
+  faces: readonly Face[],
+  into = (place: Vector): Vector => place,
+): Passage[] =>
+  prepareControls(
+    faces.map((face) => ({ kind: 'plate', name: face.id, points: cornersOf(face).map(into) })),
+  ).map(drawnIn);

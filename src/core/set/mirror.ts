@@ -1,0 +1,162 @@
+import { cross, dot, minus, plus, scaled, unit, type Vector } from '../light/vector';
+import { passes, type Passage } from '../light/controls';
+import { cutOutline, partWay } from '../light/polygon';
+import { cornersOf, normalOf, type Face } from './faces';
+
+/** Something that must not be found in a glass: the corners of its front, plane and convex. */
+export interface Front {
+  id: string;
+  corners: readonly Vector[];
+}
+
+type Glass = Pick<Face, 'corner' | 'across' | 'along'>;
+type Flat = readonly [u: number, v: number];
+
+/** A place seen in a mirror stands as far behind it. */
+export function mirrored(place: Vector, glass: Glass): Vector {
+  const normal = normalOf(glass);
+  return minus(place, scaled(normal, 2 * dot(minus(place, glass.corner), normal)));
+}
+
+const betweenFlat = ([ax, ay]: Flat, [bx, by]: Flat, t: number): Flat => [
+  ax + t * (bx - ax),
+  ay + t * (by - ay),
+];
+
+/** Part of the glass a front is seen in, in shares of its edges; empty for none. */
+function imageOf(front: Front, glass: Glass, cameraM: Vector): Flat[] {
+  const normal = normalOf(glass);
+  const height = (place: Vector) => dot(minus(place, glass.corner), normal);
+  if (height(cameraM) <= 0) return [];
+  // What stands behind the glass, or in its plane, is not in it.
+  const before = cutOutline(front.corners, (place) => height(place) - LEAST_M, partWay);
+  if (before.length < 3) return [];
+  const eye = mirrored(cameraM, glass);
+  const [uu, vv] = [dot(glass.across, glass.across), dot(glass.along, glass.along)];
+  const flat = before.map((place): Flat => {
+    const t = height(eye) / (height(eye) - height(place));
+    const at = minus(plus(eye, scaled(minus(place, eye), t)), glass.corner);
+    return [dot(at, glass.across) / uu, dot(at, glass.along) / vv];
+  });
+  const sides: ((place: Flat) => number)[] = [
+    ([u]) => u,
+    ([u]) => 1 - u,
+    ([, v]) => v,
+    ([, v]) => 1 - v,
+  ];
+  return sides.reduce<Flat[]>((left, side) => cutOutline(left, side, betweenFlat), flat);
+}
+const LEAST_M = 1e-6;
+
+const areaOf = (outline: readonly Flat[]): number =>
+  Math.abs(
+    outline.reduce((sum, [ax, ay], k) => {
+      const [bx, by] = outline[(k + 1) % outline.length]!;
+      return sum + ax * by - bx * ay;
+    }, 0),
+  ) / 2;
+
+/** Of a glass: less of it is no light that anybody sees. */
+const LEAST_AREA = 1e-7;
+
+/**
+ * Lights that a camera sees in a glass, each where any part of its front is: a thing that stands between hides what lies behind
+ * its middle.
+ * @param standing  what may stand between camera, glass and light
+ */
+export function seenIn(
+  glass: Glass,
+  fronts: readonly Front[],
+  cameraM: Vector,
+  standing: readonly Passage[] = [],
+): string[] {
+  return fronts
+    .filter((front) => {
+      const image = imageOf(front, glass, cameraM);
+      if (image.length < 3 || areaOf(image) < LEAST_AREA) return false;
+      const eye = mirrored(cameraM, glass);
+      // Any part that is open both ways, looked at by its middle and its corners drawn in a little.
+      const middle = image.reduce<Flat>(
+        ([u, v], [a, b]) => [u + a / image.length, v + b / image.length],
+        [0, 0],
+      );
+      return [middle, ...image.map((corner) => betweenFlat(corner, middle, 0.1))].some(([u, v]) => {
+        const at = plus(glass.corner, plus(scaled(glass.across, u), scaled(glass.along, v)));
+        const place = onFront(eye, at, front);
+        return passes(standing, cameraM, at) * passes(standing, at, place) > 0;
+      });
+    })
+    .map(({ id }) => id);
+}
+
+/** Where the way from an eye through a place meets the plane of a front. */
+function onFront(eye: Vector, through: Vector, { corners }: Front): Vector {
+  const normal = unit(cross(minus(corners[1]!, corners[0]!), minus(corners[2]!, corners[0]!)));
+  const way = minus(through, eye);
+  return plus(eye, scaled(way, dot(minus(corners[0]!, eye), normal) / dot(way, normal)));
+}
+
+/** How a glass is turned: about an upright or a level line through its middle, or about its upper edge. */
+export type Hinge = 'upright' | 'level' | 'upper edge';
+
+/** A place turned about a line, right-handed. */
+function turned(place: Vector, through: Vector, axis: Vector, angle: number): Vector {
+  const off = minus(place, through);
+  const [c, s] = [Math.cos(angle), Math.sin(angle)];
+  return plus(
+    through,
+    plus(plus(scaled(off, c), scaled(cross(axis, off), s)), scaled(axis, dot(axis, off) * (1 - c))),
+  );
+}
+
+/** The glass turned by so much, radians: + is counterclockwise from above, or with its lower edge coming out. */
+export function turnedGlass<G extends Glass>(glass: G, hinge: Hinge, angle: number): G {
+  const corners = cornersOf(glass);
+  const middle = scaled(plus(corners[0]!, corners[2]!), 0.5);
+  const normal = normalOf(glass);
+  const level = unit(cross([0, 0, 1], normal));
+  const top = Math.max(...corners.map(([, , z]) => z));
+  const uppers = corners.filter(([, , z]) => top - z < 1e-9);
+  const upper = scaled(uppers.reduce(plus), 1 / uppers.length);
+  const axis: Vector = hinge === 'upright' ? [0, 0, 1] : scaled(level, -1);
+  const through = hinge === 'upper edge' ? upper : middle;
+  const corner = turned(glass.corner, through, axis, angle);
+  return {
+    ...glass,
+    corner,
+    across: minus(turned(corners[1]!, through, axis, angle), corner),
+    along: minus(turned(corners[3]!, through, axis, angle), corner),
+  };
+}
+
+const STEP = (0.2 * Math.PI) / 180;
+const MOST = (30 * Math.PI) / 180;
+const FINE = (0.002 * Math.PI) / 180;
+
+/**
+ * The least turn that hides all lights at once, radians, signed: turning away from one can bring in another. 0 where none is seen;
+ * null where no turn up to 30° does.
+ */
+export function hidingTurn(
+  glass: Glass,
+  fronts: readonly Front[],
+  cameraM: Vector,
+  hinge: Hinge,
+  standing: readonly Passage[] = [],
+): number | null {
+  const hides = (angle: number) =>
+    seenIn(turnedGlass(glass, hinge, angle), fronts, cameraM, standing).length === 0;
+  if (hides(0)) return 0;
+  for (let angle = STEP; angle <= MOST; angle += STEP)
+    for (const sign of [1, -1]) {
+      if (!hides(sign * angle)) continue;
+      let [seen, hidden] = [angle - STEP, angle];
+      while (hidden - seen > FINE) {
+        const middle = (seen + hidden) / 2;
+        if (hides(sign * middle)) hidden = middle;
+        else seen = middle;
+      }
+      return sign * hidden;
+    }
+  return null;
+}
