@@ -155,6 +155,32 @@ test('a shot goes, its lights stay: asked once, and undone as one', async ({ pag
   await expect(page.getByRole('main')).not.toContainText('For no shot');
 });
 
+test('undo pressed before the list of the last visit is read means it all the same', async ({
+  page,
+  ferry,
+}) => {
+  await visit(page, build(ferry));
+  await put(page, 'Ring width', '17 cm');
+  await kept(page);
+  // A slow browser: the name of the window, and with it its list, comes late.
+  await page.addInitScript(() => {
+    const request = Reflect.get(LockManager.prototype, 'request') as (
+      ...all: unknown[]
+    ) => Promise<unknown>;
+    Reflect.set(
+      LockManager.prototype,
+      'request',
+      async function (this: LockManager, ...all: unknown[]) {
+        await new Promise((resume) => setTimeout(resume, 800));
+        return request.apply(this, all);
+      },
+    );
+  });
+  await visit(page, build(ferry));
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('textbox', { name: 'Ring width' })).toHaveValue('15 cm');
+});
+
 test('a light that is only an idea is not switched on with the others', async ({ page, ferry }) => {
   await visit(page, `/p/${ferry}/wire?build=sky-bank`);
   await page.getByRole('tab', { name: 'Circuits' }).click();

@@ -105,22 +105,26 @@ function buildActions(
   ];
 }
 
-const historyActions = ({ getState }: Store, say: Panels['say']): Action[] => [
-  {
-    id: 'undo',
-    label: 'Undo',
-    keys: '$mod+z',
-    keyName: 'Ctrl Z',
-    run: () => say(getState().undo() ?? 'Nothing to undo'),
-  },
-  {
-    id: 'redo',
-    label: 'Redo',
-    keys: '$mod+Shift+z',
-    keyName: 'Ctrl Shift Z',
-    run: () => say(getState().redo() ?? 'Nothing to redo'),
-  },
-];
+const historyActions = ({ getState }: Store, say: Panels['say']): Action[] => {
+  // A key pressed before the lists of the last visit are read means them all the same.
+  const remembered = () => getState().recall();
+  return [
+    {
+      id: 'undo',
+      label: 'Undo',
+      keys: '$mod+z',
+      keyName: 'Ctrl Z',
+      run: () => void remembered().then(() => say(getState().undo() ?? 'Nothing to undo')),
+    },
+    {
+      id: 'redo',
+      label: 'Redo',
+      keys: '$mod+Shift+z',
+      keyName: 'Ctrl Shift Z',
+      run: () => void remembered().then(() => say(getState().redo() ?? 'Nothing to redo')),
+    },
+  ];
+};
 
 const panelActions = (panels: Panels): Action[] => [
   {

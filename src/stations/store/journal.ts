@@ -56,6 +56,8 @@ export async function writeJournal(
       for (const { move, place } of put) entries.put({ move, place }, entryKey(head, move.seq));
       for (const seq of drop) entries.delete(entryKey(head, seq));
       entries.put(head, headKey(head));
+      // Asked for at once: a page left before the answers came would take the writes with it.
+      entries.transaction.commit();
       return promisifyRequest(entries.transaction);
     });
     return true;

@@ -34,14 +34,14 @@ const tellingOf =
     return refusal.message;
   };
 
-/** Takes up what this browser remembers of the production, once. */
+/** Takes up what this browser remembers of the production: once, however often it is asked for. */
 function recallingOf(
   initial: Initial,
   { set, get }: Place,
   { remember, waitFor }: Keeping,
   { schedule, openConflict }: Sending,
 ): ProductionState['recall'] {
-  let recalled = false;
+  let recalled: Promise<void> | null = null;
   const takeUp = ({ own, offers, stranded }: Recalled) => {
     set({ offers, stranded });
     if (!own) return;
@@ -57,13 +57,13 @@ function recallingOf(
     set({ save: { kind: 'waiting' } });
     schedule(0);
   };
-  return async () => {
-    if (recalled) return;
-    recalled = true;
+  return () => {
+    if (recalled) return recalled;
     const found = recallJournals(initial, () => get().history.pending.length === 0);
     // Nothing is written before what is there has been read.
     waitFor(found);
-    takeUp(await found);
+    recalled = found.then(takeUp);
+    return recalled;
   };
 }
 

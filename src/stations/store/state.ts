@@ -62,7 +62,7 @@ export interface ProductionState {
   undo: () => string | null;
   redo: () => string | null;
   dismiss: (refusalId: string) => void;
-  /** reads this browser's journals; call once after mounting */
+  /** reads this browser's journals after mounting; comes true when what they hold is taken up */
   recall: () => Promise<void>;
   takeNewer: () => void;
   putMineOnTop: (choices?: Readonly<Record<string, Choice>>) => void;

@@ -45,12 +45,21 @@ function hold(name: string): Promise<boolean> {
     manager
       .request(lockName(name), { signal: AbortSignal.timeout(PATIENCE_MS) }, () => {
         answer(true);
-        // Never settled: the lock lasts as long as the page.
-        return new Promise(() => undefined);
+        return leaving();
       })
       .catch(() => answer(false));
   });
 }
+
+/**
+ * Comes true when the page is left: its name is free for the page that comes in its place at once,
+ * and not when the browser has got round to taking it apart. One brought back whole begins anew.
+ */
+const leaving = (): Promise<void> =>
+  new Promise((left) => {
+    addEventListener('pagehide', () => left(), { once: true });
+    addEventListener('pageshow', ({ persisted }) => persisted && location.reload());
+  });
 
 /** Names of the windows that are open now; null where this cannot be known. */
 export async function openWindows(): Promise<ReadonlySet<string> | null> {
