@@ -8,6 +8,7 @@ import { toVersion7 } from './version7/document';
 import { toVersion8 } from './version8/document';
 import { toVersion9 } from './version9/document';
 import { toVersion10 } from './version10/document';
+import { toVersion11 } from './version11/document';
 
 /** Lifts a document from one version to the next; index 0 lifts version 1 to 2. */
 type Migration = (document: Record<string, unknown>) => Record<string, unknown>;
@@ -23,6 +24,7 @@ export const MIGRATIONS: readonly Migration[] = [
   toVersion8,
   toVersion9,
   toVersion10,
+  toVersion11,
 ];
 
 type Json = Record<string, unknown>;

@@ -11,16 +11,16 @@ import { accessorySchema } from '../accessories/carried';
 import { shelfSchema } from '../shelf/shelf';
 import { fixtureSchema } from '../verdict/fixture';
 import { circuitSchema } from '../location/circuit';
-import { setupSchema } from './later';
 import { makingSchema } from './making';
 import { pictureSchema } from './picture';
 import { calibrationSchema } from '../meter/causes';
 import { sessionSchema } from '../meter/session';
+import { setupSchema } from '../set/setup';
 import { shotSchema } from '../location/shot';
 import { siteSchema } from '../location/site';
 
 export const DOCUMENT_FORMAT = 'lantern-jar-production';
-export const DOCUMENT_VERSION = 10;
+export const DOCUMENT_VERSION = 11;
 
 /** Who looked a build over before its first power-up, and what they looked at. */
 export const signOffSchema = z.object({

@@ -109,13 +109,17 @@ function references(document: Production): { path: string; name: string; to: Rec
     ...ofBuild('pictures', pictures),
     ...ofBuild('makings', makings),
     ...ofBuild('sessions', sessions),
-    ...setups.flatMap(({ name, shotId, buildIds }, k) => [
+    ...setups.flatMap(({ name, shotId, things }, k) => [
       ...named(`setups.${k}`, name, { shotId: ['shot', shotId] }),
-      ...buildIds.map((id, at) => ({
-        path: `setups.${k}.buildIds.${at}`,
-        name,
-        to: { kind: 'build' as const, id },
-      })),
+      ...things.flatMap((thing, at) =>
+        thing.kind === 'light'
+          ? named(`setups.${k}.things.${at}`, thing.name, {
+              buildId: ['build', thing.buildId],
+              fixtureId: ['fixture', thing.fixtureId],
+              unitId: ['unit', thing.unitId],
+            })
+          : [],
+      ),
     ]),
   ];
 }

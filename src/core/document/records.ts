@@ -55,22 +55,12 @@ export const removeShot =
 export const removeBuild =
   (id: string): Change =>
   (document) =>
-    together(
-      ...pointing(document, 'buildId', id),
-      ...document.setups
-        .filter(({ buildIds }) => buildIds.some((each) => each === id))
-        .map((setup) =>
-          changeRecord({ kind: 'setup', id: setup.id }, (draft) => {
-            draft.buildIds = draft.buildIds.filter((each) => each !== id);
-          }),
-        ),
-      removeRecord({ kind: 'build', id }),
-    )(document);
+    together(...pointing(document, 'buildId', id), removeRecord({ kind: 'build', id }))(document);
 
-/** Empties one field of every record of the later stations that names what goes. */
+/** Empties one field of every record of the later stations that names what goes; what stands in a setup stays, without it. */
 const pointing = (
   document: Production,
-  field: 'buildId' | 'shotId' | 'unitId' | 'partId',
+  field: 'buildId' | 'shotId' | 'unitId' | 'partId' | 'fixtureId',
   id: string,
 ): Change[] => {
   const lists: [ListKind, readonly { id: string }[]][] = [
@@ -79,15 +69,18 @@ const pointing = (
     ['session', document.sessions],
     ['setup', document.setups],
   ];
-  return lists.flatMap(([kind, list]) =>
-    list
-      .filter((record) => (record as Record<string, unknown>)[field] === id)
-      .map((record) =>
-        changeRecord({ kind, id: record.id }, (draft) => {
-          Object.assign(draft, { [field]: null });
-        }),
-      ),
-  );
+  const names = (record: object) => (record as Record<string, unknown>)[field] === id;
+  const emptied = (draft: object) => void Object.assign(draft, { [field]: null });
+  return [
+    ...lists.flatMap(([kind, list]) =>
+      list.filter(names).map((record) => changeRecord({ kind, id: record.id }, emptied)),
+    ),
+    ...document.setups.flatMap((setup) =>
+      setup.things
+        .filter(names)
+        .map((thing) => changeRecord({ kind: 'thing', of: setup.id, id: thing.id }, emptied)),
+    ),
+  ];
 };
 
 /** Takes any record out together with what names it. */
@@ -113,6 +106,7 @@ const removeFixture =
             draft.fixtureId = null;
           }),
         ),
+      ...pointing(document, 'fixtureId', id),
       removeRecord({ kind: 'fixture', id }),
     )(document);
 

@@ -5,12 +5,12 @@ import { unitSchema } from '../units/unit';
 import { fixtureSchema } from '../verdict/fixture';
 import { circuitSchema } from '../location/circuit';
 import { findRecord, isInner, listPlace, type Command, type FieldRef, type ListKind } from './edit';
-import { setupSchema } from './later';
 import { makingSchema } from './making';
 import { pictureSchema } from './picture';
 import { buildSchema, type Build, type Production } from './production';
 import { buildParameterProblems } from './read';
 import { sessionSchema } from '../meter/session';
+import { setupSchema } from '../set/setup';
 import { shotSchema } from '../location/shot';
 import { wording } from './wording';
 

@@ -16,14 +16,14 @@ const OF = MATERIALS;
 
 /** Light that a dark room sends back everywhere, as a share of the light at the face [typ]. */
 export const ROOM_SHARE = 0.015;
-const SHIRT = [0.07, 0.085, 0.11] as const;
+export const SHIRT = [0.07, 0.085, 0.11] as const;
 const WALL = [0.32, 0.31, 0.3] as const;
-const EYE = {
+export const EYE_COLOURS = {
   white: [0.62, 0.57, 0.54],
   iris: [0.09, 0.06, 0.035],
   pupil: [0.004, 0.004, 0.004],
 } as const;
-const LIP = [1.02, 0.62, 0.66] as const;
+export const LIP = [1.02, 0.62, 0.66] as const;
 /** Strength of the skin’s slight sheen [typ]. */
 const SHEEN = 0.035;
 
@@ -154,7 +154,7 @@ export class LitPicture {
         return [skin[0] * LIP[0], skin[1] * LIP[1], skin[2] * LIP[2]];
       case OF.eye: {
         const { places } = this.sight;
-        return EYE[eyePart(places[at * 3]!, places[at * 3 + 1]!, places[at * 3 + 2]!)];
+        return EYE_COLOURS[eyePart(places[at * 3]!, places[at * 3 + 1]!, places[at * 3 + 2]!)];
       }
       default:
         return skin;

@@ -147,7 +147,7 @@ function headOnWay(grid: HeadGrid, ux: number, uy: number, uz: number): number {
 }
 
 /** Outward unit normal by differences. */
-function normalAt(x: number, y: number, z: number): readonly [number, number, number] {
+export function normalAt(x: number, y: number, z: number): readonly [number, number, number] {
   const h = 0.0005;
   // Four corners of a cube do for the six faces.
   const a = headDistance(x + h, y - h, z - h);
@@ -161,7 +161,7 @@ function normalAt(x: number, y: number, z: number): readonly [number, number, nu
   return [nx / long, ny / long, nz / long];
 }
 
-function materialAt(x: number, y: number, z: number): number {
+export function materialAt(x: number, y: number, z: number): number {
   if (eyeDistance(x, y, z) < bodyDistance(x, y, z)) return MATERIALS.eye;
   if (wearsShirt(x, y, z)) return MATERIALS.shirt;
   const above = y + 0.0535;

@@ -8,6 +8,8 @@ export interface Exchange {
   patches: readonly Patch[];
   /** row by row */
   sharedM2: Float64Array;
+  /** each row's sum: what a patch sees of others, m² */
+  seenM2: Float64Array;
   /** no light leaves but into a patch */
   closed: boolean;
 }
@@ -17,7 +19,7 @@ const NEAR = 3;
 /** Two-point Gauss–Legendre, of half a side [std: Abramowitz and Stegun 25.4.29]. */
 const GAUSS = 1 / Math.sqrt(3);
 const ROUNDS = 400;
-const SETTLED = 1e-12;
+const SETTLED = 1e-10;
 
 /** Places of a patch that stand for all of it. */
 function placesOf({ corners, centre }: Patch): Vector[] {
@@ -70,22 +72,33 @@ export function exchangeOf(
       sharedM2[j * count + i] = shared;
     }
   if (closed) balanceInPlace(sharedM2, patches);
-  return { patches, sharedM2, closed };
+  return { patches, sharedM2, seenM2: rowsOf(sharedM2, count), closed };
+}
+
+function rowsOf(sharedM2: Float64Array, count: number): Float64Array {
+  const sums = new Float64Array(count);
+  for (let i = 0; i < count; i++) {
+    let sum = 0;
+    for (let j = i * count; j < (i + 1) * count; j++) sum += sharedM2[j]!;
+    sums[i] = sum;
+  }
+  return sums;
 }
 
 /** Rows are brought to their areas from both sides at once [Sinkhorn and Knopp 1967, for a symmetric table; from memory]. */
 function balanceInPlace(sharedM2: Float64Array, patches: readonly Patch[]): void {
   const count = patches.length;
   for (let round = 0; round < ROUNDS; round++) {
-    let worst = 0;
-    const by = patches.map(({ areaM2 }, i) => {
-      let row = 0;
-      for (let j = 0; j < count; j++) row += sharedM2[i * count + j]!;
-      worst = Math.max(worst, Math.abs(row / areaM2 - 1));
-      return row > 0 ? Math.sqrt(areaM2 / row) : 1;
-    });
-    if (worst < SETTLED) return;
-    for (let i = 0; i < count; i++)
-      for (let j = 0; j < count; j++) sharedM2[i * count + j]! *= by[i]! * by[j]!;
+    const rows = rowsOf(sharedM2, count);
+    const off = patches.map(({ areaM2 }, i) => Math.abs(rows[i]! / areaM2 - 1));
+    if (Math.max(...off) < SETTLED) return;
+    const by = Float64Array.from(patches, ({ areaM2 }, i) =>
+      rows[i]! > 0 ? Math.sqrt(areaM2 / rows[i]!) : 1,
+    );
+    for (let i = 0; i < count; i++) {
+      const own = by[i]!;
+      const row = i * count;
+      for (let j = 0; j < count; j++) sharedM2[row + j]! *= own * by[j]!;
+    }
   }
 }

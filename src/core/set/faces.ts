@@ -10,6 +10,12 @@ export interface Face {
   along: Vector;
   /** share it sends back by Lambert's law, in each band of colour, 0…1 */
   reflectance: Bands;
+  /** share it lets through, which leaves its other side by Lambert's law; that side has the same patches the other way round */
+  passes?: number;
+  /** what it belongs to: a wall, a thing of the setup */
+  of?: string;
+  /** cut no coarser than this, m */
+  edgeM?: number;
 }
 
 /** Red, green and blue of linear light, or any three bands that add up to white. */
@@ -42,16 +48,20 @@ export function roomFaces({ widthM: w, depthM: d, heightM: h, reflectance }: Roo
   return WALLS.map((wall) => ({ id: wall, ...placed[wall], reflectance: reflectance[wall] }));
 }
 
-/** Both sides of a card that lets nothing through. */
+/** Both sides of a card; the back's patches are the front's, in the same order but for across and along. */
 export function cardFaces(
   id: string,
   { corner, across, along }: Pick<Face, 'corner' | 'across' | 'along'>,
   front: Bands,
   back: Bands,
+  passes = 0,
 ): Face[] {
+  // Light that falls on one side unevenly goes on unevenly: a card is cut in six at least.
+  const edgeM = Math.max(Math.hypot(...across), Math.hypot(...along)) / 6;
+  const both = { passes, of: id, edgeM };
   return [
-    { id: `${id} front`, corner, across, along, reflectance: front },
-    { id: `${id} back`, corner, across: along, along: across, reflectance: back },
+    { id: `${id} front`, corner, across, along, reflectance: front, ...both },
+    { id: `${id} back`, corner, across: along, along: across, reflectance: back, ...both },
   ];
 }
 
@@ -78,12 +88,17 @@ export interface Patch {
   corners: readonly Vector[];
 }
 
+/** How many pieces a face is cut into each way. */
+export const cutsOf = (face: Face, edgeM: number): [across: number, along: number] => {
+  const edge = Math.min(edgeM, face.edgeM ?? edgeM);
+  const cuts = (side: Vector) => Math.max(1, Math.ceil(Math.hypot(...side) / edge - 1e-9));
+  return [cuts(face.across), cuts(face.along)];
+};
+
 /** Faces cut into pieces no longer than an edge. @param edgeM  > 0 */
 export function patchesOf(faces: readonly Face[], edgeM: number): Patch[] {
   return faces.flatMap((face, index) => {
-    const [across, along] = [face.across, face.along].map((edge) =>
-      Math.max(1, Math.ceil(Math.hypot(...edge) / edgeM - 1e-9)),
-    ) as [number, number];
+    const [across, along] = cutsOf(face, edgeM);
     const [du, dv] = [scaled(face.across, 1 / across), scaled(face.along, 1 / along)];
     const normal = normalOf(face);
     return Array.from({ length: across * along }, (_, k): Patch => {
@@ -109,7 +124,9 @@ const CLEAR = 1e-6;
 const drawnIn =
   (passage: Passage): Passage =>
   (ax, ay, az, bx, by, bz) => {
-    const [x, y, z] = [CLEAR * (bx - ax), CLEAR * (by - ay), CLEAR * (bz - az)];
+    const x = CLEAR * (bx - ax);
+    const y = CLEAR * (by - ay);
+    const z = CLEAR * (bz - az);
     return passage(ax + x, ay + y, az + z, bx - x, by - y, bz - z);
   };
 

@@ -56,6 +56,30 @@ const areaOf = (outline: readonly Flat[]): number =>
     }, 0),
   ) / 2;
 
+/** Middle of an outline and how far its corners are from it. */
+function roundOf(corners: readonly Vector[]): { middle: Vector; radius: number } {
+  let [x, y, z] = [0, 0, 0];
+  for (const corner of corners) {
+    x += corner[0] / corners.length;
+    y += corner[1] / corners.length;
+    z += corner[2] / corners.length;
+  }
+  const middle: Vector = [x, y, z];
+  const away = (corner: Vector) => Math.hypot(...minus(corner, middle));
+  return { middle, radius: Math.max(...corners.map(away)) };
+}
+
+/** Cheaply: whether a ball round the front comes into the cone from the mirrored eye round the glass. */
+function mayBeSeen(front: Front, glass: Glass, cameraM: Vector): boolean {
+  const eye = mirrored(cameraM, glass);
+  const [near, far] = [roundOf(cornersOf(glass)), roundOf(front.corners)];
+  const [toGlass, toFront] = [minus(near.middle, eye), minus(far.middle, eye)];
+  const [g, f] = [Math.hypot(...toGlass), Math.hypot(...toFront)];
+  if (g <= near.radius || f <= far.radius) return true;
+  const between = Math.acos(Math.min(1, Math.max(-1, dot(toGlass, toFront) / (g * f))));
+  return between <= Math.asin(near.radius / g) + Math.asin(far.radius / f);
+}
+
 /** Of a glass: less of it is no light that anybody sees. */
 const LEAST_AREA = 1e-7;
 
@@ -72,6 +96,7 @@ export function seenIn(
 ): string[] {
   return fronts
     .filter((front) => {
+      if (!mayBeSeen(front, glass, cameraM)) return false;
       const image = imageOf(front, glass, cameraM);
       if (image.length < 3 || areaOf(image) < LEAST_AREA) return false;
       const eye = mirrored(cameraM, glass);

@@ -25,18 +25,26 @@ export interface Placed {
 }
 
 /** A ball that lies across the way; one that holds an end is that end's own. */
-export function ballInTheWay({ centre, radiusM }: Ball): Passage {
-  const inside = (end: Vector) => Math.hypot(...minus(end, centre)) < radiusM;
+export function ballInTheWay({ centre: [cx, cy, cz], radiusM }: Ball): Passage {
+  const most = radiusM * radiusM;
   return (ax, ay, az, bx, by, bz) => {
-    const [from, to]: [Vector, Vector] = [
-      [ax, ay, az],
-      [bx, by, bz],
-    ];
-    const way = minus(to, from);
-    const off = minus(centre, from);
-    const t = Math.min(1, Math.max(0, dot(off, way) / dot(way, way)));
-    const nearest = minus(off, [way[0] * t, way[1] * t, way[2] * t]);
-    return Math.hypot(...nearest) < radiusM && !inside(from) && !inside(to) ? 0 : 1;
+    const x = bx - ax;
+    const y = by - ay;
+    const z = bz - az;
+    const ox = cx - ax;
+    const oy = cy - ay;
+    const oz = cz - az;
+    const t = (ox * x + oy * y + oz * z) / (x * x + y * y + z * z);
+    // Nearest at an end, or holding one, it is not across.
+    if (t <= 0 || t >= 1 || ox * ox + oy * oy + oz * oz < most) return 1;
+    const nx = ox - x * t;
+    const ny = oy - y * t;
+    const nz = oz - z * t;
+    if (nx * nx + ny * ny + nz * nz >= most) return 1;
+    const ex = cx - bx;
+    const ey = cy - by;
+    const ez = cz - bz;
+    return ex * ex + ey * ey + ez * ez < most ? 1 : 0;
   };
 }
 

@@ -20,6 +20,7 @@ const INNER = {
   signOff: { of: 'build', list: 'signOffs' },
   roomLight: { of: 'shot', list: 'roomLights' },
   entry: { of: 'making', list: 'log' },
+  thing: { of: 'setup', list: 'things' },
 } as const;
 
 export type ListKind = keyof typeof LISTS;

@@ -5,6 +5,7 @@ import { commandToVersion7 } from '../version7/command';
 import { commandToVersion8 } from '../version8/document';
 import { commandToVersion9 } from '../version9/document';
 import { commandToVersion10 } from '../version10/document';
+import { commandToVersion11 } from '../version11/document';
 import { RECORD_KINDS, type FieldRef, type RecordRef } from './address';
 
 /** The smallest changes there are. All name what they change by kind and id, none by position. */
@@ -46,13 +47,18 @@ const schema = z.discriminatedUnion('do', [
   z.object({ do: z.literal('move'), ...ref, after }),
 ]);
 
+const LIFTED: readonly ((command: unknown) => unknown)[] = [
+  commandToVersion6,
+  commandToVersion7,
+  commandToVersion8,
+  commandToVersion9,
+  commandToVersion10,
+  commandToVersion11,
+];
+
 /** Commands as they come through a door, or as an older window left them in its journal. */
 export const commandSchema = z.pipe(
-  z.transform((command) =>
-    commandToVersion10(
-      commandToVersion9(commandToVersion8(commandToVersion7(commandToVersion6(command)))),
-    ),
-  ),
+  z.transform((command) => LIFTED.reduce((lifted, lift) => lift(lifted), command)),
   schema,
 ) as unknown as z.ZodMiniType<Command>;
 

@@ -22,4 +22,5 @@ export interface RecordOf extends Record<RecordKind, object> {
   signOff: Item<Build['signOffs']>;
   roomLight: Item<Shot['roomLights']>;
   entry: Item<Item<Production['makings']>['log']>;
+  thing: Item<Item<Production['setups']>['things']>;
 }

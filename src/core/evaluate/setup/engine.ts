@@ -1,0 +1,265 @@
+import { REGIONS } from '../../electrics/region';
+import type { Production } from '../../document/production';
+import type { Vector } from '../../light/vector';
+import { cornersOf, inTheWay } from '../../set/faces';
+import { windowLight } from '../../set/fronts';
+import { hidingTurn, seenIn, type Front, type Hinge } from '../../set/mirror';
+import type { PictureLamp, PictureScene } from '../../set/picture/pictureScene';
+import type { Solved } from '../../set/readings';
+import {
+  countsInRoom,
+  placedLight,
+  rectangle,
+  sceneOf,
+  type LightSource,
+  type Scene,
+  type SetLight,
+} from '../../set/scene';
+import type { Setup } from '../../set/setup';
+import { aloneOf, geometryOf, type Geometry, type LightAlone } from '../../set/solve';
+import { troublesOf, type Trouble } from '../../set/troubles';
+import { Derivations } from '../derive';
+import { pictureLamp, pictureScene } from './pictureOf';
+import { sourceOf } from './sources';
+
+/** What of a production a set is worked out from. */
+export type SetStock = Pick<
+  Production,
+  'builds' | 'fixtures' | 'shelf' | 'calibration' | 'shots' | 'circuits' | 'setups'
+>;
+
+/** What a glass shows the camera, and what is done about it. */
+export interface GlassReading {
+  id: string;
+  name: string;
+  mirror: boolean;
+  widthM: number;
+  heightM: number;
+  /** lights and windows in it */
+  seen: readonly { id: string; name: string }[];
+  /** least turns that hide them all, radians, signed; null where none up to 30° does */
+  turns: Record<(typeof HINGES)[number], number | null>;
+}
+
+export interface SetCircuit {
+  id: string;
+  name: string;
+  limitA: number;
+  otherA: number;
+  /** by light, fully up */
+  lights: readonly { id: string; amps: number }[];
+}
+
+/** A set worked out: each light alone at full level; the page sums. */
+export interface SetAnswer {
+  lights: readonly Solved[];
+  troubles: readonly Trouble[];
+  glasses: readonly GlassReading[];
+  circuits: readonly SetCircuit[];
+  /** why nothing could be worked out by way of surfaces */
+  refused: string | null;
+  patches: number;
+  /** of all lights, the largest share of light that does not add up */
+  imbalance: number;
+  picture: { scene: PictureScene; lamps: readonly PictureLamp[] } | null;
+}
+
+const HINGES = ['upright', 'upper edge'] as const satisfies readonly Hinge[];
+
+/** A light that was worked out, and what from. */
+interface Kept {
+  key: string;
+  alone: LightAlone;
+  lamp: PictureLamp;
+}
+
+/** All of a thing but how it is turned up: that asks for nothing to be worked out again. */
+const placeKey = (thing: Setup['things'][number]): string =>
+  JSON.stringify({ ...thing, name: '', level: 0, gelMired: 0, on: true, cctK: 0, role: '' });
+
+/**
+ * Works sets out and keeps what did not change: sources as long as the production's stock is the same, the room's patches as
+ * long as nothing large moved, each light's own light as long as neither it nor anything that stands about did.
+ */
+export class SetEngine {
+  private readonly derive = new Derivations();
+  private readonly sources = new Map<string, LightSource | null>();
+  private geometry: { key: string; geometry: Geometry } | null = null;
+  private readonly alone = new Map<string, Kept>();
+
+  constructor(private readonly document: Production) {}
+
+  private source(thing: Extract<Setup['things'][number], { kind: 'light' }>): LightSource | null {
+    const key = `${thing.buildId} ${thing.fixtureId} ${thing.unitId}`;
+    if (!this.sources.has(key)) this.sources.set(key, sourceOf(this.document, thing, this.derive));
+    return this.sources.get(key)!;
+  }
+
+  /** Lights and windows of a setup that give light where they stand, and what is wrong with the others. */
+  private lightsOf(setup: Setup): {
+    lights: SetLight[];
+    sources: Map<string, LightSource>;
+    troubles: Trouble[];
+  } {
+    const sources = new Map<string, LightSource>();
+    for (const thing of setup.things) {
+      const source = thing.kind === 'light' ? this.source(thing) : null;
+      if (source) sources.set(thing.id, source);
+    }
+    const troubles = troublesOf(setup, new Set(sources.keys()));
+    const troubled = new Set(troubles.flatMap(({ thingId, dark }) => (dark ? [thingId] : [])));
+    const lights = setup.things.flatMap((thing): SetLight[] => {
+      if (troubled.has(thing.id)) return [];
+      if (thing.kind === 'window') return [windowLight(thing, setup.room)];
+      const source = sources.get(thing.id);
+      return thing.kind === 'light' && source ? [placedLight(thing, source)] : [];
+    });
+    return { lights, sources, troubles };
+  }
+
+  answer(setup: Setup): SetAnswer {
+    const { lights, sources, troubles } = this.lightsOf(setup);
+    const whole = sceneOf(setup, sources);
+    // Small fronts are drawn; what they keep from the room is too little to work everything out again when one is moved.
+    const faces = whole.faces.filter((face) => countsInRoom(face, (id) => sources.has(id)));
+    const scene: Scene = { ...whole, faces };
+    const geometry = this.geometryFor(scene);
+    const around = JSON.stringify([geometry.key, scene.balls, scene.cameraM, scene.heads]);
+    const solved: Solved[] = [];
+    const lamps: PictureLamp[] = [];
+    let refused: string | null = null;
+    let imbalance = 0;
+    const placed = new Map(setup.things.map((thing) => [thing.id, placeKey(thing)]));
+    for (const light of lights) {
+      const found = this.aloneFor(scene, geometry.geometry, light, placed.get(light.id)!, around);
+      if (typeof found === 'string') {
+        refused = found;
+        continue;
+      }
+      solved.push({ ...summed(light), ...pick(found.alone) });
+      lamps.push(found.lamp);
+      imbalance = Math.max(imbalance, found.alone.imbalance);
+    }
+    for (const id of this.alone.keys())
+      if (!lights.some((light) => light.id === id)) this.alone.delete(id);
+    const key = JSON.stringify([whole, setup.camera]);
+    return {
+      lights: solved,
+      troubles,
+      glasses: scene.glasses.map((glass) => glassReading(glass, scene, lights)),
+      circuits: this.circuits(lights, setup),
+      refused,
+      patches: geometry.geometry.exchange.patches.length,
+      imbalance,
+      picture: { scene: pictureScene(setup, whole, geometry.geometry, key), lamps },
+    };
+  }
+
+  private geometryFor({ faces, shell, closed }: Scene) {
+    const key = JSON.stringify([faces, closed]);
+    if (this.geometry?.key !== key)
+      this.geometry = { key, geometry: geometryOf(faces, shell, closed) };
+    return this.geometry;
+  }
+
+  /** A light alone; in words where its light never ends. @param placed  what it is and how it stands */
+  private aloneFor(
+    scene: Scene,
+    geometry: Geometry,
+    light: SetLight,
+    placed: string,
+    around: string,
+  ): Kept | string {
+    const key = `${placed} ${around}`;
+    const kept = this.alone.get(light.id);
+    if (kept?.key === key) return kept;
+    const alone = aloneOf(scene, geometry, light);
+    if (!alone.ok) return alone.problems[0]!.message;
+    const made = { key, alone: alone.value, lamp: pictureLamp(scene, light, alone.value) };
+    this.alone.set(light.id, made);
+    return made;
+  }
+
+  /** Breakers that the lights of a setup hang on, fully up. */
+  private circuits(lights: readonly SetLight[], setup: Setup): SetCircuit[] {
+    return this.document.circuits.flatMap((circuit): SetCircuit[] => {
+      const own = lights.flatMap(({ id, circuitId }) => {
+        const thing = setup.things.find((each) => each.id === id);
+        const build =
+          circuitId === circuit.id && thing?.kind === 'light'
+            ? this.document.builds.find((each) => each.id === thing.buildId)
+            : undefined;
+        return build
+          ? [{ id, amps: this.derive.amps(this.document, build, circuit.voltageV) / build.copies }]
+          : [];
+      });
+      const region = REGIONS[circuit.region];
+      return own.length === 0
+        ? []
+        : [
+            {
+              id: circuit.id,
+              name: circuit.name,
+              limitA: circuit.ratedA * region.continuousShare,
+              otherA: circuit.otherLoadW / circuit.voltageV,
+              lights: own,
+            },
+          ];
+    });
+  }
+}
+
+const summed = ({
+  id,
+  name,
+  role,
+  cctK,
+  filament,
+  wattsW,
+  share,
+  circuitId,
+  origin,
+  widthM,
+  heightM,
+}: SetLight) => ({
+  id,
+  name,
+  role,
+  cctK,
+  filament,
+  wattsW,
+  share,
+  circuitId,
+  origin,
+  widthM,
+  heightM,
+});
+
+const pick = ({ heads, backdrops, means }: LightAlone) => ({ heads, backdrops, means });
+
+function glassReading(
+  { id, name, mirror, face }: Scene['glasses'][number],
+  scene: Scene,
+  lights: readonly SetLight[],
+): GlassReading {
+  const fronts = lights.map(({ id: light, pose, widthM, heightM }): Front => ({
+    id: light,
+    corners: cornersOf(rectangle(pose, widthM, heightM)) as Vector[],
+  }));
+  const bodies = new Set(lights.map(({ id: light }) => light));
+  const standing = inTheWay(
+    scene.faces.slice(scene.shell).filter(({ of }) => !bodies.has(of ?? '')),
+  );
+  const seen = seenIn(face, fronts, scene.cameraM, standing);
+  const turn = (hinge: Hinge) =>
+    seen.length ? hidingTurn(face, fronts, scene.cameraM, hinge, standing) : 0;
+  return {
+    id,
+    name,
+    mirror,
+    widthM: Math.hypot(...face.across),
+    heightM: Math.hypot(...face.along),
+    seen: seen.map((each) => ({ id: each, name: lights.find((light) => light.id === each)!.name })),
+    turns: Object.fromEntries(HINGES.map((hinge) => [hinge, turn(hinge)])) as GlassReading['turns'],
+  };
+}

@@ -1,0 +1,174 @@
+import { frontSize, leavesM } from '../../build/front';
+import type { Production } from '../../document/production';
+import { sourceField } from '../../light/lightField';
+import type { Emitter } from '../../light/emitter';
+import { cannotRun, simulateQuickly } from '../../light/transport/run';
+import { evenFront } from '../../set/fronts';
+import type { LightSource } from '../../set/scene';
+import type { LightThing } from '../../set/things';
+import { ORIGIN_SHARE } from '../../meter/said';
+import { buildWatts } from '../../power/watts';
+import { oneOf } from '../../units/effective';
+import type { Unit, UnitOf } from '../../units/unit';
+import { tubeSpread } from '../../forms/kit/tubes';
+import { fixtureIlluminanceLx, type Fixture } from '../../verdict/fixture';
+import type { Derivations } from '../derive';
+import { forecastShare } from '../forecastShare';
+
+/** Photons of a quick look into a build's own room. */
+const QUICK = { photons: 20_000, seed: 1 };
+
+function buildSource(
+  document: Production,
+  buildId: string,
+  derive: Derivations,
+): LightSource | null {
+  const build = document.builds.find(({ id }) => id === buildId);
+  const found = build && derive.resolve(document, build);
+  const light =
+    build &&
+    derive.light(document, build, {
+      gridCells: 2,
+      transported: ({ arrangement, key }) =>
+        cannotRun(arrangement, QUICK)
+          ? null
+          : derive.kept(document, build, 'quick look', [key], () =>
+              simulateQuickly(arrangement, 1),
+            ),
+    });
+  if (!build || !found || !light || light.cctK === null || light.totalLx <= 0) return null;
+  const { resolved } = found;
+  return {
+    field: light.field,
+    frontM: leavesM(resolved),
+    ...frontSize(resolved),
+    cctK: light.cctK,
+    filament: resolved.groups.every(({ unit }) => unit.filament),
+    wattsW: buildWatts(resolved.groups).nowW,
+    share: forecastShare(document, build).share,
+    circuitId: build.circuitId,
+    controls: resolved.controls,
+    origin: light.transported ? 'its build, simulated' : 'its build, summed from its lamps',
+  };
+}
+
+/** What a data sheet's lux leave open [typ]. */
+const SHEET_SHARE = 0.1;
+
+/** A front that gives the stated lux at the stated distance, evenly. */
+function fixtureSource(fixture: Fixture): LightSource {
+  const { frontWidthM, frontHeightM, atDistanceM } = fixture;
+  const front = evenFront(frontWidthM, frontHeightM, 1);
+  const given = sourceField(front).illuminance([0, 0, atDistanceM], [0, 0, -1]);
+  const by = fixtureIlluminanceLx(fixture, atDistanceM) / given;
+  return {
+    field: sourceField(
+      front.map((cell) => ({ ...cell, luminousFluxLm: by * cell.luminousFluxLm })),
+    ),
+    frontM: 0,
+    widthM: frontWidthM,
+    heightM: frontHeightM,
+    cctK: fixture.cctK,
+    filament: false,
+    wattsW: fixture.wattsW,
+    share: SHEET_SHARE,
+    circuitId: null,
+    controls: [],
+    origin: 'its data sheet: an even front that gives the stated lux on its axis',
+  };
+}
+
+/** Sources along a bare tube or a metre of tape. */
+const PIECES = 12;
+const along = (
+  lengthM: number,
+  luminousFluxLm: number,
+  axis: Emitter['axis'],
+  spread: Emitter['spread'],
+): Emitter[] =>
+  Array.from({ length: PIECES }, (_, k) => ({
+    positionM: [((k + 0.5) / PIECES - 0.5) * lengthM, 0, 0],
+    axis,
+    luminousFluxLm: luminousFluxLm / PIECES,
+    spread,
+  }));
+
+interface Lamp {
+  emitters: Emitter[];
+  widthM: number;
+  heightM: number;
+}
+
+function tubeEmitters(tube: UnitOf<'tube'>, lumens: number): Emitter[] {
+  const spread = tubeSpread(tube);
+  // A round tube’s axis lies along it, a bar’s faces forwards.
+  return along(tube.lengthM, lumens, spread.class === 'tube' ? [1, 0, 0] : [0, 0, 1], spread);
+}
+
+function lampOf(unit: Unit, lumens: number): Lamp {
+  switch (unit.category) {
+    case 'strip':
+      return {
+        emitters: along(1, lumens, [0, 0, 1], { class: 'lambert' }),
+        widthM: 1,
+        heightM: unit.tapeWidthM,
+      };
+    case 'tube':
+      return {
+        emitters: tubeEmitters(unit, lumens),
+        widthM: unit.lengthM,
+        heightM: unit.diameterM,
+      };
+    case 'bulb': {
+      const across = unit.globeDiameterM;
+      const { spread } = unit;
+      const one: Emitter = {
+        positionM: [0, 0, 0],
+        axis: [0, 0, 1],
+        luminousFluxLm: lumens,
+        spread,
+      };
+      return { emitters: [one], widthM: across, heightM: across };
+    }
+    default: {
+      const { faceWidthM, faceHeightM, spread } = unit;
+      const cells = evenFront(faceWidthM, faceHeightM, lumens);
+      return {
+        emitters: cells.map((cell) => ({ ...cell, spread })),
+        widthM: faceWidthM,
+        heightM: faceHeightM,
+      };
+    }
+  }
+}
+
+/** A lamp of the shelf by itself, in a holder that takes nothing of its light; a metre of tape. */
+function unitSource(unit: Unit): LightSource {
+  const { luminousFluxLm, cctK, filament, wattsW } = oneOf(unit);
+  const { emitters, ...size } = lampOf(unit, luminousFluxLm.value);
+  return {
+    field: sourceField(emitters),
+    frontM: 0,
+    ...size,
+    cctK: cctK.value,
+    filament,
+    wattsW: wattsW.value,
+    share: ORIGIN_SHARE[luminousFluxLm.origin],
+    circuitId: null,
+    controls: [],
+    origin: 'the lamp by itself, by its spread',
+  };
+}
+
+/** What a light of a setup gives; null where what it named is gone, or gives no light. */
+export function sourceOf(
+  document: Production,
+  thing: LightThing,
+  derive: Derivations,
+): LightSource | null {
+  if (thing.buildId !== null) return buildSource(document, thing.buildId, derive);
+  const fixture = document.fixtures.find(({ id }) => id === thing.fixtureId);
+  if (fixture) return fixtureSource(fixture);
+  const unit = document.shelf.units.find(({ id }) => id === thing.unitId);
+  return unit ? unitSource(unit) : null;
+}

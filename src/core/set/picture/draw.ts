@@ -1,0 +1,216 @@
+import { prepareControls, type Passage } from '../../light/controls';
+import { packEmitters, type EmitterField } from '../../light/emitter';
+import { illuminanceLx } from '../../light/illuminance';
+import { dot, minus, plus, scaled, unit, type Vector } from '../../light/vector';
+import { headShades, type HeadGrid } from '../../picture/grid';
+import { cornersOf, inTheWay, type Bands } from '../faces';
+import { between } from '../between';
+import { ballInTheWay } from '../placed';
+import { axesOf, placeInto, placeOutOf, turnedInto, type Axes } from '../pose';
+import { Looker, intoHead, reflected, type Hit } from './seen';
+import { PICTURE, type PictureLamp, type PictureScene } from './pictureScene';
+
+/** What the camera sees of its rows, whatever is lit: a hit each pixel, and what glasses mirror. */
+export interface Seen {
+  wide: number;
+  rows: readonly number[];
+  hits: readonly (Hit | null)[];
+  mirrored: readonly { pixel: number; hit: Hit; share: number }[];
+}
+
+export const heightOf = (wide: number): number => Math.round((wide * PICTURE.high) / PICTURE.wide);
+
+/** Direction of a pixel’s ray. */
+function rayOf({ camera }: PictureScene, wide: number, row: number, column: number): Vector {
+  const { axes, halfM } = camera;
+  const high = heightOf(wide);
+  const x = ((2 * (column + 0.5)) / wide - 1) * halfM;
+  const y = ((1 - (2 * (row + 0.5)) / high) * halfM * high) / wide;
+  // A light’s x lies to its left; so does a camera’s.
+  return unit(plus(axes.z, plus(scaled(axes.x, -x), scaled(axes.y, y))));
+}
+
+/** Looks along every ray of some rows of a picture. */
+export function seeSet(
+  scene: PictureScene,
+  grid: HeadGrid,
+  wide: number,
+  first: number,
+  every: number,
+): Seen {
+  const looker = new Looker(scene, grid);
+  const rows: number[] = [];
+  for (let row = first; row < heightOf(wide); row += every) rows.push(row);
+  const from = scene.camera.axes.at;
+  const hits: (Hit | null)[] = [];
+  const mirrored: { pixel: number; hit: Hit; share: number }[] = [];
+  for (const row of rows)
+    for (let column = 0; column < wide; column++) {
+      const way = rayOf(scene, wide, row, column);
+      const hit = looker.look(from, way);
+      const glass = hit && looker.glassAt(hit);
+      if (hit && glass) {
+        const other = looker.look(hit.at, reflected(way, hit.normal));
+        if (other) mirrored.push({ pixel: hits.length, hit: other, share: glass.share });
+      }
+      hits.push(hit);
+    }
+  return { wide, rows, hits, mirrored };
+}
+
+/** Something that may stand between, with the ball that holds it. */
+interface Blocker {
+  passage: Passage;
+  centre: Vector;
+  radiusM: number;
+  /** of the scene; −1 for what is no head’s */
+  head: number;
+}
+
+/** One light of a scene, ready to be asked pixel by pixel. */
+export class Drawer {
+  private readonly axes: Axes;
+  private readonly field: EmitterField;
+  private readonly own: readonly Passage[];
+  private readonly blockers: readonly Blocker[];
+  private readonly places: readonly Vector[];
+  private readonly flux: readonly number[];
+  private readonly reachM: number;
+  private readonly patches: ReadonlyMap<number, PictureScene['cut'][number]>;
+
+  constructor(
+    private readonly scene: PictureScene,
+    private readonly grid: HeadGrid,
+    private readonly light: PictureLamp,
+  ) {
+    this.axes = axesOf(light.pose);
+    const into = (place: Vector) => placeInto(this.axes, place, light.frontM);
+    this.own = prepareControls(light.controls);
+    this.field = packEmitters(
+      light.lamps.map(({ source }) => source),
+      this.own,
+    );
+    this.places = light.lamps.map(({ source }) =>
+      placeOutOf(this.axes, source.positionM, light.frontM),
+    );
+    const all = light.lamps.reduce((sum, { source }) => sum + source.luminousFluxLm, 0);
+    this.flux = light.lamps.map(({ source }) => source.luminousFluxLm / all);
+    this.reachM = Math.max(
+      0,
+      ...this.places.map((place) => Math.hypot(...minus(place, light.pose.at))),
+    );
+    // Both sides of a card are one thing in the way.
+    const flats = scene.faces
+      .slice(scene.shell)
+      .filter(({ id, of }) => of !== light.id && id.endsWith('front'));
+    this.blockers = [
+      ...flats.map((face, k): Blocker => {
+        const corners = cornersOf(face);
+        const centre = scaled(plus(corners[0]!, corners[2]!), 0.5);
+        return {
+          passage: inTheWay(flats.slice(k, k + 1), into)[0]!,
+          centre,
+          radiusM: Math.hypot(...minus(corners[0]!, centre)),
+          head: -1,
+        };
+      }),
+      ...scene.balls.map(({ centre, radiusM }, k): Blocker => ({
+        passage: ballInTheWay({ centre: into(centre), radiusM }),
+        centre,
+        radiusM,
+        head: Math.floor(k / (scene.balls.length / Math.max(1, scene.heads.length))),
+      })),
+    ];
+    this.patches = new Map(scene.cut.map((each) => [each.face, each]));
+  }
+
+  /** Light of a hit as a white card would have to have it, by band: this light alone, as if it were white. */
+  shade(hit: Hit): Bands {
+    const [r, g, b] = hit.albedo;
+    const front = hit.face >= 0 && this.scene.faces[hit.face]!;
+    const glow =
+      front && front.of === this.light.id && !front.id.endsWith('back')
+        ? this.light.frontLmPerM2
+        : 0;
+    const direct = this.directAt(hit);
+    const [br, bg, bb] = this.bouncedAt(hit);
+    return [glow + r * (direct + br), glow + g * (direct + bg), glow + b * (direct + bb)];
+  }
+
+  private directAt(hit: Hit): number {
+    const { at, normal } = hit;
+    const standing = this.standing(hit);
+    const controls = standing.length ? [...this.own, ...standing] : this.own;
+    const place = placeInto(this.axes, at, this.light.frontM);
+    const lx = illuminanceLx({ ...this.field, controls }, place, turnedInto(this.axes, normal));
+    return lx > 0 && hit.head >= 0 ? lx * this.openAt(hit) : lx;
+  }
+
+  /** What may stand between a hit and this light. */
+  private standing({ at, head }: Hit): Passage[] {
+    const to = this.light.pose.at;
+    const way = minus(to, at);
+    const long = dot(way, way);
+    const found: Passage[] = [];
+    for (const { passage, centre, radiusM, head: own } of this.blockers) {
+      // A head’s own shadow is found on its own shape.
+      if (own >= 0 && own === head) continue;
+      const off = minus(centre, at);
+      const t = Math.min(1, Math.max(0, dot(off, way) / long));
+      const [x, y, z] = [off[0] - t * way[0], off[1] - t * way[1], off[2] - t * way[2]];
+      const reach = radiusM + this.reachM;
+      if (x * x + y * y + z * z < reach * reach) found.push(passage);
+    }
+    return found;
+  }
+
+  /** Share of this light that a head does not keep from its own skin. */
+  private openAt({ at, head }: Hit): number {
+    const own = this.scene.heads[head]!;
+    const [x, y, z] = intoHead(own, at);
+    let open = 0;
+    this.places.forEach((place, k) => {
+      const [lx, ly, lz] = intoHead(own, place);
+      if (!headShades(this.grid, x, y, z, lx, ly, lz, 0.004)) open += this.flux[k]!;
+    });
+    return open;
+  }
+
+  private bouncedAt({ face, head, normal, u, v }: Hit): Bands {
+    const { bounced, around } = this.light;
+    if (head >= 0) {
+      const six = around[this.scene.heads[head]!.id];
+      return six ? ambient(six, normal) : [0, 0, 0];
+    }
+    const cut = this.patches.get(face);
+    if (!cut) return [0, 0, 0];
+    const at = between(cut, u, v);
+    return [at(bounced[0]), at(bounced[1]), at(bounced[2])];
+  }
+
+  /** This light’s layer of what is seen: red, green, blue of each pixel, in lux on white. */
+  layer({ hits, mirrored }: Seen): Float32Array<ArrayBuffer> {
+    const out = new Float32Array(hits.length * 3);
+    hits.forEach((hit, k) => {
+      if (hit) out.set(this.shade(hit), k * 3);
+    });
+    for (const { pixel, hit, share } of mirrored) {
+      const seen = this.shade(hit);
+      for (let c = 0; c < 3; c++) out[pixel * 3 + c]! += share * seen[c]!;
+    }
+    return out;
+  }
+}
+
+/** Light on a surface from what falls on six that look along the axes, weighed by its normal’s squares. */
+function ambient(six: readonly Bands[], [x, y, z]: Vector): Bands {
+  const px = six[x > 0 ? 0 : 1]!;
+  const py = six[y > 0 ? 2 : 3]!;
+  const pz = six[z > 0 ? 4 : 5]!;
+  const [xx, yy, zz] = [x * x, y * y, z * z];
+  return [
+    px[0] * xx + py[0] * yy + pz[0] * zz,
+    px[1] * xx + py[1] * yy + pz[1] * zz,
+    px[2] * xx + py[2] * yy + pz[2] * zz,
+  ];
+}
