@@ -11,6 +11,7 @@ export const STATIONS = [
   'make',
   'meter',
   'verdict',
+  'set',
 ] as const;
 
 interface Given {

@@ -10,6 +10,7 @@ import { GOODS } from './goods';
 import { PARTS } from './parts';
 import { CALIBRATION } from './calibration';
 import { SESSIONS } from './sessions';
+import { SETUPS } from './setups';
 import { SHOTS } from './shots';
 import { FASTENERS } from './fasteners';
 import { SMALL_THINGS } from './smallThings';
@@ -104,7 +105,7 @@ const NIGHT_FERRY = {
     parts: [...PARTS, ...BOARDS, ...GOODS, ...FASTENERS, ...SMALL_THINGS],
   },
   fixtures: FIXTURES,
-  setups: [],
+  setups: SETUPS,
   makings: [],
   sessions: SESSIONS,
   pictures: [],

@@ -50,3 +50,4 @@ export const MeterStation = station(() =>
 export const VerdictStation = station(() =>
   import('./verdict/VerdictStation').then((m) => m.VerdictStation),
 );
+export const SetStation = station(() => import('./set/SetStation').then((m) => m.SetStation));

@@ -47,6 +47,8 @@ const hand = {
   simulatedFrames: lazily('simulatedFrames'),
   productionZip: lazily('productionZip'),
   zippedPicture: lazily('zippedPicture'),
+  solvedSet: lazily('solvedSet'),
+  straightSet: lazily('straightSet'),
 } satisfies Record<string, unknown> & { [K in keyof Questions]: Questions[K] };
 export type HandApi = typeof hand;
 expose(hand);

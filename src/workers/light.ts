@@ -13,6 +13,8 @@ import type { Tally } from '@/core/light/transport/tally';
 import { bakeHead, type HeadGrid } from '@/core/picture/grid';
 import { LitPicture, type PictureSettings } from '@/core/picture/lit';
 import type { PictureLight, Pose } from '@/core/picture/scene';
+import { Drawer, seeSet, type Seen } from '@/core/set/picture/draw';
+import type { PictureLamp, PictureScene } from '@/core/set/picture/pictureScene';
 import { seeRows, type FrameId, type Sight } from '@/core/picture/sight';
 
 /** The head and what the camera sees of it do not depend on the light: made once. */
@@ -36,6 +38,15 @@ function sightOf(size: number, rows: Rows, frame: FrameId): Sight {
 export interface Rows {
   first: number;
   every: number;
+}
+
+let seen: { key: string; seen: Seen } | null = null;
+
+/** What the camera of a set sees of some rows: kept while nothing that stands there moves. */
+function seenOf(scene: PictureScene, wide: number, { first, every }: Rows): Seen {
+  const key = `${scene.key} ${wide} ${first} ${every}`;
+  if (seen?.key !== key) seen = { key, seen: seeSet(scene, headGrid(), wide, first, every) };
+  return seen.seen;
 }
 
 /** Photons and pictures: what all hands of the pool share. */
@@ -66,6 +77,11 @@ export const light = {
   straight: (key: string, hand: number, hands: number): Float32Array | null => {
     if (looked?.key !== key) throw new Error('This survey is not here.');
     return straightRows(looked.table.field, hand, hands);
+  },
+  /** One light of a set alone in the camera’s picture, some rows of it: lux on white, red, green and blue. */
+  drawSet: (scene: PictureScene, lamp: PictureLamp, wide: number, rows: Rows) => {
+    const layer = new Drawer(scene, headGrid(), lamp).layer(seenOf(scene, wide, rows));
+    return transfer(layer, [layer.buffer]);
   },
   mouthMap: (...given: Parameters<typeof mouthMap>): MouthMap | null => mouthMap(...given),
   /** A picture of its rows: begun anew when `pose` is given, refined by so many rays either way. */

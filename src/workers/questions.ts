@@ -12,6 +12,7 @@ import type { RungId } from '@/core/evaluate/readout';
 import { Derivations } from '@/core/evaluate/derive';
 import { checkProduction } from '@/core/evaluate/checkProduction';
 import { colourSheet, unitColour } from '@/core/evaluate/colourSheet';
+import { SetEngine, type SetAnswer } from '@/core/evaluate/setup/engine';
 import { fittingRank } from '@/core/evaluate/fitting';
 import { mendsOf } from '@/core/evaluate/mends';
 import { sensitivities } from '@/core/evaluate/sensitivity';
@@ -36,6 +37,7 @@ import { pointsForecast, sweepForecast } from '@/core/evaluate/litBy';
 import { onGrid } from '@/core/formats/spectrumFile';
 import type { Session } from '@/core/meter/session';
 import { simulatedSpectrum } from '@/core/meter/simulated';
+import type { Setup } from '@/core/set/setup';
 import type { MeasuredSpectrum } from '@/core/units/spectrum';
 import { bandsOfEach, bandsTogether } from '@/core/frames/bandsOfEach';
 import { compareFrames } from '@/core/frames/compare';
@@ -50,6 +52,15 @@ const THOROUGH_STARTS = 60;
 
 /** Kept from question to question: this worker stays. */
 const derivations = new Derivations();
+
+/** The set the page works on, as long as the production’s stock is the same. */
+let set: { key: string; engine: SetEngine } | null = null;
+
+/** The engine of a stock; null when this worker has never been told of it. */
+function setEngine(key: string, stock: Production | null): SetEngine | null {
+  if (stock && set?.key !== key) set = { key, engine: new SetEngine(stock) };
+  return set?.key === key ? set.engine : null;
+}
 
 /** What the page may ask of the core; everything here is worked out off the page. */
 export const questions = {
@@ -168,6 +179,12 @@ export const questions = {
     const read = readDocument(json);
     return read.ok ? coverOf(read.value, size, rays) : null;
   },
+  /** A setup worked out; null when this worker does not know the stock, which is then told. */
+  solvedSet: (key: string, stock: Production | null, setup: Setup): SetAnswer | null =>
+    setEngine(key, stock)?.answer(setup) ?? null,
+  /** What one light that is being moved gives straight at every face. */
+  straightSet: (key: string, setup: Setup, thingId: string) =>
+    setEngine(key, null)?.straight(setup, thingId) ?? null,
   variants: (document: Production, buildId: string, run: Run) => variants(document, buildId, run),
 };
 export type Questions = typeof questions;

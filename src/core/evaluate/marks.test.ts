@@ -81,7 +81,7 @@ describe('before there is anything', () => {
   });
   test('without shots and things all is empty', () => {
     const shelf = { units: [], parts: [] };
-    const document = { ...demo, builds: [], shots: [], sessions: [], shelf };
+    const document = { ...demo, builds: [], shots: [], sessions: [], setups: [], shelf };
     const marks = stationMarks({ ...none, document, shotId: null });
     expect(new Set(Object.values(marks))).toEqual(new Set(['empty']));
   });

@@ -90,6 +90,8 @@ export function stationMarks({
       build ? makeMark(document, build, known, findings, derive) : 'empty',
     ),
     meter: meterMark(document),
+    // What is wrong in a set is found when it is opened: nothing is fine that is not known.
+    set: document.setups.length === 0 ? 'empty' : 'started',
     // A verdict is no better than what it judges.
     verdict: withBuild((known) => {
       const all = worstOf([worst(findings), ...known.rungs.map(({ state }) => state)]);

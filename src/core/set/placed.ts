@@ -1,6 +1,6 @@
 import type { Passage } from '../light/controls';
 import type { LightField } from '../light/lightField';
-import { dot, minus, type Vector } from '../light/vector';
+import type { Vector } from '../light/vector';
 import { inTheWay, type Face, type Patch } from './faces';
 import { axesOf, placeInto, turnedInto, type Pose } from './pose';
 

@@ -20,6 +20,10 @@ export interface Axes {
   z: Vector;
 }
 
+/** The same direction between −180 and 180°. */
+export const turnDeg = (degrees: number): number =>
+  degrees > 180 ? degrees - 360 : degrees <= -180 ? degrees + 360 : degrees;
+
 /** @param pose  straight up or down its pan still says which way its upper edge looks */
 export function axesOf({ at, pan, tilt, roll }: Pose): Axes {
   const [sp, cp, st, ct] = [Math.sin(pan), Math.cos(pan), Math.sin(tilt), Math.cos(tilt)];

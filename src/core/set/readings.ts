@@ -45,8 +45,7 @@ export function litOf({ things, camera }: Setup, solved: readonly Solved[]): Lit
   });
 }
 
-const SIDES = { front: 'frontLx', left: 'leftLx', right: 'rightLx' } as const;
-type Side = keyof typeof SIDES;
+type Side = keyof HeadLight['direct'];
 
 const bouncedLx = (bounced: Bands, tint: Bands): number =>
   bounced.reduce((sum, band, c) => sum + LUMINANCE[c]! * tint[c]! * band, 0);

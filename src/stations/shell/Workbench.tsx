@@ -99,7 +99,7 @@ function Frame({ children }: { children: React.ReactNode }) {
         <main
           ref={sheet}
           tabIndex={-1}
-          className="relative min-h-0 min-w-0 overflow-y-auto outline-none"
+          className={`relative min-h-0 min-w-0 overflow-y-auto outline-none ${station === 'set' ? 'col-span-2 max-lg:col-span-1' : ''}`}
         >
           <p className="hidden px-4 pt-2 font-display text-xl print:block">
             {title}, {stationName(station)}
@@ -107,9 +107,12 @@ function Frame({ children }: { children: React.ReactNode }) {
           </p>
           {children}
         </main>
-        <aside className="min-h-0 border-l border-line max-lg:col-start-2 max-lg:border-t max-lg:border-l-0 max-md:sticky max-md:top-0 max-md:z-20 max-md:order-first max-md:border-b">
-          <Ladder />
-        </aside>
+        {/* Several lights stand there; the ladder is about one. */}
+        {station !== 'set' && (
+          <aside className="min-h-0 border-l border-line max-lg:col-start-2 max-lg:border-t max-lg:border-l-0 max-md:sticky max-md:top-0 max-md:z-20 max-md:order-first max-md:border-b">
+            <Ladder />
+          </aside>
+        )}
       </div>
       <TroubleStrip />
       <p role="status" aria-live="polite" className="sr-only">

@@ -9,6 +9,7 @@ export const STATIONS = [
   { id: 'make', name: 'Make', key: '7', question: 'What is done next, and is it right?' },
   { id: 'meter', name: 'Meter', key: '8', question: 'What does it really do?' },
   { id: 'verdict', name: 'Verdict', key: '9', question: 'Is it worth it?' },
+  { id: 'set', name: 'Set', key: '0', question: 'How do the lights stand together?' },
 ] as const;
 
 export type StationId = (typeof STATIONS)[number]['id'];

@@ -21,9 +21,11 @@ interface Workplace {
   derivations: Derivations;
   /** the shot of the build, or the one picked on the Shot station */
   shotId: string | null;
+  /** the setup the address names; null for none */
+  setupId: string | null;
   /** how far the light of the build has been simulated */
   transport: TransportState;
-  goTo: (station: StationId, place?: { build?: string; shot?: string }) => void;
+  goTo: (station: StationId, place?: { build?: string; shot?: string; setup?: string }) => void;
 }
 
 const NO_FINDINGS: readonly Finding[] = [];
@@ -39,6 +41,7 @@ export function WorkplaceProvider({ children }: { children: React.ReactNode }) {
   const wantedBuild = search.get('build');
   const wantedShot = search.get('shot');
 
+  const setupId = search.get('setup');
   const picked = document.shots.find(({ id }) => id === wantedShot);
   const build =
     document.builds.find(({ id }) => id === wantedBuild) ??
@@ -77,14 +80,25 @@ export function WorkplaceProvider({ children }: { children: React.ReactNode }) {
       // A shot without a light stays picked on the way to Build, where its first one is begun.
       const nextShot = place ? place.shot : nextBuild ? undefined : picked?.id;
       if (nextShot) query.set('shot', nextShot);
+      if (place?.setup) query.set('setup', place.setup);
       router.push(`/p/${document.id}/${next}?${query}`);
     },
     [router, document.id, build?.id, picked?.id],
   );
 
   const workplace = useMemo(
-    () => ({ station, build, readouts, findings, derivations, shotId, transport, goTo }),
-    [station, build, readouts, findings, derivations, shotId, transport, goTo],
+    () => ({
+      station,
+      build,
+      readouts,
+      findings,
+      derivations,
+      shotId,
+      setupId,
+      transport,
+      goTo,
+    }),
+    [station, build, readouts, findings, derivations, shotId, setupId, transport, goTo],
   );
   return <WorkplaceContext value={workplace}>{children}</WorkplaceContext>;
 }

@@ -16,8 +16,17 @@ import {
   type SetLight,
 } from '../../set/scene';
 import type { Setup } from '../../set/setup';
-import { aloneOf, geometryOf, type Geometry, type LightAlone } from '../../set/solve';
+import {
+  aloneOf,
+  geometryOf,
+  straightAt,
+  straightOf,
+  type Geometry,
+  type HeadLight,
+  type LightAlone,
+} from '../../set/solve';
 import { troublesOf, type Trouble } from '../../set/troubles';
+import { eightDigits, fnv } from '../../fnv';
 import { Derivations } from '../derive';
 import { pictureLamp, pictureScene } from './pictureOf';
 import { sourceOf } from './sources';
@@ -142,7 +151,7 @@ export class SetEngine {
     }
     for (const id of this.alone.keys())
       if (!lights.some((light) => light.id === id)) this.alone.delete(id);
-    const key = JSON.stringify([whole, setup.camera]);
+    const key = eightDigits(fnv(JSON.stringify([whole, setup.camera])));
     return {
       lights: solved,
       troubles,
@@ -153,6 +162,16 @@ export class SetEngine {
       imbalance,
       picture: { scene: pictureScene(setup, whole, geometry.geometry, key), lamps },
     };
+  }
+
+  /** Light of one light straight at every face: what follows a hand that moves it. */
+  straight(setup: Setup, thingId: string): Record<string, HeadLight['direct']> | null {
+    const { lights, sources } = this.lightsOf(setup);
+    const light = lights.find(({ id }) => id === thingId);
+    if (!light) return null;
+    const scene = sceneOf(setup, sources);
+    const direct = straightOf(scene, light);
+    return Object.fromEntries(scene.heads.map((head) => [head.id, straightAt(direct, head)]));
   }
 
   private geometryFor({ faces, shell, closed }: Scene) {
@@ -175,7 +194,11 @@ export class SetEngine {
     if (kept?.key === key) return kept;
     const alone = aloneOf(scene, geometry, light);
     if (!alone.ok) return alone.problems[0]!.message;
-    const made = { key, alone: alone.value, lamp: pictureLamp(scene, light, alone.value) };
+    const made = {
+      key,
+      alone: alone.value,
+      lamp: pictureLamp(scene, light, alone.value, eightDigits(fnv(key))),
+    };
     this.alone.set(light.id, made);
     return made;
   }

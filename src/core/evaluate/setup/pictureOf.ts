@@ -1,6 +1,6 @@
 import { sourceField } from '../../light/lightField';
 import { minus, type Vector } from '../../light/vector';
-import { lampsOf } from '../../picture/scene';
+import { clusters } from '../../picture/clusters';
 import { axesOf, placeInto } from '../../set/pose';
 import { directFrom } from '../../set/placed';
 import { poseOf, type Scene, type SetLight } from '../../set/scene';
@@ -49,8 +49,17 @@ function frontOf({ widthM, heightM, pose, ...light }: SetLight, cameraM: Vector)
   return (Math.PI * candela) / (widthM * heightM * cosine);
 }
 
+/** Sources that stand for a light: the wider it looks, the more its half-shadows ask for. */
+const lampsFor = (angleRad: number): number =>
+  Math.min(25, Math.max(1, Math.round((angleRad / 0.06) ** 2)));
+
 /** A light as pictures draw it: sources that stand for it as it shows from where it is aimed, together as bright as it is there. */
-export function pictureLamp(scene: Scene, light: SetLight, alone: LightAlone): PictureLamp {
+export function pictureLamp(
+  scene: Scene,
+  light: SetLight,
+  alone: LightAlone,
+  key: string,
+): PictureLamp {
   const { field, frontM, pose, widthM, heightM } = light;
   const [head] = scene.heads;
   const ahead: Vector = [0, 0, frontM + AHEAD_M];
@@ -61,12 +70,14 @@ export function pictureLamp(scene: Scene, light: SetLight, alone: LightAlone): P
   const shown = field.sourcesFrom(from);
   const shownLx = sourceField(shown, field.passages).illuminance(from, normal);
   const by = shownLx > 0 ? field.illuminance(from, normal) / shownLx : 1;
+  const scaledBy = shown.map((source) => ({
+    ...source,
+    luminousFluxLm: source.luminousFluxLm * by,
+  }));
   return {
+    key,
     id: light.id,
-    lamps: lampsOf(
-      shown.map((source) => ({ ...source, luminousFluxLm: source.luminousFluxLm * by })),
-      0,
-    ),
+    lamps: clusters(scaledBy, lampsFor(Math.max(widthM, heightM) / far), 0),
     controls: light.controls,
     frontM,
     pose,

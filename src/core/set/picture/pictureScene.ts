@@ -1,5 +1,4 @@
 import type { Control } from '../../light/controls';
-import type { Vector } from '../../light/vector';
 import type { Cluster } from '../../picture/clusters';
 import type { Bands, Face } from '../faces';
 import type { Cut } from '../between';
@@ -9,6 +8,8 @@ import type { SetGlass, SetHead } from '../scene';
 
 /** A light as the camera’s picture draws it: plain data, so that any worker can. */
 export interface PictureLamp {
+  /** another key, another light on what is seen; how far it is turned up is not in it */
+  key: string;
   id: string;
   lamps: readonly Cluster[];
   controls: readonly Control[];

@@ -1,0 +1,5 @@
+import { SetStation } from '@/stations/lazyStations';
+
+export default function SetPage() {
+  return <SetStation />;
+}

@@ -1,0 +1,376 @@
+'use client';
+import { useRef } from 'react';
+import { cctCss } from '@/core/colour/display';
+import type { Vector } from '@/core/light/vector';
+import { show, showText, type UnitSystem } from '@/core/quantity';
+import { standingWalls } from '@/core/set/roomFaces';
+import { poseOf } from '@/core/set/scene';
+import { axesOf } from '@/core/set/pose';
+import type { Lit } from '@/core/set/readings';
+import type { Setup } from '@/core/set/setup';
+import { THINGS, type Thing } from '@/core/set/things';
+import { usePlace } from '@/ui/drawing/usePixel';
+import { planShape, type FrontOf, type PlanShape, type PlanView } from './planShape';
+import { keyMove, turned, type Moves } from './planMoves';
+import { along, up, useGrasp } from './useGrasp';
+import type { SetEdits } from './useSetEdits';
+
+interface PlanDrawingProps {
+  setup: Setup;
+  view: PlanView;
+  front: FrontOf;
+  lit: readonly Lit[];
+  troubled: ReadonlySet<string>;
+  edits: SetEdits;
+  units: UnitSystem;
+  pickedId: string | null;
+  onPick: (id: string | null) => void;
+  onDrag: (id: string | null) => void;
+}
+
+/** Round the room, pixels. */
+const MARGIN = 26;
+/** A grip stands so far before what it turns, pixels. */
+const GRIP_PX = 46;
+
+interface Paper {
+  h: (place: Vector) => number;
+  v: (place: Vector) => number;
+  scale: number;
+  /** from pixels of the drawing to metres of the set, along the view's two axes */
+  back: (px: number, py: number) => [number, number];
+}
+
+function paperOf({ room }: Setup, view: PlanView, wide: number, high: number): Paper {
+  const along = view === 'above' ? room.widthM : room.depthM;
+  const up = view === 'above' ? room.depthM : room.heightM;
+  const scale = Math.max(1, Math.min((wide - 2 * MARGIN) / along, (high - 2 * MARGIN) / up));
+  const left = (wide - along * scale) / 2;
+  const bottom = (high + up * scale) / 2;
+  return {
+    scale,
+    h: (place) => left + place[view === 'above' ? 0 : 1] * scale,
+    v: (place) => bottom - place[view === 'above' ? 1 : 2] * scale,
+    back: (px, py) => [(px - left) / scale, (bottom - py) / scale],
+  };
+}
+
+const path = (line: readonly Vector[], { h, v }: Paper): string =>
+  line.map((place, k) => `${k ? 'L' : 'M'}${h(place).toFixed(1)} ${v(place).toFixed(1)}`).join(' ');
+
+/** The set to scale: what is drawn is drawn about with the hand, or walked to and moved by keys. */
+export function PlanDrawing(props: PlanDrawingProps) {
+  const { setup, view, units, onPick } = props;
+  const svg = useRef<SVGSVGElement>(null);
+  const { width: wide, height: high } = usePlace(svg);
+  const paper = paperOf(setup, view, wide, high);
+  const { room } = setup;
+  const length = (metres: number) => showText(show(metres, 'length', units));
+  const shapes = setup.things.map((thing) => planShape(thing, setup, props.front));
+  const flat = shapes.toSorted((a, b) => RANK[a.thing.kind] - RANK[b.thing.kind]);
+  const size =
+    view === 'above'
+      ? `${length(room.widthM)} × ${length(room.depthM)}`
+      : `${length(room.depthM)} × ${length(room.heightM)} high`;
+  return (
+    <svg
+      ref={svg}
+      viewBox={`0 0 ${wide} ${high}`}
+      className="h-full min-h-[260px] w-full touch-none select-none"
+      role="group"
+      aria-label={view === 'above' ? 'Plan from above, to scale' : 'From the side, to scale'}
+      data-plan={view}
+      data-scale={paper.scale}
+      fontSize="12"
+      fill="var(--ink)"
+      onPointerDown={(event) => event.target === event.currentTarget && onPick(null)}
+    >
+      <RoomLines setup={setup} view={view} paper={paper} />
+      <CameraMark setup={setup} view={view} paper={paper} />
+      {flat.map((shape) => (
+        <ThingMark key={shape.thing.id} {...props} shape={shape} paper={paper} />
+      ))}
+      <text x={MARGIN / 2} y={high - 8} fill="var(--ink-soft)">
+        {size}
+      </text>
+    </svg>
+  );
+}
+
+/** What lies under what. */
+const RANK: Record<Thing['kind'], number> = {
+  window: 0,
+  table: 1,
+  backdrop: 2,
+  glass: 3,
+  card: 4,
+  head: 5,
+  light: 6,
+};
+
+function RoomLines({ setup, view, paper }: { setup: Setup; view: PlanView; paper: Paper }) {
+  const { room } = setup;
+  const there = standingWalls(room);
+  const [w, d, h] = [room.widthM, room.depthM, room.heightM];
+  const floor: [string, Vector, Vector][] =
+    view === 'above'
+      ? [
+          ['front', [0, 0, 0], [w, 0, 0]],
+          ['back', [0, d, 0], [w, d, 0]],
+          ['left', [0, 0, 0], [0, d, 0]],
+          ['right', [w, 0, 0], [w, d, 0]],
+        ]
+      : [
+          ['floor', [0, 0, 0], [0, d, 0]],
+          ['ceiling', [0, 0, h], [0, d, h]],
+          ['front', [0, 0, 0], [0, 0, h]],
+          ['back', [0, d, 0], [0, d, h]],
+        ];
+  const corner: [Vector, Vector] =
+    view === 'above'
+      ? [
+          [0, d, 0],
+          [w, 0, 0],
+        ]
+      : [
+          [0, 0, h],
+          [0, d, 0],
+        ];
+  return (
+    <g pointerEvents="none">
+      <rect
+        x={paper.h(corner[0])}
+        y={paper.v(corner[0])}
+        width={Math.abs(paper.h(corner[1]) - paper.h(corner[0]))}
+        height={Math.abs(paper.v(corner[1]) - paper.v(corner[0]))}
+        fill="var(--raised)"
+      />
+      {floor.map(([wall, a, b]) => {
+        const stands = there.some((each) => each === wall);
+        return (
+          <path
+            key={wall}
+            d={path([a, b], paper)}
+            stroke={stands ? 'var(--line-strong)' : 'var(--line)'}
+            strokeWidth={stands ? 5 : 1.5}
+            strokeDasharray={stands ? undefined : '4 4'}
+            strokeLinecap="square"
+          />
+        );
+      })}
+    </g>
+  );
+}
+
+function CameraMark({ setup, view, paper }: { setup: Setup; view: PlanView; paper: Paper }) {
+  const { camera } = setup;
+  const axes = axesOf(poseOf(camera));
+  const half = camera.sensorMm / camera.focalMm / 2;
+  const spread = view === 'above' ? axes.x : axes.y;
+  const by = view === 'above' ? half : (half * 9) / 16;
+  const ray = (sign: number): Vector => [
+    axes.at[0] + 8 * (axes.z[0] + sign * by * spread[0]),
+    axes.at[1] + 8 * (axes.z[1] + sign * by * spread[1]),
+    axes.at[2] + 8 * (axes.z[2] + sign * by * spread[2]),
+  ];
+  const [cx, cy] = [paper.h(axes.at), paper.v(axes.at)];
+  const turn =
+    view === 'above' ? -camera.panDeg - 90 : (Math.atan2(-axes.z[2], axes.z[1]) * 180) / Math.PI;
+  return (
+    <g pointerEvents="none">
+      <path
+        d={`M${paper.h(ray(1))} ${paper.v(ray(1))} L${cx} ${cy} L${paper.h(ray(-1))} ${paper.v(ray(-1))}`}
+        fill="none"
+        stroke="var(--ink-soft)"
+        strokeDasharray="1 6"
+        strokeLinecap="round"
+        clipPath="inset(0)"
+      />
+      <g transform={`translate(${cx} ${cy}) rotate(${turn})`} fill="var(--ink)">
+        <rect x="-15" y="-7" width="17" height="14" rx="2" />
+        <path d="M3 -4 L11 -8 V8 L3 4 Z" />
+      </g>
+    </g>
+  );
+}
+
+function strokeOf(thing: Thing): { stroke: string; wide: number; fill: string } {
+  switch (thing.kind) {
+    case 'light':
+      return { stroke: 'var(--brass)', wide: 6, fill: 'none' };
+    case 'head':
+      return { stroke: 'var(--ink)', wide: 1.5, fill: 'var(--stuff)' };
+    case 'backdrop':
+      return {
+        stroke: thing.surface === 'green' ? 'var(--ok)' : 'var(--ink)',
+        wide: 5,
+        fill: 'none',
+      };
+    case 'card':
+      return {
+        stroke: thing.card === 'black' ? 'var(--ink)' : 'var(--unknown)',
+        wide: 4,
+        fill: 'none',
+      };
+    case 'glass':
+      return { stroke: 'var(--tape)', wide: 3, fill: 'none' };
+    case 'window':
+      return { stroke: 'var(--unknown)', wide: 4, fill: 'var(--glass)' };
+    case 'table':
+      return { stroke: 'var(--line-strong)', wide: 1.5, fill: 'var(--stuff)' };
+  }
+}
+
+interface ThingMarkProps extends PlanDrawingProps {
+  shape: PlanShape;
+  paper: Paper;
+}
+
+function ThingMark(props: ThingMarkProps) {
+  const { shape, paper, view, edits, pickedId, onPick, onDrag, lit, troubled, units } = props;
+  const { thing, at, look } = shape;
+  const picked = pickedId === thing.id;
+  const { stroke, wide, fill } = strokeOf(thing);
+  const state = lit.find(({ light }) => light.id === thing.id)?.state;
+  const [x, y] = [paper.h(at), paper.v(at)];
+  const out = look && screenWay(look, view);
+  const grip = out && [x + out[0] * GRIP_PX, y + out[1] * GRIP_PX];
+  const off = thing.kind === 'light' && !thing.on;
+
+  const handlers = useGrasp({ thing, at, view, back: paper.back, edits, onPick, onDrag });
+  const keys = (event: React.KeyboardEvent) => {
+    if (event.key === 'Delete' || event.key === 'Backspace') {
+      event.preventDefault();
+      onPick(null);
+      edits.remove(thing);
+      return;
+    }
+    const next: Moves | null = keyMove(thing, view, event.key, event.shiftKey);
+    if (!next) return;
+    event.preventDefault();
+    event.stopPropagation();
+    edits.thing(thing, 'place', (draft) => void Object.assign(draft, next));
+  };
+  const height =
+    shape.heightM === null ? '' : `, ${showText(show(shape.heightM, 'length', units))} high`;
+  return (
+    <g data-thing={thing.id} opacity={off ? 0.45 : 1}>
+      {out && thing.kind === 'light' && state && state.factor > 0 && (
+        <path
+          d={`M${x} ${y} L${x + fan(out, 0.5)[0] * 90} ${y + fan(out, 0.5)[1] * 90} L${x + fan(out, -0.5)[0] * 90} ${y + fan(out, -0.5)[1] * 90} Z`}
+          fill={cctCss(state.cctK)}
+          opacity={0.16 + 0.22 * Math.min(1, state.factor)}
+          pointerEvents="none"
+        />
+      )}
+      <g
+        role="button"
+        tabIndex={0}
+        aria-label={`${thing.name}, ${THINGS[thing.kind].name.toLowerCase()}${height}`}
+        aria-pressed={picked}
+        className="cursor-grab outline-none [&:focus-visible>path]:stroke-[var(--ink)]"
+        onFocus={() => onPick(thing.id)}
+        onKeyDown={keys}
+        {...handlers.move}
+      >
+        <circle cx={x} cy={y} r="14" fill="transparent" />
+        {shape.lines.map((line, k) => (
+          <path key={k} d={path(line, paper)} stroke="transparent" strokeWidth={18} fill="none" />
+        ))}
+        {shape.lines.map((line, k) => (
+          <path
+            key={`s${k}`}
+            d={path(line, paper)}
+            stroke={stroke}
+            strokeWidth={picked ? wide + 2 : wide}
+            strokeLinejoin="round"
+            strokeLinecap="round"
+            fill={fill}
+          />
+        ))}
+      </g>
+      {shape.heightM !== null && view === 'above' && (
+        <HeightBar x={x + 14} y={y + 12} heightM={shape.heightM} roomM={props.setup.room.heightM} />
+      )}
+      {troubled.has(thing.id) && (
+        <circle
+          cx={x}
+          cy={y}
+          r="13"
+          fill="none"
+          stroke="var(--stop)"
+          strokeWidth="2.5"
+          strokeDasharray="4 3"
+          pointerEvents="none"
+        />
+      )}
+      {picked && (
+        <text
+          x={x}
+          y={y - 16}
+          textAnchor="middle"
+          stroke="var(--sheet)"
+          strokeWidth="3"
+          paintOrder="stroke"
+        >
+          {thing.name}
+        </text>
+      )}
+      {picked && grip && turned(thing, view, 1, 1, false) && (
+        <g>
+          <path
+            d={`M${x} ${y} L${grip[0]} ${grip[1]}`}
+            stroke="var(--brass)"
+            strokeDasharray="2 3"
+            pointerEvents="none"
+          />
+          <circle
+            cx={grip[0]}
+            cy={grip[1]}
+            r="7"
+            fill="var(--brass-bright)"
+            stroke="var(--raised)"
+            strokeWidth="2"
+            className="cursor-grab"
+            data-grip={view === 'above' ? 'turn' : 'tilt'}
+            {...handlers.turn}
+          />
+        </g>
+      )}
+    </g>
+  );
+}
+
+/** A direction of the set on the drawing, unit; null when it points out of the paper. */
+function screenWay(look: Vector, view: PlanView): [number, number] | null {
+  const [h, v] = [along(look, view), -up(look, view)];
+  const long = Math.hypot(h, v);
+  return long > 0.05 ? [h / long, v / long] : null;
+}
+
+const fan = ([h, v]: [number, number], angle: number): [number, number] => [
+  h * Math.cos(angle) - v * Math.sin(angle),
+  h * Math.sin(angle) + v * Math.cos(angle),
+];
+
+/** How far up in the room something is: a bar as tall as the room, filled to its height. */
+function HeightBar({
+  x,
+  y,
+  heightM,
+  roomM,
+}: {
+  x: number;
+  y: number;
+  heightM: number;
+  roomM: number;
+}) {
+  const tall = 22;
+  const filled = Math.min(1, Math.max(0, heightM / roomM)) * tall;
+  return (
+    <g pointerEvents="none">
+      <rect x={x} y={y - tall / 2} width="4" height={tall} fill="var(--line)" />
+      <rect x={x} y={y + tall / 2 - filled} width="4" height={filled} fill="var(--ink-soft)" />
+    </g>
+  );
+}

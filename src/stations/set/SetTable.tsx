@@ -1,0 +1,62 @@
+'use client';
+import { THINGS, type Thing } from '@/core/set/things';
+import type { Setup } from '@/core/set/setup';
+import { optionLabel } from '@/core/record/field';
+import { show, showText, type UnitSystem } from '@/core/quantity';
+
+const words = (thing: Thing, units: UnitSystem): string =>
+  THINGS[thing.kind].fields
+    .map((field) => {
+      const value = (thing as unknown as Record<string, unknown>)[field.field];
+      const said =
+        field.kind === 'quantity'
+          ? showText(show(value as number, field.dimension, units))
+          : optionLabel(field, value);
+      return `${field.label.toLowerCase()} ${said}`;
+    })
+    .join(' · ');
+
+/** The plan in words: everything that stands there, and where. */
+export function SetTable({
+  setup,
+  units,
+  onPick,
+}: {
+  setup: Setup;
+  units: UnitSystem;
+  onPick: (id: string) => void;
+}) {
+  return (
+    <div className="h-full overflow-y-auto p-3">
+      <table className="w-full text-[14px]">
+        <caption className="sr-only">Everything that stands in {setup.name}</caption>
+        <thead>
+          <tr className="border-b border-line text-left text-ink-soft">
+            <th scope="col" className="py-1 pr-3 font-normal">
+              Thing
+            </th>
+            <th scope="col" className="py-1 font-normal">
+              Where it stands and what it is
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {setup.things.map((thing) => (
+            <tr key={thing.id} className="border-b border-line align-top">
+              <th scope="row" className="py-1 pr-3 text-left font-normal">
+                <button
+                  type="button"
+                  className="text-left underline decoration-line-strong underline-offset-4"
+                  onClick={() => onPick(thing.id)}
+                >
+                  {thing.name}
+                </button>
+              </th>
+              <td className="py-1 text-ink-soft">{words(thing, units)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}

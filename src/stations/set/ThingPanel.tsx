@@ -1,0 +1,101 @@
+'use client';
+import type { Production } from '@/core/document/production';
+import type { Trouble } from '@/core/set/troubles';
+import { SOURCES, THINGS, type LightThing, type Thing } from '@/core/set/things';
+import { TextField } from '@/ui/fields/TextField';
+import { RecordFields } from '../records/RecordFields';
+import { useProduction } from '../store/context';
+import type { SetEdits } from './useSetEdits';
+
+/** What a light may be: builds first, then fixtures, then lamps of the shelf. */
+export const sourcesAtHand = ({ builds, fixtures, shelf }: Production) =>
+  [
+    { field: 'buildId', title: 'Builds', records: builds },
+    { field: 'fixtureId', title: 'Fixtures', records: fixtures },
+    { field: 'unitId', title: 'Lamps of the shelf', records: shelf.units },
+  ] as const;
+
+interface ThingPanelProps {
+  thing: Thing;
+  troubles: readonly Trouble[];
+  edits: SetEdits;
+  onTakenOut: () => void;
+}
+
+/** Everything a thing says of itself, to be typed. */
+export function ThingPanel({ thing, troubles, edits, onTakenOut }: ThingPanelProps) {
+  return (
+    <section aria-label={thing.name} data-panel={thing.kind} className="grid gap-2">
+      {troubles.map(({ message }) => (
+        <p
+          key={message}
+          role="alert"
+          className="rounded-sm bg-stop-wash px-2 py-1 text-[14px] text-stop"
+        >
+          {message}
+        </p>
+      ))}
+      <div className="grid grid-cols-[repeat(auto-fill,minmax(140px,1fr))] items-start gap-x-3 gap-y-2">
+        <TextField
+          label="Name"
+          most={80}
+          value={thing.name}
+          onCommit={(name) => edits.thing(thing, 'name', (draft) => void (draft.name = name))}
+        />
+        {thing.kind === 'light' && <SourceField thing={thing} edits={edits} />}
+        <RecordFields
+          fields={THINGS[thing.kind].fields}
+          record={thing}
+          onChange={(label, set) => edits.thing(thing, label, set)}
+        />
+      </div>
+      <p>
+        <button
+          type="button"
+          className="press"
+          onClick={() => {
+            onTakenOut();
+            edits.remove(thing);
+          }}
+        >
+          Take {thing.name} out
+        </button>
+      </p>
+    </section>
+  );
+}
+
+function SourceField({ thing, edits }: { thing: LightThing; edits: SetEdits }) {
+  const document = useProduction((state) => state.document);
+  const groups = sourcesAtHand(document);
+  const field = SOURCES.find((each) => thing[each] !== null);
+  const value = field ? `${field} ${thing[field]}` : '';
+  return (
+    <label className="grid gap-0.5 text-[13px] text-ink-soft">
+      What gives the light
+      <select
+        className="field text-[15px] text-ink"
+        value={value}
+        aria-invalid={value === ''}
+        onChange={(event) => {
+          const [chosen, id] = event.target.value.split(' ');
+          edits.thing(thing, 'what gives the light', (draft) => {
+            for (const each of SOURCES)
+              Object.assign(draft, { [each]: each === chosen ? id : null });
+          });
+        }}
+      >
+        {value === '' && <option value="">nothing: it was deleted</option>}
+        {groups.map(({ field: of, title, records }) => (
+          <optgroup key={of} label={title}>
+            {records.map(({ id, name }) => (
+              <option key={id} value={`${of} ${id}`}>
+                {name}
+              </option>
+            ))}
+          </optgroup>
+        ))}
+      </select>
+    </label>
+  );
+}
