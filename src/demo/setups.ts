@@ -72,7 +72,7 @@ function setupOf({ id, shotId, school, room, camera, head, lights, ...said }: Sa
 }
 
 const CLERK = { name: 'Ticket clerk', xM: 3.5, yM: 3.1, skin: 'olive' } as const;
-const CLERK_CAMERA = { xM: 3.3, yM: 0.9, zM: 1.25, focalMm: 32, panDeg: -3, balanceK: 4000 };
+const CLERK_CAMERA = { xM: 3.3, yM: 0.9, zM: 1.25, focalMm: 45, panDeg: -5, balanceK: 4000 };
 const hall = roomOf(HALL, 0.45, 'cream');
 const timetable = (id: string, panDeg: number): Thing =>
   newThing('glass', id, 'Timetable', {
@@ -130,7 +130,9 @@ const SAID: readonly Said[] = [
       things.map((thing) =>
         thing.kind === 'backdrop'
           ? { ...thing, name: 'Painted night sky', surface: 'flat', widthM: 3.4, heightM: 2.4 }
-          : thing,
+          : thing.kind === 'light'
+            ? { ...thing, level: thing.role === 'key' ? 0.15 : 0.08 }
+            : thing,
       ),
   },
   {
@@ -139,7 +141,7 @@ const SAID: readonly Said[] = [
     shotId: 'stamps',
     school: 'overhead',
     room: hall,
-    camera: { xM: 3.5, yM: 1, zM: 1.7, tiltDeg: -28, focalMm: 35, balanceK: 4000 },
+    camera: { xM: 3.5, yM: 1, zM: 2, tiltDeg: -38, focalMm: 32, balanceK: 4000 },
     head: { ...CLERK, yM: 3 },
     lights: [build('stamp-panel', 'Stamp panel')],
     distanceM: 0.9,
@@ -149,7 +151,7 @@ const SAID: readonly Said[] = [
     name: 'Corridor, an edge',
     shotId: 'corridor',
     school: 'edge',
-    room: roomOf(CORRIDOR, 0.35, 'wood'),
+    room: roomOf(CORRIDOR, 0.18, 'cream'),
     camera: { xM: 1.1, yM: 0.5, zM: 1.5, focalMm: 32, balanceK: 4000 },
     head: { name: 'Deckhand', xM: 1.1, yM: 3.4, posture: 'standing', skin: 'dark', panDeg: 160 },
     lights: [build('corridor-line', 'Corridor line'), build('lens-ring', 'Lens ring')],
@@ -174,7 +176,7 @@ const SAID: readonly Said[] = [
     then: (things) =>
       things.map((thing) =>
         thing.kind === 'light' && thing.role === 'practical'
-          ? { ...thing, name: 'Drinks machine', xM: 4.3, yM: 4.4, zM: 1.3, panDeg: 170, level: 1 }
+          ? { ...thing, name: 'Drinks machine', xM: 4.3, yM: 4.4, zM: 1.3, panDeg: 170, level: 0.3 }
           : thing,
       ),
   },
@@ -192,7 +194,9 @@ const SAID: readonly Said[] = [
       things
         .filter(({ kind }) => kind !== 'table')
         .map((thing) =>
-          thing.kind === 'light' ? { ...thing, name: 'Deck sky', yM: 3, zM: 4 } : thing,
+          thing.kind === 'light'
+            ? { ...thing, name: 'Deck sky', yM: 3.2, zM: 4, level: 0.4 }
+            : thing,
         ),
   },
   {
@@ -226,13 +230,13 @@ const SAID: readonly Said[] = [
               widthM: 0.6,
               heightM: 0.6,
               alongM: 1.6,
-              outsideLx: 900,
+              outsideLx: 4000,
               cctK: 9000,
             }
           : thing,
       ),
       newThing('light', 'cabin-lamp', 'Chart lamp', {
-        buildId: 'counter-lamp' as Build['id'],
+        unitId: 'filament-a60-7' as AtHand['unitId'],
         role: 'practical',
         xM: 2.6,
         yM: 1.7,

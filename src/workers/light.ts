@@ -10,10 +10,10 @@ import { packArrangement, type PackedArrangement } from '@/core/light/transport/
 import type { MouthMap } from '@/core/light/transport/result';
 import { tracePart, type Run } from '@/core/light/transport/run';
 import type { Tally } from '@/core/light/transport/tally';
-import { bakeHead, type HeadGrid } from '@/core/picture/grid';
+import { bakeHead, type HeadGrid } from '@/core/mannequin/grid';
 import { LitPicture, type PictureSettings } from '@/core/picture/lit';
 import type { PictureLight, Pose } from '@/core/picture/scene';
-import { Drawer, seeSet, type Seen } from '@/core/set/picture/draw';
+import { Drawer, seeSet, type Rows as SetRows, type Seen } from '@/core/set/picture/draw';
 import type { PictureLamp, PictureScene } from '@/core/set/picture/pictureScene';
 import { seeRows, type FrameId, type Sight } from '@/core/picture/sight';
 
@@ -43,9 +43,9 @@ export interface Rows {
 let seen: { key: string; seen: Seen } | null = null;
 
 /** What the camera of a set sees of some rows: kept while nothing that stands there moves. */
-function seenOf(scene: PictureScene, wide: number, { first, every }: Rows): Seen {
-  const key = `${scene.key} ${wide} ${first} ${every}`;
-  if (seen?.key !== key) seen = { key, seen: seeSet(scene, headGrid(), wide, first, every) };
+function seenOf(scene: PictureScene, wide: number, rows: SetRows, smooth: boolean): Seen {
+  const key = `${scene.key} ${wide} ${rows.first} ${rows.count} ${smooth}`;
+  if (seen?.key !== key) seen = { key, seen: seeSet(scene, headGrid(), wide, rows, smooth) };
   return seen.seen;
 }
 
@@ -79,8 +79,14 @@ export const light = {
     return straightRows(looked.table.field, hand, hands);
   },
   /** One light of a set alone in the camera’s picture, some rows of it: lux on white, red, green and blue. */
-  drawSet: (scene: PictureScene, lamp: PictureLamp, wide: number, rows: Rows) => {
-    const layer = new Drawer(scene, headGrid(), lamp).layer(seenOf(scene, wide, rows));
+  drawSet: (
+    scene: PictureScene,
+    lamp: PictureLamp,
+    wide: number,
+    rows: SetRows,
+    smooth: boolean,
+  ) => {
+    const layer = new Drawer(scene, headGrid(), lamp).layer(seenOf(scene, wide, rows, smooth));
     return transfer(layer, [layer.buffer]);
   },
   mouthMap: (...given: Parameters<typeof mouthMap>): MouthMap | null => mouthMap(...given),

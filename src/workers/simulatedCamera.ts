@@ -3,7 +3,7 @@ import { buildPicture, shotPose } from '@/core/evaluate/glow/scene';
 import { findBuild } from '@/core/evaluate/context';
 import { shotOf } from '@/core/document/blank';
 import { exposureFor, simulatedFrame, type SimulatedCamera } from '@/core/frames/simulatedFrame';
-import { bakeHead } from '@/core/picture/grid';
+import { bakeHead } from '@/core/mannequin/grid';
 import { LitPicture } from '@/core/picture/lit';
 import { seeRows } from '@/core/picture/sight';
 import { accept, refuse, type Result } from '@/core/result';

@@ -3,7 +3,7 @@ import { mired } from '../colour/mired';
 import { shotOf } from '../document/blank';
 import type { Build, Production } from '../document/production';
 import { JUDGED } from '../location/use';
-import { bakeHead } from '../picture/grid';
+import { bakeHead } from '../mannequin/grid';
 import { LitPicture } from '../picture/lit';
 import { seeRows } from '../picture/sight';
 import { shotTargetLx } from './light';

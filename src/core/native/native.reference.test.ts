@@ -6,7 +6,7 @@ import { toldLx } from '../light/field/told';
 import { simulateQuickly } from '../light/transport/run';
 import { sheet, standardBox } from '../light/transport/testing';
 import type { Vector } from '../light/vector';
-import { bakeHead } from '../picture/grid';
+import { bakeHead } from '../mannequin/grid';
 import { frontLamps, placeLight } from '../picture/scene';
 import { seeRows } from '../picture/sight';
 import { unshaded } from '../picture/unshaded';

@@ -1,6 +1,7 @@
 import type { PictureLight, PlacedLight } from './scene';
-import { EYE } from './head';
-import { CAMERA, MATERIALS, pixelRay, type Sight } from './sight';
+import { EYE } from '../mannequin/head';
+import { MATERIALS } from '../mannequin/surface';
+import { CAMERA, pixelRay, type Sight } from './sight';
 
 /** A cornea sends back so much of what meets it straight on [std: Fresnel, n = 1.376]. */
 const CORNEA_REFLECTS = 0.025;

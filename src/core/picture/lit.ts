@@ -1,11 +1,12 @@
-import type { HeadGrid } from './grid';
+import type { HeadGrid } from '../mannequin/grid';
 import { catchlights } from './catchlight';
-import { eyePart, inBand, MATERIALS, type Sight } from './sight';
-import { SKINS, type SkinId } from './skin';
+import { EYE_COLOURS, eyePart, LIP, MATERIALS, SHIRT } from '../mannequin/surface';
+import { inBand, type Sight } from './sight';
+import { SKINS, type SkinId } from '../mannequin/skin';
 import { unshaded } from './unshaded';
 import { placeLight, type PictureLight, type Pose } from './scene';
 import { addRays, SHEEN_POWER, type Drawn, type Lit } from './rays';
-import { toByte } from './tone';
+import { toByte } from '../colour/tone';
 
 // Bound by name: where globals are guarded a look-up of `Math` costs more than the root itself.
 const { ceil } = Math;
@@ -16,14 +17,7 @@ const OF = MATERIALS;
 
 /** Light that a dark room sends back everywhere, as a share of the light at the face [typ]. */
 export const ROOM_SHARE = 0.015;
-export const SHIRT = [0.07, 0.085, 0.11] as const;
 const WALL = [0.32, 0.31, 0.3] as const;
-export const EYE_COLOURS = {
-  white: [0.62, 0.57, 0.54],
-  iris: [0.09, 0.06, 0.035],
-  pupil: [0.004, 0.004, 0.004],
-} as const;
-export const LIP = [1.02, 0.62, 0.66] as const;
 /** Strength of the skin’s slight sheen [typ]. */
 const SHEEN = 0.035;
 

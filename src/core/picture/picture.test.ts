@@ -1,11 +1,12 @@
 import type { Emitter } from '../light/emitter';
-import { clusters } from './clusters';
-import { bakeHead, gridDistance, headShades } from './grid';
-import { bodyDistance, CENTRE, EYE, eyeDistance, headDistance, REACH } from './head';
+import { clusters } from '../light/clusters';
+import { bakeHead, gridDistance, headShades } from '../mannequin/grid';
+import { bodyDistance, CENTRE, EYE, eyeDistance, headDistance, REACH } from '../mannequin/head';
 import { LitPicture, ROOM_SHARE } from './lit';
 import { frontLamps, placeLight, type PictureLight, type Pose } from './scene';
-import { eyePart, MATERIALS, seeRows } from './sight';
-import { rolledOff, toByte } from './tone';
+import { eyePart, MATERIALS } from '../mannequin/surface';
+import { seeRows } from './sight';
+import { rolledOff, toByte } from '../colour/tone';
 
 const grid = bakeHead(0.006);
 const SIZE = 64;

@@ -1,8 +1,9 @@
 import { STRIDE } from '../light/emitter';
 import { emitterLx, emitterPasses } from '../light/illuminance';
-import { headShades, type HeadGrid } from './grid';
+import { headShades, type HeadGrid } from '../mannequin/grid';
 import type { PlacedLight } from './scene';
-import { CAMERA, inBand, MATERIALS, type Sight } from './sight';
+import { MATERIALS } from '../mannequin/surface';
+import { CAMERA, inBand, type Sight } from './sight';
 
 // Bound by name: where globals are guarded a look-up of `Math` costs more than the root itself.
 const { floor, imul, max, sqrt } = Math;

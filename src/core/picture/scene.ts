@@ -2,7 +2,7 @@ import { prepareControls, type Control } from '../light/controls';
 import type { Vector } from '../light/vector';
 import { packEmitters, type EmitterField, type Emitter } from '../light/emitter';
 import { illuminanceLx } from '../light/illuminance';
-import { clusters, type Cluster } from './clusters';
+import { clusters, type Cluster } from '../light/clusters';
 
 /** Where a light stands: on a sphere round the face, facing it. */
 export interface Pose {

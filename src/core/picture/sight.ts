@@ -1,7 +1,6 @@
-import { gridDistance, type HeadGrid } from './grid';
-import { bodyDistance, CENTRE, EYE, eyeDistance, headDistance, REACH, wearsShirt } from './head';
-
-export const MATERIALS = { none: 0, skin: 1, eye: 2, shirt: 3, wall: 4, lip: 5 } as const;
+import { materialAt, MATERIALS } from '../mannequin/surface';
+import { gridDistance, type HeadGrid } from '../mannequin/grid';
+import { CENTRE, EYE, headDistance, REACH } from '../mannequin/head';
 
 /**
  * What the camera sees, by pixel: place (3), normal (3) and material. It does not depend on the light, so
@@ -147,7 +146,7 @@ function headOnWay(grid: HeadGrid, ux: number, uy: number, uz: number): number {
 }
 
 /** Outward unit normal by differences. */
-export function normalAt(x: number, y: number, z: number): readonly [number, number, number] {
+function normalAt(x: number, y: number, z: number): readonly [number, number, number] {
   const h = 0.0005;
   // Four corners of a cube do for the six faces.
   const a = headDistance(x + h, y - h, z - h);
@@ -159,21 +158,4 @@ export function normalAt(x: number, y: number, z: number): readonly [number, num
   const nz = -a + b - c + d;
   const long = Math.hypot(nx, ny, nz) || 1;
   return [nx / long, ny / long, nz / long];
-}
-
-export function materialAt(x: number, y: number, z: number): number {
-  if (eyeDistance(x, y, z) < bodyDistance(x, y, z)) return MATERIALS.eye;
-  if (wearsShirt(x, y, z)) return MATERIALS.shirt;
-  const above = y + 0.0535;
-  const arch = 1 - (x / 0.0225) ** 2;
-  const lip = above > 0 ? 0.0082 * arch : 0.0098 * arch;
-  return Math.abs(above) < lip && z > 0.015 ? MATERIALS.lip : MATERIALS.skin;
-}
-
-/** Share of white, iris and pupil at a point of an eyeball that looks straight ahead. */
-export function eyePart(x: number, y: number, z: number): 'white' | 'iris' | 'pupil' {
-  const side = Math.sign(x) || 1;
-  const off = Math.hypot(x - side * EYE.x, y - EYE.y);
-  if (z < EYE.z) return 'white';
-  return off > 0.0059 ? 'white' : off > 0.0022 ? 'iris' : 'pupil';
 }

@@ -2,7 +2,7 @@ import { toRadians } from '../angle';
 import type { Control } from '../light/controls';
 import { plus, scaled, type Vector } from '../light/vector';
 import type { LightField } from '../light/lightField';
-import type { SkinId } from '../picture/skin';
+import type { SkinId } from '../mannequin/skin';
 import { cardFaces, type Bands, type Face } from './faces';
 import { finishBands } from './finish';
 import type { Ball } from './placed';

@@ -1,6 +1,6 @@
 'use client';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { TONE_WORDS } from '@/core/picture/tone';
+import { TONE_WORDS } from '@/core/colour/tone';
 import { addedUp, developInPlace, RANGE_STOPS, stopsAt } from '@/core/set/picture/develop';
 import type { Lit } from '@/core/set/readings';
 import { stopsFigure } from '@/core/quantity';

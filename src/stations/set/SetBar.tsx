@@ -8,7 +8,7 @@ import { THINGS, type LightThing, type ThingKind } from '@/core/set/things';
 import { Dialog } from '@/ui/Dialog';
 import { TextField } from '@/ui/fields/TextField';
 import { useProduction } from '../store/context';
-import { useSetups } from './SetStation';
+import { useSetups } from './useSetups';
 import type { SetEdits } from './useSetEdits';
 
 /** What gives light for a setup: the builds of its shot, then the others, then fixtures, then lamps. */

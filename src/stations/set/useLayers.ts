@@ -32,13 +32,14 @@ async function drawnLayer(
   const high = heightOf(wide);
   const whole = new Float32Array(wide * high * 3);
   await Promise.all(
-    hands.map(async (hand, first) => {
-      const rows = { first, every: hands.length };
-      const part = (await hand.call((api) => api.drawSet(scene, lamp, wide, rows), {
-        priority: 'soon',
-      })) as Float32Array;
-      for (let row = first, k = 0; row < high; row += hands.length, k++)
-        whole.set(part.subarray(k * wide * 3, (k + 1) * wide * 3), row * wide * 3);
+    hands.map(async (hand, k) => {
+      const first = Math.round((k * high) / hands.length);
+      const rows = { first, count: Math.round(((k + 1) * high) / hands.length) - first };
+      const part = (await hand.call(
+        (api) => api.drawSet(scene, lamp, wide, rows, wide === WIDTHS.at(-1)),
+        { priority: 'soon' },
+      )) as Float32Array;
+      whole.set(part, first * wide * 3);
     }),
   );
   return whole;

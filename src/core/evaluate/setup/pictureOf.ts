@@ -1,6 +1,6 @@
 import { sourceField } from '../../light/lightField';
 import { minus, type Vector } from '../../light/vector';
-import { clusters } from '../../picture/clusters';
+import { clusters } from '../../light/clusters';
 import { axesOf, placeInto } from '../../set/pose';
 import { directFrom } from '../../set/placed';
 import { poseOf, type Scene, type SetLight } from '../../set/scene';
@@ -51,7 +51,7 @@ function frontOf({ widthM, heightM, pose, ...light }: SetLight, cameraM: Vector)
 
 /** Sources that stand for a light: the wider it looks, the more its half-shadows ask for. */
 const lampsFor = (angleRad: number): number =>
-  Math.min(25, Math.max(1, Math.round((angleRad / 0.06) ** 2)));
+  Math.min(24, Math.max(1, Math.round((angleRad / 0.06) ** 2)));
 
 /** A light as pictures draw it: sources that stand for it as it shows from where it is aimed, together as bright as it is there. */
 export function pictureLamp(
@@ -74,10 +74,12 @@ export function pictureLamp(
     ...source,
     luminousFluxLm: source.luminousFluxLm * by,
   }));
+  const lamps = lampsFor(Math.max(widthM, heightM) / far);
   return {
     key,
     id: light.id,
-    lamps: clusters(scaledBy, lampsFor(Math.max(widthM, heightM) / far), 0),
+    lamps: clusters(scaledBy, lamps, 0),
+    fine: clusters(scaledBy, 4 * lamps, 0),
     controls: light.controls,
     frontM,
     pose,

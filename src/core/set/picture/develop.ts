@@ -1,4 +1,4 @@
-import { toByte } from '../../picture/tone';
+import { toByte } from '../../colour/tone';
 import { luminanceOf } from '../finish';
 import type { Bands } from '../faces';
 

@@ -1,8 +1,8 @@
-import { prepareControls, type Passage } from '../../light/controls';
+import { passes, prepareControls, type Passage } from '../../light/controls';
 import { packEmitters, type EmitterField } from '../../light/emitter';
 import { illuminanceLx } from '../../light/illuminance';
 import { dot, minus, plus, scaled, unit, type Vector } from '../../light/vector';
-import { headShades, type HeadGrid } from '../../picture/grid';
+import { headShades, type HeadGrid } from '../../mannequin/grid';
 import { cornersOf, inTheWay, type Bands } from '../faces';
 import { between } from '../between';
 import { ballInTheWay } from '../placed';
@@ -10,52 +10,82 @@ import { axesOf, placeInto, placeOutOf, turnedInto, type Axes } from '../pose';
 import { Looker, intoHead, reflected, type Hit } from './seen';
 import { PICTURE, type PictureLamp, type PictureScene } from './pictureScene';
 
-/** What the camera sees of its rows, whatever is lit: a hit each pixel, and what glasses mirror. */
+/** What the camera sees of some rows, whatever is lit: a hit each pixel, and what is added to it or shared with it. */
 export interface Seen {
   wide: number;
-  rows: readonly number[];
   hits: readonly (Hit | null)[];
+  /** what glasses mirror, by its share */
   mirrored: readonly { pixel: number; hit: Hit; share: number }[];
+  /** along outlines: what else lies in a pixel; with its own hit each counts alike */
+  shared: ReadonlyMap<number, readonly (Hit | null)[]>;
 }
 
 export const heightOf = (wide: number): number => Math.round((wide * PICTURE.high) / PICTURE.wide);
 
-/** Direction of a pixel’s ray. */
+/** Some rows of a picture, one after the other. */
+export interface Rows {
+  first: number;
+  count: number;
+}
+
+/** Direction of a ray through a place of a picture, counted in pixels. */
 function rayOf({ camera }: PictureScene, wide: number, row: number, column: number): Vector {
   const { axes, halfM } = camera;
   const high = heightOf(wide);
-  const x = ((2 * (column + 0.5)) / wide - 1) * halfM;
-  const y = ((1 - (2 * (row + 0.5)) / high) * halfM * high) / wide;
+  const x = ((2 * column) / wide - 1) * halfM;
+  const y = ((1 - (2 * row) / high) * halfM * high) / wide;
   // A light’s x lies to its left; so does a camera’s.
   return unit(plus(axes.z, plus(scaled(axes.x, -x), scaled(axes.y, y))));
 }
 
-/** Looks along every ray of some rows of a picture. */
+const sameThing = (one: Hit | null, other: Hit | null): boolean =>
+  one?.face === other?.face && one?.head === other?.head;
+
+/** Places of a pixel beside its middle that its outline is told by. */
+const BESIDE = [
+  [0.2, 0.35],
+  [0.8, 0.2],
+  [0.65, 0.8],
+] as const;
+
+/** Looks along every ray of some rows of a picture. @param smooth  along outlines four times */
 export function seeSet(
   scene: PictureScene,
   grid: HeadGrid,
   wide: number,
-  first: number,
-  every: number,
+  { first, count }: Rows,
+  smooth: boolean,
 ): Seen {
   const looker = new Looker(scene, grid);
-  const rows: number[] = [];
-  for (let row = first; row < heightOf(wide); row += every) rows.push(row);
   const from = scene.camera.axes.at;
-  const hits: (Hit | null)[] = [];
+  const look = (row: number, column: number) => looker.look(from, rayOf(scene, wide, row, column));
+  const hits = Array.from({ length: count * wide }, (_, k) =>
+    look(first + Math.floor(k / wide) + 0.5, (k % wide) + 0.5),
+  );
   const mirrored: { pixel: number; hit: Hit; share: number }[] = [];
-  for (const row of rows)
-    for (let column = 0; column < wide; column++) {
-      const way = rayOf(scene, wide, row, column);
-      const hit = looker.look(from, way);
-      const glass = hit && looker.glassAt(hit);
-      if (hit && glass) {
-        const other = looker.look(hit.at, reflected(way, hit.normal));
-        if (other) mirrored.push({ pixel: hits.length, hit: other, share: glass.share });
-      }
-      hits.push(hit);
+  const shared = new Map<number, (Hit | null)[]>();
+  hits.forEach((hit, pixel) => {
+    const glass = hit && looker.glassAt(hit);
+    if (glass) {
+      const way = unit(minus(hit.at, from));
+      const other = looker.look(hit.at, reflected(way, hit.normal));
+      if (other) mirrored.push({ pixel, hit: other, share: glass.share });
     }
-  return { wide, rows, hits, mirrored };
+    const column = pixel % wide;
+    const near = [
+      column > 0 ? pixel - 1 : pixel,
+      column < wide - 1 ? pixel + 1 : pixel,
+      pixel - wide,
+      pixel + wide,
+    ];
+    if (!smooth || near.every((each) => !(each in hits) || sameThing(hit, hits[each]!))) return;
+    const row = first + Math.floor(pixel / wide);
+    shared.set(
+      pixel,
+      BESIDE.map(([down, across]) => look(row + down, column + across)),
+    );
+  });
+  return { wide, hits, mirrored, shared };
 }
 
 /** Something that may stand between, with the ball that holds it. */
@@ -67,11 +97,17 @@ interface Blocker {
   head: number;
 }
 
+/** Sources that are looked at first where something may stand between. */
+const PROBES = 8;
+
 /** One light of a scene, ready to be asked pixel by pixel. */
 export class Drawer {
   private readonly axes: Axes;
   private readonly field: EmitterField;
+  /** more sources, for half-shadows */
+  private readonly fine: EmitterField;
   private readonly own: readonly Passage[];
+  private readonly probes: readonly Vector[];
   private readonly blockers: readonly Blocker[];
   private readonly places: readonly Vector[];
   private readonly flux: readonly number[];
@@ -90,6 +126,14 @@ export class Drawer {
       light.lamps.map(({ source }) => source),
       this.own,
     );
+    this.fine = packEmitters(
+      light.fine.map(({ source }) => source),
+      this.own,
+    );
+    const apart = Math.max(1, Math.floor(light.lamps.length / PROBES));
+    this.probes = light.lamps
+      .filter((_, k) => k % apart === 0)
+      .map(({ source }) => source.positionM);
     this.places = light.lamps.map(({ source }) =>
       placeOutOf(this.axes, source.positionM, light.frontM),
     );
@@ -140,10 +184,22 @@ export class Drawer {
   private directAt(hit: Hit): number {
     const { at, normal } = hit;
     const standing = this.standing(hit);
-    const controls = standing.length ? [...this.own, ...standing] : this.own;
     const place = placeInto(this.axes, at, this.light.frontM);
-    const lx = illuminanceLx({ ...this.field, controls }, place, turnedInto(this.axes, normal));
+    const own = turnedInto(this.axes, normal);
+    const open = standing.length === 0 ? 1 : this.openTo(place, standing);
+    if (open === 0) return 0;
+    const lx =
+      open === 1
+        ? illuminanceLx(this.field, place, own)
+        : illuminanceLx({ ...this.fine, controls: [...this.own, ...standing] }, place, own);
     return lx > 0 && hit.head >= 0 ? lx * this.openAt(hit) : lx;
+  }
+
+  /** Share of a few of its sources that nothing stands before: all or none of them speak for the rest. */
+  private openTo(place: Vector, standing: readonly Passage[]): number {
+    let open = 0;
+    for (const from of this.probes) open += passes(standing, from, place);
+    return open / this.probes.length;
   }
 
   /** What may stand between a hit and this light. */
@@ -189,11 +245,18 @@ export class Drawer {
   }
 
   /** This light’s layer of what is seen: red, green, blue of each pixel, in lux on white. */
-  layer({ hits, mirrored }: Seen): Float32Array<ArrayBuffer> {
+  layer({ hits, mirrored, shared }: Seen): Float32Array<ArrayBuffer> {
     const out = new Float32Array(hits.length * 3);
     hits.forEach((hit, k) => {
       if (hit) out.set(this.shade(hit), k * 3);
     });
+    for (const [pixel, others] of shared) {
+      for (const hit of others) {
+        const seen = hit ? this.shade(hit) : NIGHT;
+        for (let c = 0; c < 3; c++) out[pixel * 3 + c]! += seen[c]!;
+      }
+      for (let c = 0; c < 3; c++) out[pixel * 3 + c]! /= others.length + 1;
+    }
     for (const { pixel, hit, share } of mirrored) {
       const seen = this.shade(hit);
       for (let c = 0; c < 3; c++) out[pixel * 3 + c]! += share * seen[c]!;
@@ -201,6 +264,8 @@ export class Drawer {
     return out;
   }
 }
+
+const NIGHT: Bands = [0, 0, 0];
 
 /** Light on a surface from what falls on six that look along the axes, weighed by its normal’s squares. */
 function ambient(six: readonly Bands[], [x, y, z]: Vector): Bands {

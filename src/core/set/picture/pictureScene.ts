@@ -1,5 +1,5 @@
 import type { Control } from '../../light/controls';
-import type { Cluster } from '../../picture/clusters';
+import type { Cluster } from '../../light/clusters';
 import type { Bands, Face } from '../faces';
 import type { Cut } from '../between';
 import type { Ball } from '../placed';
@@ -12,6 +12,8 @@ export interface PictureLamp {
   key: string;
   id: string;
   lamps: readonly Cluster[];
+  /** more of them, where something stands between */
+  fine: readonly Cluster[];
   controls: readonly Control[];
   frontM: number;
   pose: Pose;

@@ -9,7 +9,7 @@ import {
   yesNo,
 } from '../../record/define';
 import { text } from '../../schema';
-import { SKIN_IDS, SKINS } from '../../picture/skin';
+import { SKIN_IDS, SKINS } from '../../mannequin/skin';
 import { TINT_NAMES } from '../finish';
 
 const metres = measured('length', 'm', 0.05);

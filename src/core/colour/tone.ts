@@ -1,4 +1,4 @@
-import { encode } from '../colour/display';
+import { encode } from './display';
 
 /** Said beside every picture. */
 export const TONE_WORDS =

@@ -1,5 +1,5 @@
-import type { Vector } from '../light/vector';
-import type { Emitter } from '../light/emitter';
+import type { Vector } from './vector';
+import type { Emitter } from './emitter';
 
 /** A few sources that stand for many: each in the middle of those it stands for, with their extent. */
 export interface Cluster {
