@@ -1,6 +1,6 @@
 import { minus, plus, scaled, type Vector } from '../light/vector';
 import { accept, type Result } from '../result';
-import { cutsOf, inTheWay, patchesOf, type Bands, type Face, type Patch } from './faces';
+import { cutsOf, inTheWay, normalOf, patchesOf, type Bands, type Face, type Patch } from './faces';
 import { between, type Cut } from './between';
 import { exchangeOf, type Exchange } from './exchange';
 import { byWayOf } from './gather';
@@ -11,9 +11,9 @@ import type { Scene, SetHead, SetLight } from './scene';
 import { settle, type Through } from './settle';
 
 /** Edge of the pieces that a room of usual size is cut into, m. */
-const EDGE_M = 0.6;
+const EDGE_M = 0.5;
 /** Large rooms are cut coarser, so that a hall costs no more than a kitchen. */
-const MOST_PATCHES = 420;
+const MOST_PATCHES = 520;
 
 /** What of a set does not hang on any light: patches, and what they see of one another. */
 export interface Geometry {
@@ -194,6 +194,7 @@ export function aloneOf(scene: Scene, geometry: Geometry, light: SetLight): Resu
     const lx = band(0);
     return [lx, lx, lx];
   };
+  const sent = together(exitance);
   const atHead = (head: SetHead): HeadLight => {
     const normals = cheekNormals(head.metered);
     return {
@@ -209,7 +210,9 @@ export function aloneOf(scene: Scene, geometry: Geometry, light: SetLight): Resu
     backdrops: Object.fromEntries(
       scene.backdrops.map(({ id, face }) => [
         id,
-        overBackdrop(geometry, face, direct, together(bounced)),
+        overBackdrop(geometry, face, direct, (place, normal) =>
+          byWayOf(patches, sent, place, normal, standing),
+        ),
       ]),
     ),
     means: meansOf(geometry, together(of((band) => band.illuminance))),
@@ -233,21 +236,28 @@ function meansOf({ faces, exchange }: Geometry, lx: Float64Array): Record<string
   return Object.fromEntries([...sums].map(([of, [flux, area]]) => [of, flux / area]));
 }
 
-/** Light over a face on a grid: straight at each place, bounced between the patches' middles. */
+/** Places of a backdrop that light by way of surfaces is gathered at; between them it runs straight. */
+const GATHERED = { across: 12, along: 8 };
+
+/** Light over a face on a grid: straight at each place, by way of surfaces between some. */
 function overBackdrop(
-  geometry: Geometry,
+  { faces }: Geometry,
   id: string,
   direct: Direct,
-  bounced: Float64Array,
+  gather: (place: Vector, normal: Vector) => number,
 ): Float64Array {
-  const index = geometry.faces.findIndex((each) => each.id === id);
-  const face = geometry.faces[index]!;
-  const patch = geometry.exchange.patches.find((each) => each.face === index)!;
-  const cut = geometry.cuts[index]!;
+  const face = faces.find((each) => each.id === id)!;
+  const normal = normalOf(face);
+  const placeAt = (u: number, v: number): Vector =>
+    plus(face.corner, plus(scaled(face.across, u), scaled(face.along, v)));
+  const { across, along } = GATHERED;
+  const gathered = Float64Array.from({ length: across * along }, (_, k) =>
+    gather(placeAt(((k % across) + 0.5) / across, (Math.floor(k / across) + 0.5) / along), normal),
+  );
+  const cut = { first: 0, across, along };
   const { columns, rows } = BACKDROP_GRID;
   return Float64Array.from({ length: columns * rows }, (_, k) => {
     const [u, v] = [((k % columns) + 0.5) / columns, (Math.floor(k / columns) + 0.5) / rows];
-    const place = plus(face.corner, plus(scaled(face.across, u), scaled(face.along, v)));
-    return direct(place, patch.normal) + between(cut, u, v)(bounced);
+    return direct(placeAt(u, v), normal) + Math.max(0, between(cut, u, v, 'beyond')(gathered));
   });
 }

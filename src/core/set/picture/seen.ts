@@ -60,76 +60,54 @@ const outOfHead = (head: SetHead, way: Vector): Vector => {
   return plus(plus(scaled(x, way[0]), scaled(y, way[1])), scaled(z, way[2]));
 };
 
-const STEPS = 110;
+const STEPS = 90;
 const NEAR_M = 0.0006;
-/** Half an edge of a normal’s cube. */
-const PROBE_M = 0.0008;
 
-/** Below the shoulders the mannequin is a plain trunk that grows out of them; metres, its own axes. */
-const TRUNK = { topM: -0.3, radiusX: 0.168, radiusZ: 0.105, backM: -0.085, seamM: 0.09 };
-/** No part of the trunk reaches up here. */
-const TRUNK_FROM = TRUNK.topM + TRUNK.seamM;
-/** A grown trunk, arms and all, lies within this of its axis. */
-const ROUND_M = 0.45;
-
-function trunkDistance(x: number, y: number, z: number): number {
-  const { topM, radiusX, radiusZ, backM } = TRUNK;
-  const out = (Math.hypot(x / radiusX, (z - backM) / radiusZ) - 1) * radiusZ;
-  return Math.max(out, y - topM);
-}
-
-/** Distance to the whole figure: the trunk melts into the shoulders. */
-function figureDistance(x: number, y: number, z: number, head: number): number {
-  if (y > TRUNK_FROM) return head;
-  const trunk = trunkDistance(x, y, z);
-  const k = TRUNK.seamM;
-  const both = Math.max(0, k - Math.abs(head - trunk)) / k;
-  return Math.min(head, trunk) - (both * both * k) / 4;
-}
-
-const exact = (x: number, y: number, z: number) => figureDistance(x, y, z, headDistance(x, y, z));
-
-/** Way along a ray in a head’s axes to its skin or shirt; −1 past it. */
-function toFigure(grid: HeadGrid, from: Vector, way: Vector): number {
-  // Within an upright drum that holds it all.
-  const [ox, oz] = [from[0], from[2] - TRUNK.backM];
-  const a = way[0] * way[0] + way[2] * way[2];
-  const b = ox * way[0] + oz * way[2];
-  const root = b * b - a * (ox * ox + oz * oz - ROUND_M ** 2);
-  if (root < 0 || a < 1e-12) return -1;
-  const end = (-b + Math.sqrt(root)) / a;
-  let t = Math.max(0, (-b - Math.sqrt(root)) / a);
+/** Way along a ray in a head’s axes to its skin; −1 past it. */
+function toHead(grid: HeadGrid, from: Vector, way: Vector): number {
+  const off = minus(from, CENTRE);
+  const b = dot(off, way);
+  const inside = b * b - (dot(off, off) - REACH * REACH);
+  if (inside < 0) return -1;
+  const end = -b + Math.sqrt(inside);
+  let t = Math.max(0, -b - Math.sqrt(inside));
   for (let step = 0; step < STEPS && t < end; step++) {
-    const x = from[0] + t * way[0];
-    const y = from[1] + t * way[1];
-    const z = from[2] + t * way[2];
-    const d = figureDistance(x, y, z, headAt(grid, x, y, z));
+    const [x, y, z] = [from[0] + t * way[0], from[1] + t * way[1], from[2] + t * way[2]];
+    const baked = gridDistance(grid, x, y, z);
+    const d = baked > 1.5 * grid.cellM ? baked - grid.cellM / 2 : headDistance(x, y, z);
     if (d < NEAR_M) return t;
     t += 0.9 * d;
   }
   return -1;
 }
 
-/** Distance to head and shoulders: baked for the long way, exact for the last of it, by the ball that holds them outside. */
-function headAt(grid: HeadGrid, x: number, y: number, z: number): number {
-  const off = Math.hypot(x - CENTRE[0], y - CENTRE[1], z - CENTRE[2]) - REACH;
-  if (off > 0.02) return off;
-  const [least, most] = [grid.from, grid.to];
-  const baking =
-    x > least[0] && y > least[1] && z > least[2] && x < most[0] && y < most[1] && z < most[2];
-  if (!baking) return headDistance(x, y, z);
-  const baked = gridDistance(grid, x, y, z);
-  return baked > 1.5 * grid.cellM ? baked - grid.cellM / 2 : headDistance(x, y, z);
+/** Half an edge of a normal’s cube. */
+const PROBE_M = 0.0005;
+
+/** Outward unit normal by differences over a cube’s corners. */
+function skinNormal(x: number, y: number, z: number): Vector {
+  const h = PROBE_M;
+  const a = headDistance(x + h, y - h, z - h);
+  const b = headDistance(x - h, y - h, z + h);
+  const c = headDistance(x - h, y + h, z - h);
+  const d = headDistance(x + h, y + h, z + h);
+  return unit([a - b - c + d, -a - b + c + d, -a + b - c + d]);
 }
 
-/** Outward unit normal of the figure by differences over a cube’s corners. */
-function figureNormal(x: number, y: number, z: number): Vector {
-  const h = PROBE_M;
-  const a = exact(x + h, y - h, z - h);
-  const b = exact(x - h, y - h, z + h);
-  const c = exact(x - h, y + h, z - h);
-  const d = exact(x + h, y + h, z + h);
-  return unit([a - b - c + d, -a - b + c + d, -a + b - c + d]);
+/** Below the shoulders the mannequin is a plain trunk. */
+const TRUNK = { topM: -0.33, radiusX: 0.188, radiusZ: 0.11, backM: -0.085 };
+
+/** Way to an upright elliptic trunk under the shoulders, down to the floor or the seat. */
+function toTrunk(from: Vector, way: Vector, downM: number): number {
+  const { topM, radiusX: a, radiusZ: b, backM } = TRUNK;
+  const [ox, oz] = [from[0] / a, (from[2] - backM) / b];
+  const [dx, dz] = [way[0] / a, way[2] / b];
+  const [qa, qb, qc] = [dx * dx + dz * dz, ox * dx + oz * dz, ox * ox + oz * oz - 1];
+  const root = qb * qb - qa * qc;
+  if (root < 0 || qa < 1e-12) return -1;
+  const t = (-qb - Math.sqrt(root)) / qa;
+  const y = from[1] + t * way[1];
+  return t > 0 && y < topM && y > downM ? t : -1;
 }
 
 function headAlbedo(head: SetHead, [x, y, z]: Vector): Bands {
@@ -184,19 +162,33 @@ export class Looker {
       const start = intoHead(head, from);
       const [x, y, z] = headAxes(head);
       const along: Vector = [dot(way, x), dot(way, y), dot(way, z)];
-      const t = toFigure(this.grid, start, along);
-      if (t <= past || t >= best) return;
-      best = t;
-      const own = plus(start, scaled(along, t));
-      hit = {
-        at: plus(from, scaled(way, t)),
-        normal: outOfHead(head, figureNormal(own[0], own[1], own[2])),
-        albedo: headAlbedo(head, own),
-        face: -1,
-        u: 0,
-        v: 0,
-        head: index,
-      };
+      const t = toHead(this.grid, start, along);
+      if (t > past && t < best) {
+        best = t;
+        const at = plus(from, scaled(way, t));
+        const own = plus(start, scaled(along, t));
+        const normal = outOfHead(head, skinNormal(own[0], own[1], own[2]));
+        hit = { at, normal, albedo: headAlbedo(head, own), face: -1, u: 0, v: 0, head: index };
+      }
+      const trunk = toTrunk(start, along, -head.at[2] * 0.55);
+      if (trunk > past && trunk < best) {
+        best = trunk;
+        const own = plus(start, scaled(along, trunk));
+        const out = unit([
+          own[0] / TRUNK.radiusX ** 2,
+          0,
+          (own[2] - TRUNK.backM) / TRUNK.radiusZ ** 2,
+        ]);
+        hit = {
+          at: plus(from, scaled(way, trunk)),
+          normal: outOfHead(head, out),
+          albedo: SHIRT,
+          face: -1,
+          u: 0,
+          v: 0,
+          head: index,
+        };
+      }
     });
     return hit;
   }
