@@ -33,14 +33,6 @@ const PICTURES: Picture[] = [
   { name: 'shot', route: '/p/night-ferry/shot?build=clerk-ring' },
   { name: 'shelf', route: '/p/night-ferry/shelf?build=clerk-ring' },
   {
-    name: 'own',
-    route: '/p/night-ferry/shelf?build=clerk-ring',
-    before: async (page) => {
-      await turnTo(/^What I own/)(page);
-      await page.locator('[data-owned]').waitFor();
-    },
-  },
-  {
     name: 'gallery',
     route: '/p/night-ferry/build?build=clerk-ring',
     before: async (page) => {
@@ -62,6 +54,11 @@ const PICTURES: Picture[] = [
   { name: 'wires', route: '/p/night-ferry/wire?build=deck-sky', before: turnTo(/^Wires$/) },
   { name: 'make', route: '/p/night-ferry/make?build=lens-ring' },
   { name: 'meter', route: '/p/night-ferry/meter' },
+  {
+    name: 'set',
+    route: '/p/night-ferry/set?setup=clerk-glass',
+    before: (page) => page.locator('[data-picture=clean]').waitFor({ timeout: 60_000 }),
+  },
   {
     name: 'together',
     route: '/p/night-ferry/make?build=clerk-pan',

@@ -129,7 +129,7 @@ const SAID: readonly Said[] = [
     then: (things) =>
       things.map((thing) =>
         thing.kind === 'backdrop'
-          ? { ...thing, name: 'Painted night sky', surface: 'flat', widthM: 3.4, heightM: 2.4 }
+          ? { ...thing, name: 'Painted night sky', surface: 'night', widthM: 3.4, heightM: 2.4 }
           : thing.kind === 'light'
             ? { ...thing, level: thing.role === 'key' ? 0.15 : 0.08 }
             : thing,

@@ -49,6 +49,7 @@ const hand = {
   zippedPicture: lazily('zippedPicture'),
   solvedSet: lazily('solvedSet'),
   straightSet: lazily('straightSet'),
+  washPlaces: lazily('washPlaces'),
 } satisfies Record<string, unknown> & { [K in keyof Questions]: Questions[K] };
 export type HandApi = typeof hand;
 expose(hand);

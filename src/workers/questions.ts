@@ -185,6 +185,9 @@ export const questions = {
   /** What one light that is being moved gives straight at every face. */
   straightSet: (key: string, setup: Setup, thingId: string) =>
     setEngine(key, null)?.straight(setup, thingId) ?? null,
+  /** Best places of two washes before a backdrop. */
+  washPlaces: (key: string, setup: Setup, backdropId: string, allowedStops: number) =>
+    setEngine(key, null)?.washPlaces(setup, backdropId, allowedStops) ?? null,
   variants: (document: Production, buildId: string, run: Run) => variants(document, buildId, run),
 };
 export type Questions = typeof questions;

@@ -76,6 +76,7 @@ const ROUNDS = 4;
  * Best place for one or two lights: of the places that are even enough, the brightest; of none, the
  * most even. A coarse grid first, then finer ones round the best.
  * @param allowedStops ± stops over the backdrop
+ * @param most  room there is before it and along it
  */
 export function bestWash(
   field: LightField,
@@ -83,12 +84,13 @@ export function bestWash(
   backdrop: Backdrop,
   lights: 1 | 2,
   allowedStops: number,
+  most: Pick<WashPlace, 'distanceM' | 'spacingM'> = { distanceM: Infinity, spacingM: Infinity },
 ): Wash {
   const { widthM, heightM } = backdrop;
   const size = Math.max(widthM, heightM);
   let span = {
-    distanceM: [0.25 * size, FARTHEST * size],
-    spacingM: lights === 1 ? [0, 0] : [0.2 * widthM, 1.8 * widthM],
+    distanceM: within([0.25 * size, FARTHEST * size], most.distanceM),
+    spacingM: lights === 1 ? [0, 0] : within([0.2 * widthM, 1.8 * widthM], most.spacingM),
     toeInRad: lights === 1 ? [0, 0] : [-0.2, 1.1],
   } as Record<'distanceM' | 'spacingM' | 'toeInRad', [number, number]>;
   const limits = span;
@@ -114,6 +116,11 @@ export function bestWash(
   }
   return best!;
 }
+
+const within = ([least, most]: [number, number], limit: number): [number, number] => [
+  Math.min(least, limit),
+  Math.min(most, limit),
+];
 
 function placesIn(
   span: Record<'distanceM' | 'spacingM' | 'toeInRad', readonly [number, number]>,

@@ -34,9 +34,21 @@ const facing = (patch: Patch, { corners }: Patch): boolean =>
     return way[0] * patch.normal[0] + way[1] * patch.normal[1] + way[2] * patch.normal[2] > 1e-9;
   });
 
-/** Share of the ways between two patches that nothing stands in. */
-const openShare = (from: readonly Vector[], to: readonly Vector[], standing: readonly Passage[]) =>
-  from.reduce((open, start, k) => open + passes(standing, start, to[k]!), 0) / from.length;
+/** Share of the ways between two patches that nothing stands in: four speak for all where they agree. */
+function openShare(
+  from: readonly Vector[],
+  to: readonly Vector[],
+  standing: readonly Passage[],
+): number {
+  if (standing.length === 0) return 1;
+  let open = 0;
+  for (let k = 0; k < from.length; k++)
+    open += passes(standing, from[k]!, to[k]!) + passes(standing, from[k]!, to[3 - k]!);
+  if (open === 0 || open === 2 * from.length) return open / (2 * from.length);
+  let all = 0;
+  for (const start of from) for (const end of to) all += passes(standing, start, end);
+  return all / (from.length * to.length);
+}
 
 /**
  * Worked out for every pair: exactly from a place to a patch [std: Lambert's polygon], over four places where the two are near.

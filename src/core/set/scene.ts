@@ -10,6 +10,7 @@ import { axesOf, type Pose } from './pose';
 import { shellOf } from './roomFaces';
 import type { Setup } from './setup';
 import {
+  BACKDROPS,
   CARDS,
   type GlassThing,
   type HeadThing,
@@ -88,8 +89,9 @@ const BLACK: Bands = [0.05, 0.05, 0.05];
 /** Fronts smaller than this swallow too little of a room's light to be counted there, m²; they throw shadows all the same. */
 const LARGE_M2 = 0.3;
 
-const BACKDROP_FINISH: Record<'flat' | 'green' | 'paper' | 'cloth', Bands> = {
+const BACKDROP_FINISH: Record<keyof typeof BACKDROPS, Bands> = {
   flat: finishBands(0.35, 'sea'),
+  night: finishBands(0.1, 'blue'),
   green: finishBands(0.3, 'green'),
   paper: finishBands(0.85, 'none'),
   cloth: finishBands(0.04, 'none'),

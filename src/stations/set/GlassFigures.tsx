@@ -25,7 +25,7 @@ export function GlassFigures({
   const tip = turns['upper edge'];
   return (
     <section aria-label={name} data-glass={id} data-seen={seen.map((each) => each.id).join(' ')}>
-      <h3 className="text-[15px]">{name}</h3>
+      <h2 className="text-[15px]">{name}</h2>
       {seen.length === 0 ? (
         <p>The camera sees no light in it.</p>
       ) : (

@@ -256,12 +256,7 @@ function ThingMark(props: ThingMarkProps) {
   return (
     <g data-thing={thing.id} opacity={off ? 0.45 : 1}>
       {out && thing.kind === 'light' && state && state.factor > 0 && (
-        <path
-          d={`M${x} ${y} L${x + fan(out, 0.5)[0] * 90} ${y + fan(out, 0.5)[1] * 90} L${x + fan(out, -0.5)[0] * 90} ${y + fan(out, -0.5)[1] * 90} Z`}
-          fill={cctCss(state.cctK)}
-          opacity={0.16 + 0.22 * Math.min(1, state.factor)}
-          pointerEvents="none"
-        />
+        <Beam id={thing.id} x={x} y={y} out={out} cctK={state.cctK} factor={state.factor} />
       )}
       <g
         role="button"
@@ -352,6 +347,34 @@ const fan = ([h, v]: [number, number], angle: number): [number, number] => [
   h * Math.cos(angle) - v * Math.sin(angle),
   h * Math.sin(angle) + v * Math.cos(angle),
 ];
+
+interface BeamProps {
+  id: string;
+  x: number;
+  y: number;
+  out: [number, number];
+  cctK: number;
+  factor: number;
+}
+const BEAM_PX = 110;
+
+/** Which way a light goes, and how warm: it fades into the room. */
+function Beam({ id, x, y, out, cctK, factor }: BeamProps) {
+  const [a, b] = [fan(out, 0.55), fan(out, -0.55)];
+  const name = `beam-${id}`;
+  return (
+    <g pointerEvents="none">
+      <radialGradient id={name} cx={x} cy={y} r={BEAM_PX} gradientUnits="userSpaceOnUse">
+        <stop offset="0" stopColor={cctCss(cctK)} stopOpacity={0.35 + 0.5 * Math.min(1, factor)} />
+        <stop offset="1" stopColor={cctCss(cctK)} stopOpacity="0" />
+      </radialGradient>
+      <path
+        d={`M${x} ${y} L${x + a[0] * BEAM_PX} ${y + a[1] * BEAM_PX} A${BEAM_PX} ${BEAM_PX} 0 0 0 ${x + b[0] * BEAM_PX} ${y + b[1] * BEAM_PX} Z`}
+        fill={`url(#${name})`}
+      />
+    </g>
+  );
+}
 
 /** How far up in the room something is: a bar as tall as the room, filled to its height. */
 function HeightBar({

@@ -17,7 +17,7 @@ export function RoomPanel({ setup, edits }: { setup: Setup; edits: SetEdits }) {
           onChange={(label, set) => edits.setup(label, (draft) => set(draft.room))}
         />
       </div>
-      <h3 className="text-[15px]">Camera</h3>
+      <h2 className="text-[15px]">Camera</h2>
       <div className={GRID}>
         <RecordFields
           fields={CAMERA_RECORD.fields}
@@ -25,7 +25,7 @@ export function RoomPanel({ setup, edits }: { setup: Setup; edits: SetEdits }) {
           onChange={(label, set) => edits.setup(label, (draft) => set(draft.camera))}
         />
       </div>
-      <h3 className="text-[15px]">Paint</h3>
+      <h2 className="text-[15px]">Paint</h2>
       <div className={GRID}>
         {WALLS.map((wall) => (
           <RecordFields

@@ -38,7 +38,7 @@ export function SetBench({ setup }: { setup: Setup }) {
   const [aloneId, setAlone] = useState<string | null>(null);
   const [sheet, setSheet] = useState<SheetId>('above');
   const edits = useSetEdits(setup);
-  const { answer, busy, problem } = useSolved(setup, draggedId);
+  const { answer, busy, problem, stock } = useSolved(setup, draggedId);
   const layers = useLayers(answer?.picture ?? null);
   const shot = shots.find(({ id }) => id === setup.shotId) ?? blankShot('none', 'None');
   const targetLx = shotTargetLx(shot);
@@ -133,6 +133,7 @@ export function SetBench({ setup }: { setup: Setup }) {
               targetLx={targetLx}
               edits={edits}
               units={units}
+              stock={stock}
             />
           )}
         </div>

@@ -1,31 +1,25 @@
 'use client';
 import { useState } from 'react';
 import type { SetAnswer } from '@/core/evaluate/setup/engine';
-import { show, showText, stopsFigure, type UnitSystem } from '@/core/quantity';
+import { stopsFigure, type UnitSystem } from '@/core/quantity';
 import { WALLS } from '@/core/set/faces';
-import {
-  backdropReading,
-  headReading,
-  meanLxOf,
-  solveFill,
-  type HeadReading,
-  type Lit,
-} from '@/core/set/readings';
+import { headReading, meanLxOf, solveFill, type HeadReading, type Lit } from '@/core/set/readings';
 import type { Setup } from '@/core/set/setup';
+import { BackdropFigures } from './BackdropFigures';
+import { Line, lux, percent } from './Line';
 import { GlassFigures } from './GlassFigures';
 import type { SetEdits } from './useSetEdits';
 
-interface SetFiguresProps {
+export interface SetFiguresProps {
   setup: Setup;
   answer: SetAnswer;
   lit: readonly Lit[];
   targetLx: number;
   edits: SetEdits;
   units: UnitSystem;
+  /** the setup's lights go to these */
+  stock: string;
 }
-
-const lux = (value: number): string => showText(show(value, 'illuminance', 'metric'));
-const percent = (share: number): string => `${Math.round(share * 100)} %`;
 
 /** What the set comes to, as everything is turned up now. */
 export function SetFigures(props: SetFiguresProps) {
@@ -33,7 +27,7 @@ export function SetFigures(props: SetFiguresProps) {
   const heads = setup.things.filter(({ kind }) => kind === 'head');
   const backdrops = setup.things.filter(({ kind }) => kind === 'backdrop');
   return (
-    <div className="grid gap-3 text-[14px]" data-figures={answer.patches}>
+    <div className="mt-3 grid gap-3 text-[14px]" data-figures={answer.patches}>
       {heads.map(({ id, name }) => (
         <HeadFigures
           key={id}
@@ -86,21 +80,10 @@ const WALL_NAMES = {
   right: 'Right wall',
 } as const;
 
-function Line({ term, words, mark }: { term: string; words: string; mark?: string }) {
-  return (
-    <div className="flex justify-between gap-3 border-b border-line/60 py-0.5">
-      <dt className="text-ink-soft">{term}</dt>
-      <dd className="figure text-right" data-figure={mark}>
-        {words}
-      </dd>
-    </div>
-  );
-}
-
 const ratioWords = (ratio: { ratio: number; stops: number } | null): string =>
   ratio
     ? `${ratio.ratio.toFixed(ratio.ratio < 10 ? 1 : 0)} : 1, ${ratio.stops.toFixed(1)} stops`
-    : 'no shadow side lit';
+    : 'nothing else is lit';
 
 function HeadFigures({
   id,
@@ -113,7 +96,7 @@ function HeadFigures({
   const { frontLx, share, stops, together, alone, cctK, duv, clash, daylight, shadows } = reading;
   return (
     <section aria-label={`At ${name}`} data-head={id}>
-      <h3 className="text-[15px]">At {name}</h3>
+      <h2 className="text-[15px]">At {name}</h2>
       <p className="flex items-baseline gap-3">
         <span className="figure text-2xl" data-figure="front">
           {lux(frontLx)}
@@ -298,71 +281,12 @@ function FillSolver({
   );
 }
 
-/** A green screen should lie half a stop under the subject to level with it [common practice]. */
-const GREEN = { from: -0.5, to: 0 };
-
-function BackdropFigures({
-  id,
-  name,
-  faceId,
-  lit,
-  setup,
-  targetLx,
-}: SetFiguresProps & { id: string; name: string; faceId: string | null }) {
-  const reading = backdropReading(lit, id);
-  if (!reading) return null;
-  const thing = setup.things.find((each) => each.id === id);
-  const face = faceId
-    ? headReading(lit, faceId, targetLx, setup.camera.balanceK).frontLx
-    : targetLx;
-  const against = face > 0 && reading.meanLx > 0 ? Math.log2(reading.meanLx / face) : null;
-  const green = thing?.kind === 'backdrop' && thing.surface === 'green';
-  const level =
-    against === null
-      ? ''
-      : against < GREEN.from
-        ? ': too dark to key'
-        : against > GREEN.to
-          ? ': brighter than who stands before it, it spills on them'
-          : ': as wanted';
-  return (
-    <section aria-label={name} data-backdrop={id}>
-      <h3 className="text-[15px]">{name}</h3>
-      <dl>
-        <Line
-          term="Least, mean, most"
-          words={`${lux(reading.leastLx)}, ${lux(reading.meanLx)}, ${lux(reading.mostLx)}`}
-        />
-        <Line
-          term="Even within"
-          words={
-            reading.plusMinusStops === null
-              ? 'dark in places'
-              : `± ${reading.plusMinusStops.toFixed(2)} stops`
-          }
-          mark="even"
-        />
-        {against !== null && (
-          <Line
-            term={green ? 'Against the subject (wanted −½ to 0)' : 'Against the subject'}
-            words={`${stopsFigure(against)} stops${green ? level : ''}`}
-            mark="against"
-          />
-        )}
-        {reading.spill.slice(0, 4).map(({ id: light, name: said, share }) => (
-          <Line key={light} term={`from ${said}`} words={percent(share)} />
-        ))}
-      </dl>
-    </section>
-  );
-}
-
 function CircuitFigures({ answer, lit }: { answer: SetAnswer; lit: readonly Lit[] }) {
   const on = new Set(lit.filter(({ state }) => state.factor > 0).map(({ light }) => light.id));
   const watts = lit.reduce((sum, { state }) => sum + state.wattsW, 0);
   return (
     <section aria-label="Power" data-power>
-      <h3 className="text-[15px]">Power, as it is lit</h3>
+      <h2 className="text-[15px]">Power, as it is lit</h2>
       <dl>
         <Line term="All lamps" words={`${Math.round(watts)} W`} mark="watts" />
         {answer.circuits.map(({ id, name, limitA, otherA, lights }) => {

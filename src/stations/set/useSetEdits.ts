@@ -1,7 +1,7 @@
 'use client';
 import { useMemo } from 'react';
 import { nanoid } from 'nanoid';
-import { addRecord, changeRecord, removeRecord, type Change } from '@/core/document/edit';
+import { addRecord, changeRecord, removeRecord, together, type Change } from '@/core/document/edit';
 import { freeName } from '@/core/document/records';
 import type { Setup } from '@/core/set/setup';
 import { newThing, THINGS, type Thing, type ThingKind } from '@/core/set/things';
@@ -23,6 +23,9 @@ export function useSetEdits(setup: Setup) {
         make(label, changeRecord({ kind: 'setup', id }, recipe)),
       thing: ({ id: thingId, name }: Pick<Thing, 'id' | 'name'>, label: string, recipe: Recipe) =>
         make(`${name}: ${label}`, changed(thingId, recipe)),
+      /** several as one */
+      things: (label: string, recipes: readonly (readonly [id: string, recipe: Recipe])[]) =>
+        make(label, together(...recipes.map(([thingId, recipe]) => changed(thingId, recipe)))),
       /** brings one in; its id, or null when it was not taken */
       add: <K extends ThingKind>(
         kind: K,

@@ -13,6 +13,8 @@ export interface SolvedSet {
   problem: string | null;
   /** the setup that `answer` is of */
   of: Setup | null;
+  /** what the worker calls the production’s stock */
+  stock: string;
 }
 
 let stocks = 0;
@@ -95,7 +97,7 @@ export function useSolved(setup: Setup, draggedId: string | null): SolvedSet {
   }, [key, done, draggedId]);
 
   const followed = useStraight(setup, stock, draggedId, solved?.answer ?? null);
-  return { answer: followed, busy: !done, problem, of: solved?.of ?? null };
+  return { answer: followed, busy: !done, problem, of: solved?.of ?? null, stock };
 }
 
 /** While a light is moved: its straight light from where it is now, the rest as it was last worked out. */

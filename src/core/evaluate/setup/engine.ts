@@ -29,6 +29,7 @@ import { troublesOf, type Trouble } from '../../set/troubles';
 import { eightDigits, fnv } from '../../fnv';
 import { Derivations } from '../derive';
 import { pictureLamp, pictureScene } from './pictureOf';
+import { washPlacesOf, type WashPlaces } from './washPlaces';
 import { sourceOf } from './sources';
 
 /** What of a production a set is worked out from. */
@@ -172,6 +173,20 @@ export class SetEngine {
     const scene = sceneOf(setup, sources);
     const direct = straightOf(scene, light);
     return Object.fromEntries(scene.heads.map((head) => [head.id, straightAt(direct, head)]));
+  }
+
+  /**
+   * Places of two like lights from which they light a backdrop most evenly, or brightest of those that are even enough: as the first
+   * wash gives light, within the room.
+   */
+  washPlaces(setup: Setup, backdropId: string, allowedStops: number): WashPlaces | null {
+    const { lights } = this.lightsOf(setup);
+    const backdrop = setup.things.find(({ id }) => id === backdropId);
+    const washes = lights.filter(({ role }) => role === 'wash').slice(0, 2);
+    const [one, two] = washes;
+    return backdrop?.kind === 'backdrop' && one && two
+      ? washPlacesOf(setup.room, backdrop, [one, two], allowedStops)
+      : null;
   }
 
   private geometryFor({ faces, shell, closed }: Scene) {

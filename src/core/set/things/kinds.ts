@@ -85,7 +85,8 @@ export const TABLE_RECORD = defineRecord({
 });
 
 export const BACKDROPS = {
-  flat: 'painted flat',
+  flat: 'painted flat, sea green',
+  night: 'painted night sky, dark blue',
   green: 'green screen',
   paper: 'paper roll, white',
   cloth: 'black cloth',
