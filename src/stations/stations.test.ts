@@ -129,6 +129,7 @@ test('stations: unique keys and names, in working order', () => {
     'Make',
     'Meter',
     'Verdict',
+    'Set',
   ]);
   expect(new Set(STATIONS.map(({ key }) => key)).size).toBe(STATIONS.length);
 });

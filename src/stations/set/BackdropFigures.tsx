@@ -6,7 +6,7 @@ import { lightHands } from '@/workers/pool';
 import type { Thing } from '@/core/set/things';
 import { useSession } from '../shell/Workbench';
 import { Line, lux, percent } from './Line';
-import type { SetFiguresProps } from './SetFigures';
+import type { SetFiguresProps } from './figuresOf';
 
 /** A green screen should lie half a stop under the subject to level with it [common practice]. */
 const GREEN = { from: -0.5, to: 0 };

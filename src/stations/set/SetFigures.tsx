@@ -1,25 +1,15 @@
 'use client';
 import { useState } from 'react';
 import type { SetAnswer } from '@/core/evaluate/setup/engine';
-import { stopsFigure, type UnitSystem } from '@/core/quantity';
+import { stopsFigure } from '@/core/quantity';
 import { WALLS } from '@/core/set/faces';
 import { headReading, meanLxOf, solveFill, type HeadReading, type Lit } from '@/core/set/readings';
 import type { Setup } from '@/core/set/setup';
 import { BackdropFigures } from './BackdropFigures';
+import type { SetFiguresProps } from './figuresOf';
 import { Line, lux, percent } from './Line';
 import { GlassFigures } from './GlassFigures';
 import type { SetEdits } from './useSetEdits';
-
-export interface SetFiguresProps {
-  setup: Setup;
-  answer: SetAnswer;
-  lit: readonly Lit[];
-  targetLx: number;
-  edits: SetEdits;
-  units: UnitSystem;
-  /** the setup's lights go to these */
-  stock: string;
-}
 
 /** What the set comes to, as everything is turned up now. */
 export function SetFigures(props: SetFiguresProps) {
