@@ -89,6 +89,18 @@ describe('a face in several lights', () => {
     const same = solved('fill', [30, 100, 1], 0, { role: 'fill' });
     expect(solveFill(litOf(setup, [key, same]), 'h', 'fill', 2)).toBeNull();
   });
+  test('another role or name counts at once: nothing is worked out again for it', () => {
+    const now = setupOf([
+      light('key', { role: 'fill', name: 'Was the key' }),
+      light('fill', { role: 'key' }),
+    ]);
+    const found = reading(now, [key, fill]);
+    expect(found.keyId).toBe('fill');
+    expect(found.parts.map(({ name, role }) => [name, role])).toEqual([
+      ['Was the key', 'fill'],
+      ['fill', 'key'],
+    ]);
+  });
   test('no lights, nobody: dark, and no figure made up', () => {
     const none = reading(setupOf([]), []);
     expect(none).toMatchObject({

@@ -41,7 +41,11 @@ export function litOf({ things, camera }: Setup, solved: readonly Solved[]): Lit
   return solved.flatMap((light) => {
     const thing = byId.get(light.id);
     const state = thing && stateOf(thing, light);
-    return state ? [{ light, state, tint: tintOf(state, camera.balanceK) }] : [];
+    if (!thing || !state) return [];
+    // What it is called and what it is there for may have changed since it was worked out.
+    const { name } = thing;
+    const now = thing.kind === 'light' ? { ...light, name, role: thing.role } : { ...light, name };
+    return [{ light: now, state, tint: tintOf(state, camera.balanceK) }];
   });
 }
 

@@ -160,6 +160,15 @@ function HeadFigures({
             ))}
           </tbody>
         </table>
+        <ul className="mt-1 text-[13px] text-ink-soft">
+          {lit
+            .filter(({ state }) => state.factor > 0)
+            .map(({ light }) => (
+              <li key={light.id}>
+                {light.name}: {light.origin}, ± {percent(light.share)}
+              </li>
+            ))}
+        </ul>
       </details>
       <BalanceLines reading={reading} setup={setup} edits={edits} />
     </section>

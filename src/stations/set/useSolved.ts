@@ -11,8 +11,6 @@ export interface SolvedSet {
   /** what is on screen is not yet of the setup as it stands */
   busy: boolean;
   problem: string | null;
-  /** the setup that `answer` is of */
-  of: Setup | null;
   /** what the worker calls the production’s stock */
   stock: string;
 }
@@ -53,7 +51,7 @@ const standing = (setup: Setup): string =>
 export function useSolved(setup: Setup, draggedId: string | null): SolvedSet {
   const document = useProduction((state) => state.document);
   const stock = useStockKey(document);
-  const [solved, setSolved] = useState<{ answer: SetAnswer; of: Setup; key: string } | null>(null);
+  const [solved, setSolved] = useState<{ answer: SetAnswer; key: string } | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const running = useRef(false);
   const wanted = useRef<{ setup: Setup; stock: string; document: Production; key: string } | null>(
@@ -81,7 +79,7 @@ export function useSolved(setup: Setup, draggedId: string | null): SolvedSet {
         const answer =
           (told.current === now.stock ? await ask(null) : null) ?? (await ask(now.document));
         told.current = now.stock;
-        if (answer) setSolved({ answer, of: now.setup, key: now.key });
+        if (answer) setSolved({ answer, key: now.key });
         setProblem(null);
       }
     };
@@ -97,7 +95,7 @@ export function useSolved(setup: Setup, draggedId: string | null): SolvedSet {
   }, [key, done, draggedId]);
 
   const followed = useStraight(setup, stock, draggedId, solved?.answer ?? null);
-  return { answer: followed, busy: !done, problem, of: solved?.of ?? null, stock };
+  return { answer: followed, busy: !done, problem, stock };
 }
 
 /** While a light is moved: its straight light from where it is now, the rest as it was last worked out. */
