@@ -10,7 +10,7 @@ export const TINTS = {
   sea: { name: 'sea green', bands: [0.6, 1.15, 1.0] },
   green: { name: 'screen green', bands: [0.16, 1.37, 0.26] },
 } as const satisfies Record<string, { name: string; bands: Bands }>;
-export type TintId = keyof typeof TINTS;
+type TintId = keyof typeof TINTS;
 export const TINT_NAMES = Object.fromEntries(
   Object.entries(TINTS).map(([id, { name }]) => [id, name]),
 ) as Record<TintId, string>;

@@ -58,7 +58,7 @@ const sideLx = ({ state, tint }: Lit, head: HeadLight, side: Side): number =>
   state.factor * (head.direct[side] + bouncedLx(head.bounced[side], tint));
 
 /** One light at a head, as it is turned up. */
-export interface HeadPart extends AtFace {
+interface HeadPart extends AtFace {
   name: string;
   role: Solved['role'];
   cctK: number;
@@ -194,7 +194,7 @@ export function headReading(
 }
 
 /** What makes a wanted “key + fill : fill”. */
-export interface FillAnswer {
+interface FillAnswer {
   /** of its full light, 0…; more than 1 is more than it has */
   level: number;
   /** the same by moving it instead, left at full: times its distance */
@@ -226,7 +226,7 @@ export function solveFill(
     : { level: by, timesDistance: 1 / Math.sqrt(by), lights: Math.max(1, Math.ceil(by - 1e-9)) };
 }
 
-export interface BackdropReading {
+interface BackdropReading {
   cellsLx: Float64Array;
   leastLx: number;
   meanLx: number;

@@ -5,7 +5,7 @@ import type { SetRoom } from './setup';
 import type { WindowThing } from './things';
 
 /** A rectangle of a wall: along it from its left end, and up from the floor; metres. */
-export interface WallPart {
+interface WallPart {
   fromM: number;
   toM: number;
   bottomM: number;

@@ -80,13 +80,13 @@ export interface Scene {
   balls: readonly Ball[];
   heads: readonly SetHead[];
   /** of each backdrop, its lit face */
-  backdrops: readonly { id: string; name: string; green: boolean; face: string }[];
+  backdrops: readonly { id: string; face: string }[];
   glasses: readonly SetGlass[];
   cameraM: Vector;
 }
 
 const BLACK: Bands = [0.05, 0.05, 0.05];
-/** Fronts smaller than this swallow too little of a room's light to be counted there, m²; they throw shadows all the same. */
+/** Fronts smaller than this take too little of a room's light to be counted in its figures, m²; they are drawn all the same. */
 const LARGE_M2 = 0.3;
 
 const BACKDROP_FINISH: Record<keyof typeof BACKDROPS, Bands> = {
@@ -237,16 +237,7 @@ export function sceneOf(setup: Setup, sources: ReadonlyMap<string, LightSource>)
       skin: head.skin,
     })),
     backdrops: things.flatMap((thing) =>
-      thing.kind === 'backdrop'
-        ? [
-            {
-              id: thing.id,
-              name: thing.name,
-              green: thing.surface === 'green',
-              face: `${thing.id} front`,
-            },
-          ]
-        : [],
+      thing.kind === 'backdrop' ? [{ id: thing.id, face: `${thing.id} front` }] : [],
     ),
     glasses: things.flatMap((thing) => (thing.kind === 'glass' ? [glassOf(thing)] : [])),
     cameraM,

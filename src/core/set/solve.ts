@@ -110,7 +110,7 @@ export interface LightAlone {
   imbalance: number;
 }
 
-export const BACKDROP_GRID = { columns: 18, rows: 12 };
+const BACKDROP_GRID = { columns: 18, rows: 12 };
 
 const PLACES: readonly Vector[] = [
   [-1, -1, 0],

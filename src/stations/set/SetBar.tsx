@@ -12,7 +12,7 @@ import { useSetups } from './useSetups';
 import type { SetEdits } from './useSetEdits';
 
 /** What gives light for a setup: the builds of its shot, then the others, then fixtures, then lamps. */
-export function lightsAtHand({ builds, fixtures, shelf }: Production, shotId: Setup['shotId']) {
+function lightsAtHand({ builds, fixtures, shelf }: Production, shotId: Setup['shotId']) {
   const none = { buildId: null, fixtureId: null, unitId: null };
   const own = builds.filter((build) => build.shotId === shotId && build.standing === 'in use');
   const others = builds.filter((build) => !own.includes(build));

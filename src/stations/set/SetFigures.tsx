@@ -241,7 +241,7 @@ function FillSolver({
   if (fill?.kind !== 'light' || fill.id === reading.keyId) return null;
   const found = solveFill(lit, id, fill.id, wanted);
   return (
-    <p className="mt-1 flex flex-wrap items-center gap-2" data-solved={found ? 'yes' : 'no'}>
+    <p className="mt-1 flex flex-wrap items-center gap-2">
       <label className="flex items-center gap-1">
         Wanted
         <select
@@ -283,6 +283,10 @@ function FillSolver({
 function CircuitFigures({ answer, lit }: { answer: SetAnswer; lit: readonly Lit[] }) {
   const on = new Set(lit.filter(({ state }) => state.factor > 0).map(({ light }) => light.id));
   const watts = lit.reduce((sum, { state }) => sum + state.wattsW, 0);
+  const plugged = new Set(answer.circuits.flatMap(({ lights }) => lights.map(({ id }) => id)));
+  const loose = lit
+    .filter(({ light, state }) => !plugged.has(light.id) && state.wattsW > 0)
+    .map(({ light }) => light.name);
   return (
     <section aria-label="Power" data-power>
       <h2 className="text-[15px]">Power, as it is lit</h2>
@@ -295,11 +299,19 @@ function CircuitFigures({ answer, lit }: { answer: SetAnswer; lit: readonly Lit[
             <Line
               key={id}
               term={name}
-              words={`${amps.toFixed(1)} of ${limitA.toFixed(0)} A${amps > limitA ? ': too much, it trips' : ''}`}
+              words={`${amps.toFixed(1)} of ${limitA.toFixed(0)} A${amps > limitA ? ': more than it may carry for long' : ''}`}
             />
           );
         })}
       </dl>
+      {loose.length > 0 && (
+        <p className="text-look">On no circuit yet, and in no breaker’s sum: {loose.join(', ')}.</p>
+      )}
+      <p className="mt-1 text-[13px] text-ink-soft">
+        Amperes are those of lights fully up. Weigh down every stand, tape the cables, and hang
+        nothing over people without a second line that holds it by itself. Each light’s own cautions
+        are on Wire; local codes and licensed practice come first.
+      </p>
     </section>
   );
 }

@@ -8,7 +8,7 @@ import { useProduction } from '../store/context';
 import type { SetEdits } from './useSetEdits';
 
 /** What a light may be: builds first, then fixtures, then lamps of the shelf. */
-export const sourcesAtHand = ({ builds, fixtures, shelf }: Production) =>
+const sourcesAtHand = ({ builds, fixtures, shelf }: Production) =>
   [
     { field: 'buildId', title: 'Builds', records: builds },
     { field: 'fixtureId', title: 'Fixtures', records: fixtures },

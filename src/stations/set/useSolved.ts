@@ -6,7 +6,7 @@ import type { Setup } from '@/core/set/setup';
 import { Cancelled, lightHands } from '@/workers/pool';
 import { useProduction } from '../store/context';
 
-export interface SolvedSet {
+interface SolvedSet {
   answer: SetAnswer | null;
   /** what is on screen is not yet of the setup as it stands */
   busy: boolean;

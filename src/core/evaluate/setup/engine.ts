@@ -32,14 +32,8 @@ import { pictureLamp, pictureScene } from './pictureOf';
 import { washPlacesOf, type WashPlaces } from './washPlaces';
 import { sourceOf } from './sources';
 
-/** What of a production a set is worked out from. */
-export type SetStock = Pick<
-  Production,
-  'builds' | 'fixtures' | 'shelf' | 'calibration' | 'shots' | 'circuits' | 'setups'
->;
-
 /** What a glass shows the camera, and what is done about it. */
-export interface GlassReading {
+interface GlassReading {
   id: string;
   name: string;
   mirror: boolean;
@@ -51,7 +45,7 @@ export interface GlassReading {
   turns: Record<(typeof HINGES)[number], number | null>;
 }
 
-export interface SetCircuit {
+interface SetCircuit {
   id: string;
   name: string;
   limitA: number;
@@ -130,9 +124,7 @@ export class SetEngine {
   answer(setup: Setup): SetAnswer {
     const { lights, sources, troubles } = this.lightsOf(setup);
     const whole = sceneOf(setup, sources);
-    // Small fronts are drawn; what they keep from the room is too little to work everything out again when one is moved.
-    const faces = whole.faces.filter((face) => countsInRoom(face, (id) => sources.has(id)));
-    const scene: Scene = { ...whole, faces };
+    const scene = withoutSmall(whole, sources);
     const geometry = this.geometryFor(scene);
     const around = JSON.stringify([geometry.key, scene.balls, scene.cameraM, scene.heads]);
     const solved: Solved[] = [];
@@ -170,7 +162,7 @@ export class SetEngine {
     const { lights, sources } = this.lightsOf(setup);
     const light = lights.find(({ id }) => id === thingId);
     if (!light) return null;
-    const scene = sceneOf(setup, sources);
+    const scene = withoutSmall(sceneOf(setup, sources), sources);
     const direct = straightOf(scene, light);
     return Object.fromEntries(scene.heads.map((head) => [head.id, straightAt(direct, head)]));
   }
@@ -246,6 +238,12 @@ export class SetEngine {
     });
   }
 }
+
+/** Small fronts are drawn; what they keep from the room is too little to work everything out again when one is moved. */
+const withoutSmall = (scene: Scene, sources: ReadonlyMap<string, LightSource>): Scene => ({
+  ...scene,
+  faces: scene.faces.filter((face) => countsInRoom(face, (id) => sources.has(id))),
+});
 
 const summed = ({
   id,

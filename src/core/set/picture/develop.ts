@@ -6,7 +6,7 @@ import type { Bands } from '../faces';
 const byteOf = toByte;
 
 /** A layer and how it is turned up: red, green and blue of the light times its level. */
-export interface Faded {
+interface Faded {
   layer: Float32Array;
   by: Bands;
 }

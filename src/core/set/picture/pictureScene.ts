@@ -27,7 +27,7 @@ export interface PictureLamp {
   around: Readonly<Record<string, readonly Bands[]>>;
 }
 
-export interface PictureCamera {
+interface PictureCamera {
   axes: Axes;
   /** half the picture’s width at one metre */
   halfM: number;

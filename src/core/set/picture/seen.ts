@@ -43,7 +43,7 @@ const flat = (face: Pick<Face, 'corner' | 'across' | 'along'>, albedo: Bands): F
 });
 
 /** A head’s own axes in the set: x its left, y up, z where it looks. */
-export const headAxes = ({ facing }: Pick<SetHead, 'facing'>): [Vector, Vector, Vector] => [
+const headAxes = ({ facing }: Pick<SetHead, 'facing'>): [Vector, Vector, Vector] => [
   cross([0, 0, 1], facing),
   [0, 0, 1],
   facing,
