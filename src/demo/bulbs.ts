@@ -1,4 +1,5 @@
 import type { UnitOf } from '@/core/units/unit';
+import { ONE_COLOUR } from './units';
 
 type BulbInput = Omit<UnitOf<'bulb'>, 'id'> & { id: string };
 
@@ -15,6 +16,8 @@ const typical = {
   warmUpS: 0,
   onHand: 0,
   onHandCounts: false,
+  colour: 'white',
+  ...ONE_COLOUR,
   spectrum: null,
   origins: {},
 } as const satisfies Partial<BulbInput>;

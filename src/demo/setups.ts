@@ -173,12 +173,27 @@ const SAID: readonly Said[] = [
     head: { name: 'Passenger', xM: 3.2, yM: 3, posture: 'standing', skin: 'light' },
     lights: [build('lens-ring', 'Lens ring'), build('drinks-glow', 'Drinks machine')],
     distanceM: 1.2,
-    then: (things) =>
-      things.map((thing) =>
+    then: (things) => [
+      ...things.map((thing) =>
         thing.kind === 'light' && thing.role === 'practical'
           ? { ...thing, name: 'Drinks machine', xM: 4.3, yM: 4.4, zM: 1.3, panDeg: 170, level: 0.3 }
           : thing,
       ),
+      // The machine's buttons, played by a metre of colour tape out of the picture.
+      newThing('light', 'machine-sea', 'Sea-green edge', {
+        unitId: 'tape-rgb-12' as AtHand['unitId'],
+        role: 'edge',
+        xM: 1.5,
+        yM: 4.2,
+        zM: 1.7,
+        panDeg: -126,
+        mix: 'colours',
+        mixRed: 0,
+        mixGreen: 0.5,
+        mixBlue: 1,
+        mixWhite: 0,
+      }),
+    ],
   },
   {
     id: 'crossing-sky',

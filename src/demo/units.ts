@@ -3,6 +3,18 @@ import type { unitSchema } from '@/core/units/unit';
 
 type UnitInput = z.input<typeof unitSchema>;
 
+/** Labels that say nothing of single colours. */
+export const ONE_COLOUR = {
+  warmK: null,
+  coolK: null,
+  warmLm: null,
+  coolLm: null,
+  redLm: null,
+  greenLm: null,
+  blueLm: null,
+  whiteLm: null,
+} as const;
+
 /** Figures are typical of the class, so none names another origin. */
 const typical = {
   dimmable: 'yes',
@@ -10,11 +22,13 @@ const typical = {
   packCount: 1,
   onHand: 0,
   onHandCounts: false,
+  ...ONE_COLOUR,
   spectrum: null,
   origins: {},
 } as const;
 const mains = {
   ...typical,
+  colour: 'white',
   supplyV: 230,
   supplyToV: null,
   powerFactor: null,
@@ -100,6 +114,8 @@ export const UNITS: UnitInput[] = [
     ledsPerM: 240,
     cutIncrementM: 0.05,
     colour: 'bi-colour',
+    warmK: 2700,
+    coolK: 6000,
     tapeWidthM: 0.012,
     cctK: 4300,
     criRa: 90,

@@ -4,6 +4,7 @@ import type { Control } from '../light/controls';
 import type { Mouth } from '../light/mouth';
 import type { ReflectingSurface } from '../light/surfaces';
 import type { Emitter } from '../light/emitter';
+import type { Mixture } from '../units/channels';
 import type { EffectiveUnit } from '../units/effective';
 import type { LayoutFact } from './facts';
 import type { BoughtSize } from './bought';
@@ -22,6 +23,8 @@ export interface LampGroup {
   count: number;
   /** light level 0…1 */
   level: number;
+  /** how its colours are turned up; null for bulbs in sockets, as they come */
+  mixture: Mixture | null;
   /** indices into the build's emitters */
   emitters: readonly number[];
   /** of its glass about the glowing point, metres; 0 for a face */

@@ -12,7 +12,7 @@ const peak = (atNm: number, widthNm: number): Spectrum =>
   spectrumOf((nm) => Math.exp(-4 * Math.LN2 * ((nm - atNm) / widthNm) ** 2));
 
 /** Weights that bring three lights of unit luminance to a chromaticity: Y stays 1. */
-function weightsFor(parts: readonly Spectrum[], { u, v }: Chromaticity): number[] {
+export function weightsFor(parts: readonly Spectrum[], { u, v }: Chromaticity): number[] {
   // At Y = 1, u and v give X and Z [std: CIE 15]; three linear equations in three weights.
   const x = (3 * u) / (2 * v);
   const z = (4 - u - 10 * v) / (2 * v);
@@ -64,9 +64,15 @@ export function phosphorLed(cctK: number, criRa: number): Spectrum {
   return nearest([coarse, ...fine])!.spectrum;
 }
 
-/** White from red, green and blue diodes: three narrow peaks [typ]. */
+/** Red, green and blue diodes: narrow peaks, at unit luminance [typ]. */
+export const DIODES = {
+  red: ofUnitLuminance(peak(630, 18)),
+  green: ofUnitLuminance(peak(525, 34)),
+  blue: ofUnitLuminance(peak(462, 24)),
+};
+/** White from red, green and blue diodes. */
 export const colourLed = (cctK: number): Spectrum =>
-  whiteOf([peak(462, 24), peak(525, 34), peak(630, 18)], cctK) ?? planckian(cctK);
+  whiteOf([DIODES.blue, DIODES.green, DIODES.red], cctK) ?? planckian(cctK);
 
 /** Three-band fluorescent lamps of 3000, 4000 and 5000 K [std: CIE 15, F12, F11, F10]. */
 const THREE_BAND: readonly (readonly [cctK: number, column: number])[] = [

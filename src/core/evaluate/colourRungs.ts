@@ -1,3 +1,4 @@
+import { duvOf } from '../colour/chromaticity';
 import { clashOf, mired } from '../colour/mired';
 import type { Circuit } from '../location/circuit';
 import { type Shot } from '../location/shot';
@@ -6,7 +7,8 @@ import type { Finding } from '../findings/finding';
 import { isCleanExposure, mainsFlickerHz, nearestCleanShutter } from '../flicker/shutter';
 import type { ResolvedBuild } from '../build/resolvedBuild';
 import { threeFigures } from '../quantity';
-import { cctAtLevel } from '../power/watts';
+import { cctAtLevel, raAsMixed, uvMixed } from '../power/watts';
+import { isColoured, mixedLight, MIX_WORDS } from '../units/channels';
 import type { EffectiveUnit } from '../units/effective';
 import type { LightResult } from './light';
 import { leastSure, unknownReadout, type Readout } from './readout';
@@ -40,12 +42,15 @@ export function colourRung(light: LightResult, resolved: ResolvedBuild, shot: Sh
     ],
     source:
       'CIE 15 mixing on the Planckian locus; filaments by IES exponents; clash steps are common practice',
-    leavesOut: 'Green or magenta tint (Duv): labels do not tell it.',
+    leavesOut: light.uv
+      ? 'Diodes are taken as typical of their colour: a specimen may lie 10 nm aside.'
+      : 'Green or magenta tint (Duv): labels do not tell it.',
   };
   if (cctK === null) return unknownReadout(id, label, dimension, 'choose a lamp first', working);
   const clash = clashOf(shift);
   const direction = shift > 0 ? 'warmer' : 'cooler';
-  const least = Math.min(...resolved.groups.map(({ unit }) => unit.criRa.value));
+  const least = Math.min(...resolved.groups.map(raAsMixed));
+  const coloured = light.uv !== null && isColoured(light.uv, cctK);
   const dull = least < CRI_GATE[shot.use] ? `, but renders Ra ${Math.round(least)}` : '';
   return {
     id,
@@ -53,32 +58,56 @@ export function colourRung(light: LightResult, resolved: ResolvedBuild, shot: Sh
     value: cctK,
     dimension,
     target: { value: shot.cctK, dimension, label: 'shot' },
-    words:
-      clash === 'unseen'
+    words: coloured
+      ? `coloured: Duv ${duvOf(light.uv!, cctK).toFixed(2)}, no white to a camera`
+      : clash === 'unseen'
         ? `matches the shot${dull}`
         : `${Math.round(Math.abs(shift))} mired ${direction}, ${clash}${dull}`,
-    state: clash === 'unseen' || clash === 'slight' ? 'ok' : 'look',
+    state: !coloured && (clash === 'unseen' || clash === 'slight') ? 'ok' : 'look',
     origin,
     working,
   };
 }
 
+/** Lamps whose colours are to be mixed and that have none. */
+const unmixed = ({ groups, lampsAt }: ResolvedBuild): Finding[] =>
+  groups.flatMap(({ unit, mixture }, index): Finding[] =>
+    mixture && mixture.mix !== 'sold' && !mixedLight(unit.channels, mixture)
+      ? [
+          {
+            id: `colour.mix.${index}`,
+            topic: 'colour',
+            severity: 'look',
+            title: 'It has no such colours to mix',
+            message: `“${unit.name}” is not a lamp of ${mixture.mix === 'whites' ? 'two whites' : 'several colours'} by its label: it is worked out as it comes. Set its colours on the shelf, or choose “${MIX_WORDS.mixes.sold}”.`,
+            limit: 'colours its label names',
+            source: 'Common practice',
+            where: { ...lampsAt, field: 'mix' },
+          },
+        ]
+      : [],
+  );
+
 /** Colour rendering against the shot's use, and groups that clash with one another. */
 export function colourFindings(resolved: ResolvedBuild, shot: Shot): Finding[] {
   const gate = CRI_GATE[shot.use];
-  const poor = resolved.groups.flatMap(({ unit }, index) =>
-    unit.criRa.value < gate ? [{ unit, index }] : [],
-  );
+  const poor = resolved.groups.flatMap((group, index) => {
+    const uv = uvMixed(group);
+    const ra = raAsMixed(group);
+    // A saturated colour is there for its colour.
+    return ra < gate && !(uv && isColoured(uv)) ? [{ unit: group.unit, ra, index }] : [];
+  });
   const kelvins = resolved.groups.filter((group) => group.level > 0).map(cctAtLevel);
   const spread = kelvins.length ? mired(Math.min(...kelvins)) - mired(Math.max(...kelvins)) : 0;
   const clash = clashOf(spread);
   return [
-    ...poor.map(({ unit, index }): Finding => ({
+    ...unmixed(resolved),
+    ...poor.map(({ unit, ra, index }): Finding => ({
       id: `colour.cri.${index}`,
       topic: 'colour',
       severity: 'look',
       title: 'Colours may look dull',
-      message: `“${unit.name}” renders with Ra ${Math.round(unit.criRa.value)}${criNote(unit)}; ${USE_NAMES[shot.use]} wants ${gate} or more. Skin and costume lose red: film a test beside daylight.`,
+      message: `“${unit.name}” renders with Ra ${Math.round(ra)}${criNote(unit)}; ${USE_NAMES[shot.use]} wants ${gate} or more. Skin and costume lose red: film a test beside daylight.`,
       limit: `Ra ${gate} for ${USE_NAMES[shot.use]}`,
       source: 'Common practice',
       where: resolved.lampsAt,

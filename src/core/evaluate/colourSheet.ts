@@ -11,6 +11,7 @@ import type { Production } from '../document/production';
 import { onGrid } from '../formats/spectrumFile';
 import { stackLayers } from '../light/mouth';
 import { cctAtLevel } from '../power/watts';
+import { mixedSpectrum } from '../units/channels';
 import { type EffectiveUnit, oneOf } from '../units/effective';
 import { findBuild, resolveScene, sceneOf } from './context';
 import { evaluateLight } from './light';
@@ -83,7 +84,9 @@ export function colourSheet(document: Production, buildId: string): ColourSheet 
   const light = evaluateLight(resolved, shot, { gridCells: 2 });
   const parts = resolved.groups.map((group, k) => ({
     illuminanceLx: light.groupLx[k]!,
-    spectrum: spectrumOfUnit(group.unit, cctAtLevel(group)),
+    spectrum:
+      mixedSpectrum(group.unit.channels, group.mixture) ??
+      spectrumOfUnit(group.unit, cctAtLevel(group)),
   }));
   const lamps = mixed(parts);
   const shift = resolved.mouth ? stackLayers(resolved.mouth.layers).shiftMired : 0;

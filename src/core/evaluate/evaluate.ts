@@ -1,4 +1,5 @@
 import { askedReadings } from '../making/asked';
+import { raAsMixed } from '../power/watts';
 import { lampGlows } from './lampGlow';
 import { shotOf } from '../document/blank';
 import type { Build, Production } from '../document/production';
@@ -197,6 +198,7 @@ function workOut(
     targetShare: light.totalLx / light.targetLx,
     sentLm: light.luminousFluxLm,
     cctK: light.cctK,
+    uv: light.uv,
     glows: lampGlows(resolved),
     criRa: worstCri(resolved),
     drawing,
@@ -229,7 +231,7 @@ const scaleOf = (
     : null;
 
 function worstCri({ groups }: ResolvedBuild): number | null {
-  return groups.length ? Math.min(...groups.map(({ unit }) => unit.criRa.value)) : null;
+  return groups.length ? Math.min(...groups.map(raAsMixed)) : null;
 }
 
 const NEAREST_M = 0.1;

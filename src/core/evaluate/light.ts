@@ -1,5 +1,6 @@
 import { JUDGED } from '../location/use';
-import { mixedCctK, type MixPart } from '../colour/mix';
+import { mixedCctK, mixedUv, type MixPart } from '../colour/mix';
+import { planckianUv, type Chromaticity } from '../colour/planck';
 import type { Shot } from '../location/shot';
 import type { LampGroup, ResolvedBuild } from '../build/resolvedBuild';
 import { frontSize, leavesM, subjectM } from '../build/front';
@@ -24,7 +25,7 @@ import {
   separateShadows,
 } from '../light/softness';
 import type { SeparateShadows } from '../light/softness';
-import { cctAtLevel } from '../power/watts';
+import { cctAtLevel, uvMixed } from '../power/watts';
 import { buildField, overEstimate, type EstimateScale } from './field';
 
 /** What one build gives at the subject of one shot. */
@@ -58,8 +59,10 @@ export interface LightResult {
   evenness: Evenness;
   /** its own standard error, of a simulated mouth; null where it is not known */
   evennessErrorStops: number | null;
-  /** null with no light */
+  /** null with no light; of a colour the nearest */
   cctK: number | null;
+  /** place of a mixed colour in CIE 1960 u, v; null on the Planckian locus */
+  uv: Chromaticity | null;
   groupLx: number[];
   luminousFluxLm: number;
 }
@@ -144,15 +147,7 @@ export function evaluateLight(
     shadows: shadowsOf(resolved, shot),
     evenness,
     evennessErrorStops: looks && evennessError(looks, field, evenness, subject[2], shot),
-    cctK: throughLayers(
-      mixedCctK(
-        resolved.groups.map((group, i): MixPart => ({
-          cctK: cctAtLevel(group),
-          illuminanceLx: groupLx[i]!,
-        })),
-      ),
-      mouth ? stackLayers(mouth.layers).shiftMired : 0,
-    ),
+    ...colourOf(resolved, groupLx),
     groupLx,
     luminousFluxLm: sentLm,
   };
@@ -276,3 +271,18 @@ export function lightMargin(resolved: ResolvedBuild, shot: Shot): number {
 
 const throughLayers = (cctK: number | null, shiftMired: number): number | null =>
   cctK === null || shiftMired === 0 ? cctK : 1e6 / (mired(cctK) + shiftMired);
+
+/** Colour of all groups at the subject; behind a layer that shifts, a mixed colour moves as the white nearest to it. */
+function colourOf({ groups, mouth }: ResolvedBuild, groupLx: readonly number[]) {
+  const parts = groups.map((group, i): MixPart => ({
+    cctK: cctAtLevel(group),
+    uv: uvMixed(group),
+    illuminanceLx: groupLx[i]!,
+  }));
+  const before = mixedCctK(parts);
+  const cctK = throughLayers(before, mouth ? stackLayers(mouth.layers).shiftMired : 0);
+  const place = parts.some(({ uv }) => uv) ? mixedUv(parts) : null;
+  if (!place || before === null || cctK === null || cctK === before) return { cctK, uv: place };
+  const [from, to] = [planckianUv(before), planckianUv(cctK)];
+  return { cctK, uv: { u: place.u + to.u - from.u, v: place.v + to.v - from.v } };
+}

@@ -1,4 +1,5 @@
 import type { Asked } from '../making/asked';
+import type { Chromaticity } from '../colour/planck';
 import type { LampGlow } from './lampGlow';
 import type { Build } from '../document/production';
 import type { Finding } from '../findings/finding';
@@ -60,6 +61,8 @@ export interface WorkedOut {
   /** lumens its lamps send */
   sentLm: number;
   cctK: number | null;
+  /** place of a mixed colour in CIE 1960 u, v */
+  uv: Chromaticity | null;
   /** how its lamps look in the drawings */
   glows: LampGlow[];
   /** of the worst-rendering bulb in it */

@@ -110,7 +110,11 @@ export const later = <S extends z.ZodMiniType, T extends { schema: S; start: z.i
 ) => ({ ...spec, schema: z._default(spec.schema, spec.start as never) as unknown as S });
 
 /** A field that only some records of a role have something to say in. */
-export const only = <T extends { edited: object }>(field: string, is: string, spec: T): T => ({
+export const only = <T extends { edited: object }>(
+  field: string,
+  is: string | readonly string[],
+  spec: T,
+): T => ({
   ...spec,
   edited: { ...spec.edited, when: { field, is } },
 });

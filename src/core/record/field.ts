@@ -11,7 +11,7 @@ interface FieldBase {
   label: string;
   role: FieldRole;
   /** asked for only where another field says this */
-  when?: { field: string; is: string };
+  when?: { field: string; is: string | readonly string[] };
 }
 
 export interface QuantityRecordField extends FieldBase {
@@ -39,6 +39,12 @@ export type RecordField =
   | (FieldBase & { kind: 'money'; emptyText?: string })
   /** how a lamp spreads its light, with the beam angle of a reflector */
   | (FieldBase & { kind: 'spread' });
+
+/** Whether a field is asked for while the others say this. */
+export const isAsked = (
+  { when }: RecordField,
+  values: Readonly<Record<string, unknown>>,
+): boolean => !when || [when.is].flat().includes(values[when.field] as string);
 
 /** What a choice says, as its list shows it. */
 export const optionLabel = (field: RecordField, value: unknown): string =>

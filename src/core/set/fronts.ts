@@ -42,6 +42,8 @@ export function windowLight(window: WindowThing, room: SetRoom): SetLight {
     widthM,
     heightM,
     cctK: window.cctK,
+    uv: null,
+    mixed: null,
     filament: false,
     wattsW: 0,
     share: SKY_SHARE,

@@ -19,6 +19,8 @@ const solved = (
   name: id,
   role: 'key',
   cctK: 4000,
+  uv: null,
+  mixed: null,
   filament: false,
   wattsW: 50,
   share: 0.1,

@@ -3,6 +3,7 @@ import { balanceAdvice, type BalanceAdvice } from '../colour/balance';
 import { clashOf, mired, type Clash } from '../colour/mired';
 import { mixedCctK, mixedUv } from '../colour/mix';
 import { stopsBetween } from '../light/exposure';
+import type { Chromaticity } from '../colour/planck';
 import { LUMINANCE } from './finish';
 import type { Bands } from './faces';
 import { fillLevelFor, keyToFill, type AtFace, type Ratio } from './ratios';
@@ -19,6 +20,8 @@ export type Solved = Pick<
   | 'name'
   | 'role'
   | 'cctK'
+  | 'uv'
+  | 'mixed'
   | 'filament'
   | 'wattsW'
   | 'share'
@@ -61,7 +64,10 @@ const sideLx = ({ state, tint }: Lit, head: HeadLight, side: Side): number =>
 interface HeadPart extends AtFace {
   name: string;
   role: Solved['role'];
+  /** of a colour the nearest */
   cctK: number;
+  uv: Chromaticity | null;
+  coloured: boolean;
   /** of frontLx, what came straight */
   straightLx: number;
   /** standard error of its lux, as a share */
@@ -76,6 +82,8 @@ function partOf(lit: Lit, headId: string): HeadPart | null {
     name: lit.light.name,
     role: lit.light.role,
     cctK: lit.state.cctK,
+    uv: lit.state.uv,
+    coloured: lit.state.coloured,
     frontLx: sideLx(lit, head, 'front'),
     leftLx: sideLx(lit, head, 'left'),
     rightLx: sideLx(lit, head, 'right'),
@@ -102,7 +110,10 @@ export interface HeadReading {
   clash: { warm: string; cool: string; shiftMired: number; words: Clash } | null;
   /** of the light on the face, what comes in by windows */
   daylight: number;
+  /** for the whites among them */
   balance: BalanceAdvice | null;
+  /** lights of a colour of their own, that reach the face */
+  coloured: readonly string[];
   /** lights that each throw a shadow of their own */
   shadows: readonly string[];
 }
@@ -125,7 +136,9 @@ const CLASH_SHARE = 0.05;
 
 function clashIn(parts: readonly HeadPart[], totalLx: number): HeadReading['clash'] {
   const counted = parts.filter(
-    ({ frontLx, leftLx, rightLx }) => Math.max(frontLx, leftLx, rightLx) > CLASH_SHARE * totalLx,
+    ({ coloured, frontLx, leftLx, rightLx }) =>
+      // A colour is meant to differ.
+      !coloured && Math.max(frontLx, leftLx, rightLx) > CLASH_SHARE * totalLx,
   );
   if (counted.length < 2) return null;
   const sorted = counted.toSorted((a, b) => mired(b.cctK) - mired(a.cctK));
@@ -153,7 +166,12 @@ export function headReading(
       key,
       parts.filter((part) => part !== key),
     );
-  const mixed = parts.map(({ cctK, frontLx: lx }) => ({ cctK, illuminanceLx: lx }));
+  const mixed = parts.map(({ cctK, uv: own, frontLx: lx }) => ({
+    cctK,
+    uv: own,
+    illuminanceLx: lx,
+  }));
+  const whites = parts.filter(({ coloured }) => !coloured);
   const uv = mixedUv(mixed);
   const cctK = mixedCctK(mixed);
   const error = Math.hypot(...parts.map((part) => part.share * part.frontLx));
@@ -178,7 +196,7 @@ export function headReading(
           ) / frontLx
         : 0,
     balance: balanceAdvice(
-      parts.map((part) => ({
+      whites.map((part) => ({
         id: part.id,
         name: part.name,
         cctK: part.cctK,
@@ -187,6 +205,7 @@ export function headReading(
       })),
       balanceK,
     ),
+    coloured: parts.filter((part) => part.coloured).map(({ name }) => name),
     shadows: parts
       .filter(({ straightLx }) => straightLx > SHADOW_SHARE * frontLx)
       .map(({ name }) => name),

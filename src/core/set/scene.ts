@@ -1,8 +1,10 @@
 import { toRadians } from '../angle';
+import type { Chromaticity } from '../colour/planck';
 import type { Control } from '../light/controls';
 import { plus, scaled, type Vector } from '../light/vector';
 import type { LightField } from '../light/lightField';
 import type { SkinId } from '../mannequin/skin';
+import type { Channels } from '../units/channels';
 import { cardFaces, type Bands, type Face } from './faces';
 import { finishBands } from './finish';
 import type { Ball } from './placed';
@@ -27,7 +29,12 @@ export interface LightSource {
   /** of that front */
   widthM: number;
   heightM: number;
+  /** as it stands on its bench; of a colour the nearest */
   cctK: number;
+  /** place of a mixed colour in CIE 1960 u, v; null on the Planckian locus */
+  uv: Chromaticity | null;
+  /** colours that can be mixed here instead, and what it gives as its build mixes them */
+  mixed: { lamp: Channels; lumensShare: number; wattsShare: number } | null;
   /** a glowing wire, which reddens when dimmed */
   filament: boolean;
   /** what it draws, fully up */

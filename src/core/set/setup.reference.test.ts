@@ -20,6 +20,8 @@ const source = (luminousFluxLm: number, frontM = 0): LightSource => ({
   widthM: Math.max(0.05, frontM),
   heightM: Math.max(0.05, frontM),
   cctK: 4000,
+  uv: null,
+  mixed: null,
   filament: false,
   wattsW: 10,
   share: 0,

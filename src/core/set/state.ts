@@ -1,9 +1,11 @@
 import { filamentAtLevel } from '../colour/incandescent';
-import { balanced } from '../colour/display';
+import { balancedUv } from '../colour/display';
 import { mired } from '../colour/mired';
+import { cctOfUv, planckianUv, type Chromaticity } from '../colour/planck';
+import { isColoured, mixedLight } from '../units/channels';
 import type { Bands } from './faces';
 import type { LightSource } from './scene';
-import type { Thing } from './things';
+import type { LightThing, Thing } from './things';
 
 /** How a light is turned up now: nothing here asks for the set to be worked out again. */
 export interface LightState {
@@ -11,8 +13,12 @@ export interface LightState {
   factor: number;
   /** what its factor would be turned up whole */
   full: number;
-  /** dimmed and gelled */
+  /** dimmed and gelled; of a colour the nearest */
   cctK: number;
+  /** place of a mixed colour in CIE 1960 u, v; null on the Planckian locus */
+  uv: Chromaticity | null;
+  /** a colour, and no white */
+  coloured: boolean;
   wattsW: number;
 }
 
@@ -33,25 +39,51 @@ const gelled = (cctK: number, shiftMired: number): number => {
   return Math.min(COOLEST_K, Math.max(WARMEST_K, mired(Math.max(shifted, 1))));
 };
 
+export type StateSource = Pick<LightSource, 'cctK' | 'uv' | 'mixed' | 'filament' | 'wattsW'>;
+
 /** The state of a light or window; null for what gives none. */
-export function stateOf(
-  thing: Thing,
-  source: Pick<LightSource, 'cctK' | 'filament' | 'wattsW'>,
-): LightState | null {
+export function stateOf(thing: Thing, source: StateSource): LightState | null {
   if (thing.kind === 'window')
-    return { factor: thing.on ? 1 : 0, full: 1, cctK: source.cctK, wattsW: 0 };
+    return { factor: thing.on ? 1 : 0, full: 1, ...white(source.cctK), wattsW: 0 };
   if (thing.kind !== 'light') return null;
   const { on, level, gelMired } = thing;
-  const full = gelPasses(gelMired);
-  if (!on || level <= 0) return { factor: 0, full, cctK: source.cctK, wattsW: 0 };
+  const mix = mixOf(thing, source);
+  const full = gelPasses(gelMired) * mix.lumens;
   const dimmed = filamentAtLevel(level);
+  const lit = on && level > 0;
+  const reddened = source.filament && lit ? dimmed.cctRatio : 1;
   return {
-    factor: level * full,
+    factor: lit ? level * full : 0,
     full,
-    cctK: gelled(source.cctK * (source.filament ? dimmed.cctRatio : 1), gelMired),
-    wattsW: source.wattsW * (source.filament ? dimmed.wattsRatio : level),
+    ...(mix.uv ? tinted(mix.uv, gelMired) : white(gelled(source.cctK * reddened, gelMired))),
+    wattsW: lit ? source.wattsW * mix.watts * (source.filament ? dimmed.wattsRatio : level) : 0,
   };
 }
 
+/** How its colours are mixed here: lumens and watts against how it was worked out. */
+function mixOf(thing: LightThing, { mixed, uv }: StateSource) {
+  const now = mixed && mixedLight(mixed.lamp, thing);
+  if (!mixed || !now) return { lumens: 1, watts: 1, uv };
+  return {
+    lumens: now.lumensShare / mixed.lumensShare,
+    watts: mixed.wattsShare > 0 ? now.wattsShare / mixed.wattsShare : 1,
+    // Mixed to nothing it is as dark as switched off.
+    uv: now.uv ?? uv,
+  };
+}
+
+type Colour = Pick<LightState, 'cctK' | 'uv' | 'coloured'>;
+const white = (cctK: number): Colour => ({ cctK, uv: null, coloured: false });
+
+/** A colour behind a gel moves as the white nearest to it does. */
+function tinted({ u, v }: Chromaticity, gelMired: number): Colour {
+  const before = cctOfUv({ u, v });
+  const cctK = gelled(before, gelMired);
+  const [from, to] = [planckianUv(before), planckianUv(cctK)];
+  const uv = { u: u + to.u - from.u, v: v + to.v - from.v };
+  return { cctK, uv, coloured: isColoured(uv, cctK) };
+}
+
 /** Its light as a balanced camera records it, luminance kept. */
-export const tintOf = ({ cctK }: LightState, balanceK: number): Bands => balanced(cctK, balanceK);
+export const tintOf = ({ uv, cctK }: LightState, balanceK: number): Bands =>
+  balancedUv(uv ?? planckianUv(cctK), balanceK);

@@ -3,6 +3,7 @@ import { SOME_SUPPLY, SUPPLY_EFFICIENCY } from '../electrics/supply';
 import type { Protection } from '../electrics/protection';
 import { sourced, type Sourced } from '../origin';
 import { classOf, isFilament } from './classes';
+import { channelsOf, type Channels } from './channels';
 import { lumensOfEquivalent } from './equivalence';
 import type { MeasuredSpectrum } from './spectrum';
 import type { Unit, UnitOf } from './unit';
@@ -40,6 +41,8 @@ export interface EffectiveUnit {
   spectrum: MeasuredSpectrum | null;
   /** false when the label says nothing of colour rendering */
   criKnown: boolean;
+  /** colours that can be mixed; null for a lamp of one */
+  channels: Channels | null;
 }
 
 /** To cloth and film, to anything that burns beside the lamp, and in its beam; metres from its surface. */
@@ -76,14 +79,18 @@ type MainsUnit = Exclude<Unit, { category: 'strip' }>;
 const figure = (unit: Unit, field: string, said: number | null, typical: number): Sourced =>
   said === null ? sourced(typical, 'typical') : sourced(said, unit.origins[field] ?? 'typical');
 
-function shared(unit: Unit) {
+/** @param wholeLm  lumens as it is sold, of one piece or a metre */
+function shared(unit: Unit, wholeLm: number) {
   const typical = classOf(unit);
+  const cctK = figure(unit, 'cctK', unit.cctK, typical.cctK);
+  const criRa = figure(unit, 'criRa', unit.criRa, typical.criRa);
   return {
     id: unit.id as string,
     name: unit.name,
     category: unit.category,
-    cctK: figure(unit, 'cctK', unit.cctK, typical.cctK),
-    criRa: figure(unit, 'criRa', unit.criRa, typical.criRa),
+    cctK,
+    criRa,
+    channels: channelsOf(unit, wholeLm, cctK.value, criRa.value),
     heatShare: typical.heatShare,
     // A shop panel dims by its own knob; on a mains dimmer it is a driver like any other.
     dimmable: unit.category === 'panel' ? ('no' as const) : unit.dimmable,
@@ -112,10 +119,11 @@ function fedAtOf(unit: MainsUnit): EffectiveUnit['fedAt'] {
 /** One mains unit, its gaps filled. Never fails; the origin tells which figures are guesses. */
 export function effectiveUnit(unit: MainsUnit): EffectiveUnit {
   const filament = isFilament(unit);
+  const luminousFluxLm = figure(unit, 'luminousFluxLm', unit.luminousFluxLm, typicalLm(unit));
   return {
-    ...shared(unit),
+    ...shared(unit, luminousFluxLm.value),
     wattsW: figure(unit, 'wattsW', unit.wattsW, unit.wattsW),
-    luminousFluxLm: figure(unit, 'luminousFluxLm', unit.luminousFluxLm, typicalLm(unit)),
+    luminousFluxLm,
     powerFactor: figure(unit, 'powerFactor', unit.powerFactor, classOf(unit).powerFactor),
     filament,
     keepAwayM: filament ? keepAwayOf(unit) : null,
@@ -166,7 +174,7 @@ export function effectiveTape(
   const lumens = tapeLumensPerM(strip);
   const watts = figure(strip, 'wattsPerM', strip.wattsPerM, strip.wattsPerM);
   return {
-    ...shared(strip),
+    ...shared(strip, lumens.value),
     name: `${Number(lengthM.toFixed(2))} m of ${strip.name}`,
     wattsW: { ...watts, value: (tapeWattsPerM(strip) * lengthM) / SUPPLY_EFFICIENCY },
     luminousFluxLm: { ...lumens, value: lumens.value * lengthM },

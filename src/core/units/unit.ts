@@ -12,10 +12,12 @@ import {
   flux,
   hours,
   kept,
+  later,
   length,
   mass,
   maybe,
   number,
+  only,
   onHand,
   originsSchema,
   power,
@@ -42,6 +44,43 @@ const light = {
   /** metered; null for what is typical of its class */
   spectrum: kept(z.nullable(spectrumSchema), null),
 };
+/** Colours of a lamp that can be mixed. */
+const COLOURS = {
+  white: 'one white',
+  'bi-colour': 'two whites, mixed',
+  rgb: 'red, green, blue',
+  rgbw: 'red, green, blue and white',
+} as const;
+/** What a label says of each colour by itself, fully up. @param measure  “ a metre” for tape */
+function channels(measure: '' | ' a metre') {
+  const lumens = (label: string, is: string | string[]) =>
+    later(
+      only(
+        'colour',
+        is,
+        maybe(flux(`${label} alone${measure}`, { min: 0.1, max: 1e6, start: 100 })),
+      ),
+    );
+  const white = (label: string, start: number) =>
+    later(
+      only(
+        'colour',
+        'bi-colour',
+        maybe(colourTemperature(label, { min: 1000, max: 20_000, start })),
+      ),
+    );
+  const mixed = ['rgb', 'rgbw', 'addressable'];
+  return {
+    warmK: white('Warm white is', 2700),
+    coolK: white('Cool white is', 6500),
+    warmLm: lumens('Warm white', 'bi-colour'),
+    coolLm: lumens('Cool white', 'bi-colour'),
+    redLm: lumens('Red', mixed),
+    greenLm: lumens('Green', mixed),
+    blueLm: lumens('Blue', mixed),
+    whiteLm: lumens('White', 'rgbw'),
+  };
+}
 const stock = { packCount: count('In a pack', { min: 1, max: 1000, start: 1 }, 'stock') };
 
 /** A unit that hangs on the mains by itself. */
@@ -49,6 +88,8 @@ const mains = (wattsW: { min: number; max: number; start: number }, mostLm: numb
   wattsW: power('Watts', wattsW),
   luminousFluxLm: maybe(flux('Lumens', { min: 1, max: mostLm, start: 800 })),
   ...light,
+  colour: later(choice('Colours', COLOURS, 'white')),
+  ...channels(''),
   supplyV: voltage('Supply', { min: 5, max: 250, start: 230 }),
   /** of a lamp for a range of mains, 100–240 V */
   supplyToV: maybe(voltage('… up to', { min: 5, max: 480, start: 240 }), 'that alone'),
@@ -115,6 +156,7 @@ const strip = defineRecord({
   reelLengthM: length('Reel', { min: 0.1, max: 100, start: 5 }),
   tapeWidthM: length('Tape width', { min: 0.003, max: 0.05, start: 0.01 }),
   colour: choice('Colour', ['white', 'bi-colour', 'rgb', 'rgbw', 'addressable'], 'white'),
+  ...channels(' a metre'),
   /** how its sections take their current */
   load: choice('Its sections', TAPE_LOAD_NAMES, 'string'),
   loopOhmPerM: maybe(

@@ -1,6 +1,6 @@
 'use client';
 import { useMemo, useState } from 'react';
-import { cctCss } from '@/core/colour/display';
+import { cctCss, uvCss } from '@/core/colour/display';
 import { glowAt } from '@/core/evaluate/lampGlow';
 import type { WorkedOut } from '@/core/evaluate/readouts';
 import type { Shape, View } from '@/core/drawing/drawing';
@@ -13,7 +13,7 @@ import { useSession } from '../shell/Workbench';
 import type { BuildForm } from './useBuildForm';
 
 interface BuildDrawingProps {
-  readouts: Pick<WorkedOut, 'drawing' | 'glows' | 'cctK'>;
+  readouts: Pick<WorkedOut, 'drawing' | 'glows' | 'cctK' | 'uv'>;
   form: BuildForm;
 }
 
@@ -28,7 +28,7 @@ const isDark = ({ id }: View): boolean => id === 'wiring' || id === 'throw';
 
 /** One view large, the others beside it; any of them can be made the large one. */
 export function BuildDrawing({ readouts, form }: BuildDrawingProps) {
-  const { drawing, glows, cctK } = readouts;
+  const { drawing, glows, cctK, uv } = readouts;
   const { units } = useDevice();
   const { pointed } = useSession();
   const pointedRef = usePointedIn(pointed, (state) => state.ref);
@@ -53,7 +53,7 @@ export function BuildDrawing({ readouts, form }: BuildDrawingProps) {
   const shared = { pointedRef, lengthText, grips, on };
   const lampGlow = (shape: Shape) => {
     const glow = glowAt(glows, cctK, shape.ref);
-    return glow && { colour: cctCss(glow.cctK), strength: strengthOf(glow.level) };
+    return glow && { colour: uv ? uvCss(uv) : cctCss(glow.cctK), strength: strengthOf(glow.level) };
   };
   const lit = (view: View) => (isDark(view) ? {} : { glowOf: lampGlow, faces: true });
   return (

@@ -1,5 +1,5 @@
 'use client';
-import type { RecordField } from '@/core/record/field';
+import { isAsked, type RecordField } from '@/core/record/field';
 import { RecordFieldInput } from './RecordFieldInput';
 
 interface RecordFieldsProps<R extends object> {
@@ -11,11 +11,13 @@ interface RecordFieldsProps<R extends object> {
 
 /** Fields of a record, each as its definition says. */
 export function RecordFields<R extends object>({ fields, record, onChange }: RecordFieldsProps<R>) {
-  return fields.map((field) => (
+  const values = record as Record<string, unknown>;
+  const asked = fields.filter((field) => isAsked(field, values));
+  return asked.map((field) => (
     <RecordFieldInput
       key={field.field}
       field={field}
-      value={(record as Record<string, unknown>)[field.field]}
+      value={values[field.field]}
       onChange={(value) =>
         onChange(
           field.label.toLowerCase(),

@@ -1,6 +1,6 @@
 'use client';
 import { Slider } from 'radix-ui';
-import { cctCss } from '@/core/colour/display';
+import { colourOf } from './colourOf';
 import type { Change } from '@/core/document/edit';
 import type { Lit } from '@/core/set/readings';
 import type { Setup } from '@/core/set/setup';
@@ -74,7 +74,7 @@ function Fader({
           aria-hidden
           className="size-3 shrink-0 rounded-full border border-line-strong"
           style={{
-            background: found && found.state.factor > 0 ? cctCss(found.state.cctK) : 'transparent',
+            background: found && found.state.factor > 0 ? colourOf(found.state) : 'transparent',
           }}
         />
         <span className="truncate text-[14px]">{thing.name}</span>
@@ -103,7 +103,11 @@ function Fader({
       )}
       <span className="figure text-right text-[13px]">{Math.round(level * 100)} %</span>
       <span className="figure text-right text-[13px]">
-        {found && found.state.factor > 0 ? `${Math.round(found.state.cctK / 10) * 10} K` : ''}
+        {found && found.state.factor > 0
+          ? found.state.coloured
+            ? 'a colour'
+            : `${Math.round(found.state.cctK / 10) * 10} K`
+          : ''}
       </span>
       <button
         type="button"

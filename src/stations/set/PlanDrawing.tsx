@@ -1,6 +1,5 @@
 'use client';
 import { useRef } from 'react';
-import { cctCss } from '@/core/colour/display';
 import type { Vector } from '@/core/light/vector';
 import { show, showText, type UnitSystem } from '@/core/quantity';
 import { standingWalls } from '@/core/set/roomFaces';
@@ -10,6 +9,7 @@ import type { Lit } from '@/core/set/readings';
 import type { Setup } from '@/core/set/setup';
 import { THINGS, type Thing } from '@/core/set/things';
 import { usePlace } from '@/ui/drawing/usePixel';
+import { colourOf } from './colourOf';
 import { planShape, type FrontOf, type PlanShape, type PlanView } from './planShape';
 import { keyMove, turned, type Moves } from './planMoves';
 import { along, up, useGrasp } from './useGrasp';
@@ -256,7 +256,7 @@ function ThingMark(props: ThingMarkProps) {
   return (
     <g data-thing={thing.id} opacity={off ? 0.45 : 1}>
       {out && thing.kind === 'light' && state && state.factor > 0 && (
-        <Beam id={thing.id} x={x} y={y} out={out} cctK={state.cctK} factor={state.factor} />
+        <Beam id={thing.id} x={x} y={y} out={out} colour={colourOf(state)} factor={state.factor} />
       )}
       <g
         role="button"
@@ -353,20 +353,20 @@ interface BeamProps {
   x: number;
   y: number;
   out: [number, number];
-  cctK: number;
+  colour: string;
   factor: number;
 }
 const BEAM_PX = 110;
 
 /** Which way a light goes, and how warm: it fades into the room. */
-function Beam({ id, x, y, out, cctK, factor }: BeamProps) {
+function Beam({ id, x, y, out, colour, factor }: BeamProps) {
   const [a, b] = [fan(out, 0.55), fan(out, -0.55)];
   const name = `beam-${id}`;
   return (
     <g pointerEvents="none">
       <radialGradient id={name} cx={x} cy={y} r={BEAM_PX} gradientUnits="userSpaceOnUse">
-        <stop offset="0" stopColor={cctCss(cctK)} stopOpacity={0.35 + 0.5 * Math.min(1, factor)} />
-        <stop offset="1" stopColor={cctCss(cctK)} stopOpacity="0" />
+        <stop offset="0" stopColor={colour} stopOpacity={0.35 + 0.5 * Math.min(1, factor)} />
+        <stop offset="1" stopColor={colour} stopOpacity="0" />
       </radialGradient>
       <path
         d={`M${x} ${y} L${x + a[0] * BEAM_PX} ${y + a[1] * BEAM_PX} A${BEAM_PX} ${BEAM_PX} 0 0 0 ${x + b[0] * BEAM_PX} ${y + b[1] * BEAM_PX} Z`}

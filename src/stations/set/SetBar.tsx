@@ -27,10 +27,12 @@ interface SetBarProps {
   setup: Setup;
   edits: SetEdits;
   onPick: (id: string | null) => void;
+  besideId: string;
+  onBeside: (id: string) => void;
 }
 
 /** Which setup, whose shot, and what is brought in. */
-export function SetBar({ setup, edits, onPick }: SetBarProps) {
+export function SetBar({ setup, edits, onPick, besideId, onBeside }: SetBarProps) {
   const document = useProduction((state) => state.document);
   const setups = useSetups();
   const [choosing, setChoosing] = useState(false);
@@ -70,6 +72,23 @@ export function SetBar({ setup, edits, onPick }: SetBarProps) {
         Begin by a school
       </button>
       <span className="flex-1" />
+      {document.setups.length > 1 && (
+        <select
+          aria-label="Held against"
+          className="field !w-auto max-w-44"
+          value={besideId}
+          onChange={(event) => onBeside(event.target.value)}
+        >
+          <option value="">beside: nothing</option>
+          {document.setups
+            .filter(({ id }) => id !== setup.id)
+            .map(({ id, name }) => (
+              <option key={id} value={id}>
+                beside: {name}
+              </option>
+            ))}
+        </select>
+      )}
       <label className="flex items-center gap-1.5 text-[14px]">
         Bring in
         <select

@@ -1,14 +1,15 @@
 'use client';
 import { useMemo, useState } from 'react';
-import { blankShot } from '@/core/document/blank';
-import { shotTargetLx } from '@/core/evaluate/light';
 import { litOf } from '@/core/set/readings';
 import type { Setup } from '@/core/set/setup';
 import { useDevice } from '@/ui/device';
 import { Sheets } from '@/ui/Sheets';
 import { useProduction } from '../store/context';
+import { Beside } from './Beside';
 import { CameraPicture } from './CameraPicture';
+import { exposureOf } from './exposureOf';
 import { Faders } from './Faders';
+import { MixLine } from './MixLine';
 import { PlanDrawing } from './PlanDrawing';
 import { RoomPanel } from './RoomPanel';
 import { SetBar } from './SetBar';
@@ -33,6 +34,8 @@ const SOME_FRONT = { widthM: 0.3, heightM: 0.3 };
 export function SetBench({ setup }: { setup: Setup }) {
   const { units } = useDevice();
   const shots = useProduction(({ document }) => document.shots);
+  const setups = useProduction(({ document }) => document.setups);
+  const [besideId, setBeside] = useState('');
   const [pickedId, setPicked] = useState<string | null>(null);
   const [draggedId, setDragged] = useState<string | null>(null);
   const [aloneId, setAlone] = useState<string | null>(null);
@@ -40,10 +43,8 @@ export function SetBench({ setup }: { setup: Setup }) {
   const edits = useSetEdits(setup);
   const { answer, busy, problem, stock } = useSolved(setup, draggedId);
   const layers = useLayers(answer?.picture ?? null);
-  const shot = shots.find(({ id }) => id === setup.shotId) ?? blankShot('none', 'None');
-  const targetLx = shotTargetLx(shot);
-  // The camera is set as the shot says; what is wanted brighter is brighter in its picture.
-  const greyLx = targetLx / 2 ** shot.offsetStops;
+  const { targetLx, greyLx } = exposureOf(shots, setup);
+  const other = setups.find(({ id }) => id === besideId && id !== setup.id) ?? null;
   const lit = useMemo(() => litOf(setup, answer?.lights ?? []), [setup, answer?.lights]);
   const troubles = answer?.troubles ?? [];
   const picked = setup.things.find(({ id }) => id === pickedId) ?? null;
@@ -54,7 +55,13 @@ export function SetBench({ setup }: { setup: Setup }) {
       data-setup={setup.id}
       data-solved={busy ? 'busy' : 'done'}
     >
-      <SetBar setup={setup} edits={edits} onPick={setPicked} />
+      <SetBar
+        setup={setup}
+        edits={edits}
+        onPick={setPicked}
+        besideId={other?.id ?? ''}
+        onBeside={setBeside}
+      />
       <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_minmax(420px,42%)] max-lg:flex max-lg:flex-col-reverse">
         <div className="flex min-h-0 flex-col border-r border-line max-lg:border-r-0">
           <Sheets
@@ -86,6 +93,16 @@ export function SetBench({ setup }: { setup: Setup }) {
               <ThingPanel
                 key={picked.id}
                 thing={picked}
+                mix={
+                  picked.kind === 'light' && (
+                    <MixLine
+                      thing={picked}
+                      lit={lit.find(({ light }) => light.id === picked.id)}
+                      camera={setup.camera}
+                      edits={edits}
+                    />
+                  )
+                }
                 troubles={troubles.filter(({ thingId }) => thingId === picked.id)}
                 edits={edits}
                 onTakenOut={() => setPicked(null)}
@@ -109,6 +126,7 @@ export function SetBench({ setup }: { setup: Setup }) {
             aloneId={aloneId}
             busy={busy}
           />
+          {other && <Beside setup={setup} lit={lit} other={other} />}
           <Told
             problem={problem}
             refused={answer?.refused ?? null}

@@ -109,6 +109,13 @@ function HeadFigures({
             words={`${Math.round(cctK / 10) * 10} K, Duv ${(duv ?? 0).toFixed(4)}`}
           />
         )}
+        {reading.coloured.length > 0 && (
+          <Line
+            term="Of a colour of their own"
+            words={reading.coloured.join(', ')}
+            mark="coloured"
+          />
+        )}
         {clash && (
           <Line
             term={`${clash.warm} beside ${clash.cool}`}

@@ -1,4 +1,5 @@
 'use client';
+import type { ReactNode } from 'react';
 import type { Production } from '@/core/document/production';
 import type { Trouble } from '@/core/set/troubles';
 import { SOURCES, THINGS, type LightThing, type Thing } from '@/core/set/things';
@@ -18,12 +19,14 @@ const sourcesAtHand = ({ builds, fixtures, shelf }: Production) =>
 interface ThingPanelProps {
   thing: Thing;
   troubles: readonly Trouble[];
+  /** what its colours come to */
+  mix: ReactNode;
   edits: SetEdits;
   onTakenOut: () => void;
 }
 
 /** Everything a thing says of itself, to be typed. */
-export function ThingPanel({ thing, troubles, edits, onTakenOut }: ThingPanelProps) {
+export function ThingPanel({ thing, troubles, mix, edits, onTakenOut }: ThingPanelProps) {
   return (
     <section aria-label={thing.name} data-panel={thing.kind} className="grid gap-2">
       {troubles.map(({ message }) => (
@@ -49,6 +52,7 @@ export function ThingPanel({ thing, troubles, edits, onTakenOut }: ThingPanelPro
           onChange={(label, set) => edits.thing(thing, label, set)}
         />
       </div>
+      {mix}
       <p>
         <button
           type="button"

@@ -1,8 +1,9 @@
 'use client';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Production } from '@/core/document/production';
 import type { SetAnswer } from '@/core/evaluate/setup/engine';
 import type { Setup } from '@/core/set/setup';
+import { SOLD } from '@/core/units/channels';
 import { Cancelled, lightHands } from '@/workers/pool';
 import { useProduction } from '../store/context';
 
@@ -16,23 +17,12 @@ interface SolvedSet {
 }
 
 let stocks = 0;
+let known: { of: readonly unknown[]; key: string } = { of: [], key: '' };
 
-/** A name for the production’s stock that changes with it: the worker keeps what hangs on it. */
-function useStockKey({
-  builds,
-  fixtures,
-  shelf,
-  calibration,
-  shots,
-  circuits,
-}: Production): string {
-  const [known, setKnown] = useState<{ of: readonly unknown[]; key: string }>({ of: [], key: '' });
+/** A name for the production’s stock that changes with it: the worker keeps what hangs on it. One for all who ask on a page. */
+function stockKey({ builds, fixtures, shelf, calibration, shots, circuits }: Production): string {
   const of = [builds, fixtures, shelf, calibration, shots, circuits];
-  if (of.some((each, k) => each !== known.of[k])) {
-    const next = { of, key: `stock ${++stocks}` };
-    setKnown(next);
-    return next.key;
-  }
+  if (of.some((each, k) => each !== known.of[k])) known = { of, key: `stock ${++stocks}` };
   return known.key;
 }
 
@@ -43,14 +33,16 @@ const standing = (setup: Setup): string =>
     name: '',
     note: '',
     things: setup.things.map((thing) =>
-      thing.kind === 'light' ? { ...thing, level: 0, gelMired: 0, on: true, role: '' } : thing,
+      thing.kind === 'light'
+        ? { ...thing, level: 0, gelMired: 0, on: true, role: '', ...SOLD }
+        : thing,
     ),
   });
 
 /** One answer after another, always of the newest setup; while a thing is drawn about, its straight light alone. */
 export function useSolved(setup: Setup, draggedId: string | null): SolvedSet {
   const document = useProduction((state) => state.document);
-  const stock = useStockKey(document);
+  const stock = useMemo(() => stockKey(document), [document]);
   const [solved, setSolved] = useState<{ answer: SetAnswer; key: string } | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const running = useRef(false);

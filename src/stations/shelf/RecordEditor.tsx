@@ -2,7 +2,7 @@
 import type { Finding } from '@/core/findings/finding';
 import type { Part } from '@/core/materials/part';
 import { FIGURE_ORIGINS, ORIGIN_WORDS, type FigureOrigin } from '@/core/origin';
-import type { RecordField } from '@/core/record/field';
+import { isAsked, type RecordField } from '@/core/record/field';
 import type { Unit } from '@/core/units/unit';
 import { Dialog } from '@/ui/Dialog';
 import { ChoiceField } from '@/ui/fields/ChoiceField';
@@ -35,7 +35,7 @@ interface RecordEditorProps<R extends Unit | Part> {
 export default function RecordEditor<R extends Unit | Part>(props: RecordEditorProps<R>) {
   const { record, fields, findings = [], children, onChange, onClose } = props;
   const values = record as unknown as Record<string, unknown>;
-  const asked = fields.filter(({ when }) => !when || values[when.field] === when.is);
+  const asked = fields.filter((field) => isAsked(field, values));
   const figures = asked.filter(
     ({ kind, role, field }) => kind === 'quantity' && role === 'figure' && values[field] !== null,
   );

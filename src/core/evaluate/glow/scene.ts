@@ -4,9 +4,10 @@ import type { Transported } from '../../light/transport/result';
 import { sourceField, type LightField } from '../../light/lightField';
 import { frontSize, leavesM, subjectM } from '../../build/front';
 import { aroundOf } from './context';
-import { balanced } from '../../colour/display';
+import { balanced, balancedUv } from '../../colour/display';
+import { planckianUv } from '../../colour/planck';
 import { frontLamps, lampsOf, type PictureLight, type Pose } from '../../picture/scene';
-import { buildWatts } from '../../power/watts';
+import { buildWatts, raAsMixed } from '../../power/watts';
 import { fixtureIlluminanceLx, type Fixture } from '../../verdict/fixture';
 import type { Photometry } from '../../formats/photometric';
 import type { Shot } from '../../location/shot';
@@ -70,7 +71,8 @@ export function buildPicture(
     lamps: lampsOf(sources, patchHalf(resolved)),
     controls: resolved.controls,
     frontM: leavesM(resolved),
-    tint: light.cctK === null ? [1, 1, 1] : balanced(light.cctK, shot.cctK),
+    tint:
+      light.cctK === null ? [1, 1, 1] : balancedUv(light.uv ?? planckianUv(light.cctK), shot.cctK),
     faceLx: light.totalLx,
   };
 }
@@ -100,7 +102,7 @@ export function photometryOf(
   const { resolved, light } = lit;
   const run = light.transported;
   const { widthM, heightM, round = false } = frontSize(resolved);
-  const bulbs = resolved.groups.map(({ unit }) => unit.criRa.value);
+  const bulbs = resolved.groups.map(raAsMixed);
   return {
     name: build.name,
     ...aroundOf(light, resolved),

@@ -27,6 +27,7 @@ import {
 } from '../../set/solve';
 import { troublesOf, type Trouble } from '../../set/troubles';
 import { eightDigits, fnv } from '../../fnv';
+import { SOLD } from '../../units/channels';
 import { Derivations } from '../derive';
 import { pictureLamp, pictureScene } from './pictureOf';
 import { washPlacesOf, type WashPlaces } from './washPlaces';
@@ -77,9 +78,26 @@ interface Kept {
   lamp: PictureLamp;
 }
 
+/** What is kept of one setup. */
+interface KeptSet {
+  geometry: { key: string; geometry: Geometry } | null;
+  alone: Map<string, Kept>;
+}
+/** Two are held beside each other; one more is kept for who goes back. */
+const SETS_KEPT = 3;
+
 /** All of a thing but how it is turned up: that asks for nothing to be worked out again. */
 const placeKey = (thing: Setup['things'][number]): string =>
-  JSON.stringify({ ...thing, name: '', level: 0, gelMired: 0, on: true, cctK: 0, role: '' });
+  JSON.stringify({
+    ...thing,
+    name: '',
+    level: 0,
+    gelMired: 0,
+    on: true,
+    cctK: 0,
+    role: '',
+    ...SOLD,
+  });
 
 /**
  * Works sets out and keeps what did not change: sources as long as the production's stock is the same, the room's patches as
@@ -88,8 +106,8 @@ const placeKey = (thing: Setup['things'][number]): string =>
 export class SetEngine {
   private readonly derive = new Derivations();
   private readonly sources = new Map<string, LightSource | null>();
-  private geometry: { key: string; geometry: Geometry } | null = null;
-  private readonly alone = new Map<string, Kept>();
+  /** of each setup asked for, the last asked for last */
+  private readonly kept = new Map<string, KeptSet>();
 
   constructor(private readonly document: Production) {}
 
@@ -125,7 +143,8 @@ export class SetEngine {
     const { lights, sources, troubles } = this.lightsOf(setup);
     const whole = sceneOf(setup, sources);
     const scene = withoutSmall(whole, sources);
-    const geometry = this.geometryFor(scene);
+    const kept = this.keptOf(setup.id);
+    const geometry = geometryFor(kept, scene);
     const around = JSON.stringify([geometry.key, scene.balls, scene.cameraM, scene.heads]);
     const solved: Solved[] = [];
     const lamps: PictureLamp[] = [];
@@ -133,7 +152,7 @@ export class SetEngine {
     let imbalance = 0;
     const placed = new Map(setup.things.map((thing) => [thing.id, placeKey(thing)]));
     for (const light of lights) {
-      const found = this.aloneFor(scene, geometry.geometry, light, placed.get(light.id)!, around);
+      const found = aloneFor(kept, scene, geometry.geometry, light, placed.get(light.id)!, around);
       if (typeof found === 'string') {
         refused = found;
         continue;
@@ -142,8 +161,8 @@ export class SetEngine {
       lamps.push(found.lamp);
       imbalance = Math.max(imbalance, found.alone.imbalance);
     }
-    for (const id of this.alone.keys())
-      if (!lights.some((light) => light.id === id)) this.alone.delete(id);
+    for (const id of kept.alone.keys())
+      if (!lights.some((light) => light.id === id)) kept.alone.delete(id);
     const key = eightDigits(fnv(JSON.stringify([whole, setup.camera])));
     return {
       lights: solved,
@@ -181,33 +200,13 @@ export class SetEngine {
       : null;
   }
 
-  private geometryFor({ faces, shell, closed }: Scene) {
-    const key = JSON.stringify([faces, closed]);
-    if (this.geometry?.key !== key)
-      this.geometry = { key, geometry: geometryOf(faces, shell, closed) };
-    return this.geometry;
-  }
-
-  /** A light alone; in words where its light never ends. @param placed  what it is and how it stands */
-  private aloneFor(
-    scene: Scene,
-    geometry: Geometry,
-    light: SetLight,
-    placed: string,
-    around: string,
-  ): Kept | string {
-    const key = `${placed} ${around}`;
-    const kept = this.alone.get(light.id);
-    if (kept?.key === key) return kept;
-    const alone = aloneOf(scene, geometry, light);
-    if (!alone.ok) return alone.problems[0]!.message;
-    const made = {
-      key,
-      alone: alone.value,
-      lamp: pictureLamp(scene, light, alone.value, eightDigits(fnv(key))),
-    };
-    this.alone.set(light.id, made);
-    return made;
+  private keptOf(setupId: string): KeptSet {
+    const kept = this.kept.get(setupId) ?? { geometry: null, alone: new Map() };
+    this.kept.delete(setupId);
+    this.kept.set(setupId, kept);
+    const [oldest] = this.kept.keys();
+    if (this.kept.size > SETS_KEPT) this.kept.delete(oldest!);
+    return kept;
   }
 
   /** Breakers that the lights of a setup hang on, fully up. */
@@ -239,37 +238,63 @@ export class SetEngine {
   }
 }
 
+function geometryFor(kept: KeptSet, { faces, shell, closed }: Scene) {
+  const key = JSON.stringify([faces, closed]);
+  if (kept.geometry?.key !== key)
+    kept.geometry = { key, geometry: geometryOf(faces, shell, closed) };
+  return kept.geometry;
+}
+
+/** A light alone; in words where its light never ends. @param placed  what it is and how it stands */
+function aloneFor(
+  kept: KeptSet,
+  scene: Scene,
+  geometry: Geometry,
+  light: SetLight,
+  placed: string,
+  around: string,
+): Kept | string {
+  const key = `${placed} ${around}`;
+  const known = kept.alone.get(light.id);
+  if (known?.key === key) return known;
+  const alone = aloneOf(scene, geometry, light);
+  if (!alone.ok) return alone.problems[0]!.message;
+  const made = {
+    key,
+    alone: alone.value,
+    lamp: pictureLamp(scene, light, alone.value, eightDigits(fnv(key))),
+  };
+  kept.alone.set(light.id, made);
+  return made;
+}
+
 /** Small fronts are drawn; what they keep from the room is too little to work everything out again when one is moved. */
 const withoutSmall = (scene: Scene, sources: ReadonlyMap<string, LightSource>): Scene => ({
   ...scene,
   faces: scene.faces.filter((face) => countsInRoom(face, (id) => sources.has(id))),
 });
 
-const summed = ({
-  id,
-  name,
-  role,
-  cctK,
-  filament,
-  wattsW,
-  share,
-  circuitId,
-  origin,
-  widthM,
-  heightM,
-}: SetLight) => ({
-  id,
-  name,
-  role,
-  cctK,
-  filament,
-  wattsW,
-  share,
-  circuitId,
-  origin,
-  widthM,
-  heightM,
-});
+/** What the page keeps of a light beside its light. */
+const SUMMED = [
+  'id',
+  'name',
+  'role',
+  'cctK',
+  'uv',
+  'mixed',
+  'filament',
+  'wattsW',
+  'share',
+  'circuitId',
+  'origin',
+  'widthM',
+  'heightM',
+] as const satisfies (keyof SetLight)[];
+const summed = (light: SetLight) =>
+  Object.fromEntries(SUMMED.map((name) => [name, light[name]])) as Pick<
+    SetLight,
+    (typeof SUMMED)[number]
+  >;
 
 const pick = ({ heads, backdrops, means }: LightAlone) => ({ heads, backdrops, means });
 

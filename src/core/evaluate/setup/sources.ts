@@ -1,4 +1,5 @@
 import { frontSize, leavesM } from '../../build/front';
+import type { LampGroup } from '../../build/resolvedBuild';
 import type { Production } from '../../document/production';
 import { sourceField } from '../../light/lightField';
 import type { Emitter } from '../../light/emitter';
@@ -8,6 +9,7 @@ import type { LightSource } from '../../set/scene';
 import type { LightThing } from '../../set/things';
 import { ORIGIN_SHARE } from '../../meter/said';
 import { buildWatts } from '../../power/watts';
+import { mixedLight } from '../../units/channels';
 import { oneOf } from '../../units/effective';
 import type { Unit, UnitOf } from '../../units/unit';
 import { tubeSpread } from '../../forms/kit/tubes';
@@ -17,6 +19,15 @@ import { forecastShare } from '../forecastShare';
 
 /** Photons of a quick look into a build's own room. */
 const QUICK = { photons: 20_000, seed: 1 };
+
+/** Colours of a build whose lamps are all of one kind; other builds shine as they are mixed there. */
+function mixedOf(groups: readonly LampGroup[]): LightSource['mixed'] {
+  const [group, ...others] = groups;
+  const lamp = group?.unit.channels;
+  if (!lamp || others.some(({ unit }) => unit.id !== group.unit.id)) return null;
+  const now = mixedLight(lamp, group.mixture);
+  return { lamp, lumensShare: now?.lumensShare ?? 1, wattsShare: now?.wattsShare ?? 1 };
+}
 
 function buildSource(
   document: Production,
@@ -43,6 +54,8 @@ function buildSource(
     frontM: leavesM(resolved),
     ...frontSize(resolved),
     cctK: light.cctK,
+    uv: light.uv,
+    mixed: mixedOf(resolved.groups),
     filament: resolved.groups.every(({ unit }) => unit.filament),
     wattsW: buildWatts(resolved.groups).nowW,
     share: forecastShare(document, build).share,
@@ -69,6 +82,8 @@ function fixtureSource(fixture: Fixture): LightSource {
     widthM: frontWidthM,
     heightM: frontHeightM,
     cctK: fixture.cctK,
+    uv: null,
+    mixed: null,
     filament: false,
     wattsW: fixture.wattsW,
     share: SHEET_SHARE,
@@ -144,13 +159,15 @@ function lampOf(unit: Unit, lumens: number): Lamp {
 
 /** A lamp of the shelf by itself, in a holder that takes nothing of its light; a metre of tape. */
 function unitSource(unit: Unit): LightSource {
-  const { luminousFluxLm, cctK, filament, wattsW } = oneOf(unit);
+  const { luminousFluxLm, cctK, filament, wattsW, channels } = oneOf(unit);
   const { emitters, ...size } = lampOf(unit, luminousFluxLm.value);
   return {
     field: sourceField(emitters),
     frontM: 0,
     ...size,
     cctK: cctK.value,
+    uv: null,
+    mixed: channels && { lamp: channels, lumensShare: 1, wattsShare: 1 },
     filament,
     wattsW: wattsW.value,
     share: ORIGIN_SHARE[luminousFluxLm.origin],

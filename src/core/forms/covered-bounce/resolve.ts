@@ -94,7 +94,7 @@ function partsOf(bounce: Bounce, context: FormContext) {
     tubeUnit(tube, partOf(context, bounce.ballastPartId, 'ballast')),
     tube,
     tubes,
-    bounce.level,
+    bounce,
     spread,
     points,
   );

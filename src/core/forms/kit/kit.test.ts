@@ -223,7 +223,7 @@ describe('lamps', () => {
     expect(points.map(({ positionM }) => positionM[0])).toEqual([0.125, 0.375, 0.625, 0.875]);
   });
   test('no unit, no group, no light', () => {
-    const dark = unitLamps(null, null, 2, 1, { class: 'lambert' }, [
+    const dark = unitLamps(null, null, 2, { level: 1 }, { class: 'lambert' }, [
       { positionM: [0, 0, 0], axis: [0, 0, 1] },
     ]);
     expect(dark).toMatchObject({ groups: [], emitters: [{ luminousFluxLm: 0 }] });

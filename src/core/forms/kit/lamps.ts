@@ -1,6 +1,7 @@
 import type { Vector } from '../../light/vector';
 import type { Emitter } from '../../light/emitter';
 import { type EffectiveUnit, effectiveUnit } from '../../units/effective';
+import { mixedLight, type Mixture } from '../../units/channels';
 import { labelFindings } from '../../units/sanity';
 import type { Bulb, Unit } from '../../units/unit';
 import type { Spread } from '../../units/spread';
@@ -20,6 +21,9 @@ export interface Seat {
   axis: Vector;
   group: number;
 }
+
+/** How far up units are, and how their colours are mixed where they have any. */
+type Turned = { level: number } & Partial<Mixture>;
 
 export interface Lamps {
   emitters: Emitter[];
@@ -78,6 +82,7 @@ export function bulbLamps(
           unit,
           count: own.length,
           level,
+          mixture: null,
           emitters: own,
           bodyRadiusM: bulb.globeDiameterM / 2,
           labelFindings: labelFindings(bulb),
@@ -142,17 +147,22 @@ export const bulbsOnHand = (groups: readonly BulbGroup[], context: FormContext):
 
 /**
  * Several alike units as one group, each spread over its own points.
+ * @param turned  how far up, and how their colours are mixed
  * @param points of all units together, evenly shared
  */
 export function unitLamps(
   unit: EffectiveUnit | null,
   shelfUnit: Unit | null,
   count: number,
-  level: number,
+  turned: Turned,
   spread: Spread,
   points: readonly { positionM: Vector; axis: Vector }[],
 ): Lamps {
-  const flux = unit ? (unit.luminousFluxLm.value * count * level) / Math.max(1, points.length) : 0;
+  const mixture = turned.mix === undefined ? null : (turned as Mixture);
+  const lumens = unit
+    ? unit.luminousFluxLm.value * (mixedLight(unit.channels, mixture)?.lumensShare ?? 1)
+    : 0;
+  const flux = (lumens * count * turned.level) / Math.max(1, points.length);
   const emitters = points.map(({ positionM, axis }): Emitter => ({
     positionM,
     axis,
@@ -168,7 +178,8 @@ export function unitLamps(
         name: 'Group A',
         unit,
         count,
-        level,
+        level: turned.level,
+        mixture,
         emitters: emitters.map((_, at) => at),
         bodyRadiusM: 0,
         labelFindings: labelFindings(shelfUnit),

@@ -5,6 +5,7 @@ import { FINISH_IDS, FINISHES, type FinishId } from '../../materials/finish';
 import type { Role } from '../../materials/part';
 import type { Dimension } from '../../quantity';
 import { list, range, wholeRange } from '../../schema';
+import { MIX_PARTS, MIX_WORDS, SOLD } from '../../units/channels';
 import type { Category } from '../../units/unit';
 import type { Field } from '../form';
 
@@ -161,6 +162,33 @@ export const unit = (
     category,
     ...extra,
   }),
+});
+
+/** One part of a mixture, asked for only where parts like it are mixed. */
+const mixPart = <P extends (typeof MIX_PARTS)[number]>(part: P, group: string) =>
+  later(
+    share(MIX_WORDS.parts[part], group, {
+      start: SOLD[part],
+      min: 0,
+      max: 1,
+      when: { parameter: 'mix', is: MIX_WORDS.of[part] },
+    }),
+  );
+/** How the colours of a lamp that has several are turned up. */
+export const mixParameters = (group: string) => ({
+  mix: later(
+    choice(
+      MIX_WORDS.mix,
+      group,
+      (['sold', 'whites', 'colours'] as const).map((id) => [id, MIX_WORDS.mixes[id]] as const),
+    ),
+  ),
+  mixWarm: mixPart('mixWarm', group),
+  mixCool: mixPart('mixCool', group),
+  mixRed: mixPart('mixRed', group),
+  mixGreen: mixPart('mixGreen', group),
+  mixBlue: mixPart('mixBlue', group),
+  mixWhite: mixPart('mixWhite', group),
 });
 
 export const MOST_GROUPS = 4;

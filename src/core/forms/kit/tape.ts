@@ -18,7 +18,7 @@ import type { LayoutFact } from '../../build/facts';
 import type { Load, TapeRun } from '../../build/wiring';
 import { partOf, unitOf } from './lookup';
 import { apparentVa, fromPart, fromUnit, hardware } from './needs';
-import { choice, fillMode, length, part, share, unit } from './parameters';
+import { choice, fillMode, length, mixParameters, part, share, unit } from './parameters';
 
 /** A hair of length that rounding may take; keeps 5 m at 50 mm a hundred pieces. */
 const HAIR_M = 1e-6;
@@ -99,6 +99,7 @@ export const tapeParameters = (startM: number) => ({
     when: { parameter: 'fillMode', is: 'count' },
   }),
   level: share('Level', 'Tape', { start: 1, min: 0, max: 1 }),
+  ...mixParameters('Tape'),
   supplyPartId: part('Supply', 'Cord', 'supply'),
   feed: choice('Fed from', 'Tape', [
     ['one', 'one end'],

@@ -77,14 +77,7 @@ function partsOf(frame: Overhead, context: FormContext) {
     layout.framework.joints.length * TEE_KG +
     ROPES_KG +
     cordMassKg(frame, tapeCordM(frame, rows.usedM, context), context);
-  const lamps = unitLamps(
-    unit,
-    strip,
-    rows.usedM > 0 ? 1 : 0,
-    frame.level,
-    { class: 'lambert' },
-    points,
-  );
+  const lamps = unitLamps(unit, strip, rows.usedM > 0 ? 1 : 0, frame, { class: 'lambert' }, points);
   return { frame, context, layout, rows, strip, layers, poles, joints, extraKg, lamps };
 }
 type Parts = ReturnType<typeof partsOf>;

@@ -5,6 +5,7 @@ import {
   fillMode,
   layerParameters,
   length,
+  mixParameters,
   mainsParameters,
   part,
   share,
@@ -22,6 +23,7 @@ export const parameters = defineParameters({
   }),
   gapM: length('Between panels', 'Panels', { start: 0.01, min: 0, max: 0.3, step: 0.005 }),
   level: share('Level', 'Panels', { start: 1, min: 0, max: 1 }),
+  ...mixParameters('Panels'),
   bracketPartId: part('Bracket board', 'Panels', 'sheet', false, { takes: 'stiff' }),
   softboxPartId: part('Softbox', 'Box', 'softbox', false),
   boxShape: choice('Shape', 'Box', [

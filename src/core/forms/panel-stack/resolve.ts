@@ -99,7 +99,7 @@ function partsOf(stack: Stack, context: FormContext) {
     lampUnit,
     panel,
     stack.panelCount,
-    stack.level,
+    stack,
     panel?.spread ?? { class: 'lambert' },
     places.map(([x, y]) => ({ positionM: [x, y, FACE_M] as const, axis: [0, 0, 1] as const })),
   );

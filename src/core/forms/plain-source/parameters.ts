@@ -5,6 +5,7 @@ import {
   choice,
   defineParameters,
   length,
+  mixParameters,
   quantity,
   share,
   unit,
@@ -38,6 +39,7 @@ export const parameters = defineParameters({
     max: 20_000,
   }),
   level: share('Level', 'Source', { start: 1, min: 0, max: 1 }),
+  ...mixParameters('Source'),
 });
 export type Plain = ReturnType<typeof parameters.defaults>;
 

@@ -61,14 +61,7 @@ function partsOf(panel: Sandwich, context: FormContext) {
   const clampedM =
     spacerM + sheets.reduce((sum, { thicknessM }) => sum + (thicknessM || SHEET_M), 0);
   const { jumpers, joints } = rowJoints(panel.feed, rows.rowsM.length);
-  const lamps = unitLamps(
-    unit,
-    strip,
-    rows.usedM > 0 ? 1 : 0,
-    panel.level,
-    { class: 'lambert' },
-    points,
-  );
+  const lamps = unitLamps(unit, strip, rows.usedM > 0 ? 1 : 0, panel, { class: 'lambert' }, points);
   return {
     panel,
     context,

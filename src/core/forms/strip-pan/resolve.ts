@@ -69,7 +69,7 @@ function partsOf(pan: StripPan, context: FormContext) {
     unit,
     strip,
     rows.usedM > 0 ? 1 : 0,
-    pan.level,
+    pan,
     { class: 'lambert' },
     points(pan, layout),
   );

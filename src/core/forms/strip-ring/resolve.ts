@@ -54,7 +54,7 @@ function partsOf(ring: StripRing, context: FormContext) {
     unit,
     strip,
     rows.usedM > 0 ? 1 : 0,
-    ring.level,
+    ring,
     { class: 'lambert' },
     ringPoints(layout),
   );

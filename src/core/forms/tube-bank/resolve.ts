@@ -97,7 +97,7 @@ export function resolve(bank: TubeBank, context: FormContext): ResolvedBuild {
         tubeUnit(tube, partOf(context, bank.ballastPartId, 'ballast')),
         tube,
         tubes,
-        bank.level,
+        bank,
         spread,
         points,
       ),

@@ -49,7 +49,7 @@ function partsOf(light: TubeLight, context: FormContext) {
     unit,
     strip,
     rows.usedM > 0 ? 1 : 0,
-    light.level,
+    light,
     light.strands === 2 ? { class: 'tube' } : { class: 'lambert' },
     lineOf(light, lit),
   );

@@ -62,7 +62,7 @@ function partsOf(light: WorkLight, context: FormContext) {
   const unitNow = lamp && effectiveUnit(lamp);
   const bounced = light.aim === 'bounce';
   const spread = lamp?.spread ?? ({ class: 'lambert' } as const);
-  const lamps = unitLamps(unitNow, lamp, lamp ? 1 : 0, light.level, spread, facePoints(light));
+  const lamps = unitLamps(unitNow, lamp, lamp ? 1 : 0, light, spread, facePoints(light));
   const bounceFinish = sendsBack(context.finish(light.bounceFinish));
   const rho = bounceFinish.reflectance;
   const doors = doorsOf(light);

@@ -4,11 +4,14 @@ import {
   choice,
   colourTemperature,
   defineRecord,
+  later,
   measured,
+  only,
   share,
   yesNo,
 } from '../../record/define';
 import { text } from '../../schema';
+import { MIX_PARTS, MIX_WORDS, SOLD } from '../../units/channels';
 import { SKIN_IDS, SKINS } from '../../mannequin/skin';
 import { TINT_NAMES } from '../finish';
 
@@ -38,6 +41,16 @@ export const ROLES = {
 } as const;
 export type Role = keyof typeof ROLES;
 
+/** One part of a mixture: asked for where parts like it are mixed. */
+const mixPart = (part: (typeof MIX_PARTS)[number]) =>
+  later(
+    only(
+      'mix',
+      MIX_WORDS.of[part],
+      share(MIX_WORDS.parts[part], { min: 0, max: 1, start: SOLD[part] }),
+    ),
+  );
+
 /** What a light does in the set, and how it is turned up. */
 export const LIGHT_RECORD = defineRecord({
   role: choice('It is the', ROLES, 'key'),
@@ -47,6 +60,13 @@ export const LIGHT_RECORD = defineRecord({
   tiltDeg: tilt,
   rollDeg: roll,
   level: share('Level', { min: 0, max: 1, start: 1 }),
+  mix: later(choice(MIX_WORDS.mix, MIX_WORDS.mixes, 'sold')),
+  mixWarm: mixPart('mixWarm'),
+  mixCool: mixPart('mixCool'),
+  mixRed: mixPart('mixRed'),
+  mixGreen: mixPart('mixGreen'),
+  mixBlue: mixPart('mixBlue'),
+  mixWhite: mixPart('mixWhite'),
   gelMired: measured(
     'count',
     '',
