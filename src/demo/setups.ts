@@ -1,7 +1,7 @@
 import type { Build } from '@/core/document/production';
 import { bySchool, SCHOOLS, type AtHand, type SchoolId } from '@/core/set/schools';
 import { blankRoom, blankSetup, type SetCamera, type SetRoom, type Setup } from '@/core/set/setup';
-import { newThing, type HeadThing, type Thing } from '@/core/set/things';
+import { newThing, type HeadThing, type SocketThing, type Thing } from '@/core/set/things';
 
 /** The disused ticket hall: larger than a living room, its paint no longer white. */
 const HALL: Partial<SetRoom> = { widthM: 7, depthM: 6, heightM: 3.4 };
@@ -39,6 +39,13 @@ const lamp = (id: string, name: string): AtHand => ({
   name,
 });
 
+type Outlet = readonly [name: string, circuitId: string, xM: number, yM: number];
+/** Found on the recce, one on each ring. */
+const HALL_OUTLETS: readonly Outlet[] = [
+  ['Socket by the door', 'hall-a', 0.1, 1.2],
+  ['Socket under the clock', 'hall-b', 6.9, 4],
+];
+
 interface Said {
   id: string;
   name: string;
@@ -50,6 +57,8 @@ interface Said {
   lights: readonly AtHand[];
   distanceM: number;
   more?: readonly Thing[];
+  /** the hall’s own where nothing is said */
+  outlets?: readonly Outlet[];
   /** what was drawn about after the school had begun */
   then?: (things: readonly Thing[]) => readonly Thing[];
 }
@@ -68,7 +77,20 @@ function setupOf({ id, shotId, school, room, camera, head, lights, ...said }: Sa
     school,
     { lights, distanceM: said.distanceM, id: next },
   );
-  return { ...begun, things: [...(said.then?.(begun.things) ?? begun.things)] };
+  const sockets = said.outlets ?? (room === hall ? HALL_OUTLETS : []);
+  return {
+    ...begun,
+    things: [
+      ...(said.then?.(begun.things) ?? begun.things),
+      ...sockets.map(([name, circuitId, xM, yM]) =>
+        newThing('socket', next(), name, {
+          circuitId: circuitId as SocketThing['circuitId'],
+          xM,
+          yM,
+        }),
+      ),
+    ],
+  };
 }
 
 const CLERK = { name: 'Ticket clerk', xM: 3.5, yM: 3.1, skin: 'olive' } as const;
@@ -85,6 +107,27 @@ const timetable = (id: string, panDeg: number): Thing =>
   });
 const counter = (id: string): Thing =>
   newThing('table', id, 'Counter', { xM: 3.5, yM: 2.45, widthM: 1.8, depthM: 0.5, heightM: 0.85 });
+/** What stands on the counter, and beside it. */
+const counterThings = (id: string): Thing[] => [
+  newThing('object', `${id}-lamp`, 'Till', {
+    xM: 4.05,
+    yM: 2.5,
+    bottomM: 0.85,
+    widthM: 0.32,
+    depthM: 0.25,
+    heightM: 0.28,
+    reflectance: 0.2,
+    tint: 'none',
+  }),
+  newThing('object', `${id}-rack`, 'Ticket rack', {
+    xM: 2.1,
+    yM: 4.6,
+    widthM: 0.9,
+    depthM: 0.35,
+    heightM: 1.7,
+    reflectance: 0.25,
+  }),
+];
 const flat = (id: string): Thing =>
   newThing('backdrop', id, 'Hall flat', { xM: 3.5, yM: 5, widthM: 4, heightM: 2.6 });
 
@@ -107,7 +150,9 @@ const GLASS_SEEN_DEG = 176;
 const GLASS_HIDDEN_DEG = -174;
 
 const SAID: readonly Said[] = [
-  clerk('clerk-key', 'Clerk, key and card', 'reflector'),
+  clerk('clerk-key', 'Clerk, key and card', 'reflector', {
+    more: [counter('key-counter'), flat('key-flat'), ...counterThings('key')],
+  }),
   clerk('clerk-lens', 'Clerk, one key by the lens', 'lens'),
   clerk('clerk-dark', 'Clerk, black on one side', 'negative'),
   clerk('clerk-glass', 'Clerk, key seen in the timetable', 'reflector', {
@@ -156,6 +201,7 @@ const SAID: readonly Said[] = [
     head: { name: 'Deckhand', xM: 1.1, yM: 3.4, posture: 'standing', skin: 'dark', panDeg: 160 },
     lights: [build('corridor-line', 'Corridor line'), build('lens-ring', 'Lens ring')],
     distanceM: 1.2,
+    outlets: [['Socket in the corridor', 'hall-b', 0.1, 2]],
     then: (things) =>
       things.map((thing) =>
         thing.kind === 'light' && thing.role === 'edge'
@@ -177,16 +223,18 @@ const SAID: readonly Said[] = [
       ...things.map((thing) =>
         thing.kind === 'light' && thing.role === 'practical'
           ? { ...thing, name: 'Drinks machine', xM: 4.3, yM: 4.4, zM: 1.3, panDeg: 170, level: 0.3 }
-          : thing,
+          : thing.kind === 'light' && thing.role === 'key'
+            ? { ...thing, level: 0.06 }
+            : thing,
       ),
       // The machine's buttons, played by a metre of colour tape out of the picture.
       newThing('light', 'machine-sea', 'Sea-green edge', {
         unitId: 'tape-rgb-12' as AtHand['unitId'],
         role: 'edge',
-        xM: 1.5,
-        yM: 4.2,
-        zM: 1.7,
-        panDeg: -126,
+        xM: 1.6,
+        yM: 3.9,
+        zM: 1.6,
+        panDeg: -120,
         mix: 'colours',
         mixRed: 0,
         mixGreen: 0.5,
@@ -235,6 +283,7 @@ const SAID: readonly Said[] = [
     head: { name: 'Captain', xM: 1.7, yM: 1.9, skin: 'light' },
     lights: [],
     distanceM: 1.2,
+    outlets: [['Cabin socket', 'generator', 3.1, 0.4]],
     then: (things) => [
       ...things.map((thing): Thing =>
         thing.kind === 'window'
@@ -258,6 +307,15 @@ const SAID: readonly Said[] = [
         zM: 1.15,
         panDeg: 80,
         level: 0.6,
+        shade: 'drum',
+      }),
+      newThing('object', 'cabin-chest', 'Chart chest', {
+        xM: 2.6,
+        yM: 1.7,
+        widthM: 0.7,
+        depthM: 0.45,
+        heightM: 0.98,
+        reflectance: 0.25,
       }),
     ],
   },

@@ -118,7 +118,11 @@ function references(document: Production): { path: string; name: string; to: Rec
               fixtureId: ['fixture', thing.fixtureId],
               unitId: ['unit', thing.unitId],
             })
-          : [],
+          : thing.kind === 'socket'
+            ? named(`setups.${k}.things.${at}`, thing.name, {
+                circuitId: ['circuit', thing.circuitId],
+              })
+            : [],
       ),
     ]),
   ];

@@ -60,7 +60,7 @@ export const removeBuild =
 /** Empties one field of every record of the later stations that names what goes; what stands in a setup stays, without it. */
 const pointing = (
   document: Production,
-  field: 'buildId' | 'shotId' | 'unitId' | 'partId' | 'fixtureId',
+  field: 'buildId' | 'shotId' | 'unitId' | 'partId' | 'fixtureId' | 'circuitId',
   id: string,
 ): Change[] => {
   const lists: [ListKind, readonly { id: string }[]][] = [
@@ -93,7 +93,13 @@ export const removeWhole = (kind: ListKind, id: string): Change =>
         ? removeShot(id, 'stay')
         : kind === 'fixture'
           ? removeFixture(id)
-          : removeRecord({ kind, id });
+          : kind === 'circuit'
+            ? (document) =>
+                together(
+                  ...pointing(document, 'circuitId', id),
+                  removeRecord({ kind, id }),
+                )(document)
+            : removeRecord({ kind, id });
 
 const removeFixture =
   (id: string): Change =>

@@ -33,7 +33,8 @@ test('what an older window writes is lifted', () => {
     record: old,
     after: null,
   });
-  expect((command as unknown as { record: object }).record).toEqual(document.setups[0]);
+  // What later versions ask for has its first value when the document is checked.
+  expect(document.setups[0]).toMatchObject((command as unknown as { record: object }).record);
 });
 
 test('a build that goes leaves its place in a setup empty, and undo fills it', () => {

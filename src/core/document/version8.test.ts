@@ -21,8 +21,8 @@ test('ticks of before are kept by their step, and ask for a look', () => {
 });
 
 test('everything else is as it was', () => {
-  expect(read.value.builds).toEqual(kept.builds);
-  expect(read.value.shelf).toEqual(kept.shelf);
+  expect(read.value.builds).toMatchObject(kept.builds);
+  expect(read.value.shelf).toMatchObject(kept.shelf);
 });
 
 test('a making that an older window added', () => {

@@ -18,7 +18,7 @@ test('a session of before is kept, open and without readings', () => {
 });
 
 test('everything else is as it was', () => {
-  expect(read.value.builds).toEqual(kept.builds);
+  expect(read.value.builds).toMatchObject(kept.builds);
   expect(read.value.makings).toHaveLength(kept.makings.length);
 });
 

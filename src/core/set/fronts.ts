@@ -46,6 +46,7 @@ export function windowLight(window: WindowThing, room: SetRoom): SetLight {
     mixed: null,
     filament: false,
     wattsW: 0,
+    apparentVa: 0,
     share: SKY_SHARE,
     circuitId: null,
     controls: [],

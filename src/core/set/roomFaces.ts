@@ -26,6 +26,18 @@ export const windowPart = ({ alongM, sillM, widthM, heightM }: WindowThing): Wal
   topM: sillM + heightM,
 });
 
+/** Whether a window lies whole in a wall that stands. */
+export function fitsWall(room: SetRoom, window: WindowThing): boolean {
+  const { fromM, toM, topM } = windowPart(window);
+  const long = window.wall === 'left' || window.wall === 'right' ? room.depthM : room.widthM;
+  return (
+    standingWalls(room).includes(window.wall) &&
+    fromM >= -1e-9 &&
+    toM <= long + 1e-9 &&
+    topM <= room.heightM + 1e-9
+  );
+}
+
 /** What is left of a rectangle without another. */
 function without(whole: WallPart, hole: WallPart): WallPart[] {
   const [fromM, toM] = [Math.max(whole.fromM, hole.fromM), Math.min(whole.toM, hole.toM)];

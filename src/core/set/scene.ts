@@ -9,7 +9,7 @@ import { cardFaces, type Bands, type Face } from './faces';
 import { finishBands } from './finish';
 import type { Ball } from './placed';
 import { axesOf, type Pose } from './pose';
-import { shellOf } from './roomFaces';
+import { fitsWall, shellOf } from './roomFaces';
 import type { Setup } from './setup';
 import {
   BACKDROPS,
@@ -17,18 +17,29 @@ import {
   type GlassThing,
   type HeadThing,
   type LightThing,
+  type ObjectThing,
   type Role,
   type Thing,
 } from './things';
 
+/** What stands there for a light, whatever it gives. */
+export interface LightBody {
+  /** of its front */
+  widthM: number;
+  heightM: number;
+  /** what it draws, fully up */
+  wattsW: number;
+  /** what its wires carry for that, VA */
+  apparentVa: number;
+  /** null for what has none or hangs on nothing */
+  circuitId: string | null;
+}
+
 /** A light at full level as a set takes it, whatever it is: where it came from is nobody's business here. */
-export interface LightSource {
+export interface LightSource extends LightBody {
   field: LightField;
   /** plane of its own axes that its light leaves by */
   frontM: number;
-  /** of that front */
-  widthM: number;
-  heightM: number;
   /** as it stands on its bench; of a colour the nearest */
   cctK: number;
   /** place of a mixed colour in CIE 1960 u, v; null on the Planckian locus */
@@ -37,12 +48,8 @@ export interface LightSource {
   mixed: { lamp: Channels; lumensShare: number; wattsShare: number } | null;
   /** a glowing wire, which reddens when dimmed */
   filament: boolean;
-  /** what it draws, fully up */
-  wattsW: number;
   /** relative standard error of its light */
   share: number;
-  /** null for what has none or hangs on nothing */
-  circuitId: string | null;
   origin: string;
   /** what of it the camera’s picture needs beside its place */
   controls: readonly Control[];
@@ -93,7 +100,7 @@ export interface Scene {
 }
 
 const BLACK: Bands = [0.05, 0.05, 0.05];
-/** Fronts smaller than this take too little of a room's light to be counted in its figures, m²; they are drawn all the same. */
+/** Fronts and boxes with no larger side than this take too little of a room's light to be counted in its figures, m²; they are drawn all the same. */
 const LARGE_M2 = 0.3;
 
 const BACKDROP_FINISH: Record<keyof typeof BACKDROPS, Bands> = {
@@ -185,6 +192,35 @@ const tableFaces = (thing: Extract<Thing, { kind: 'table' }>): Face[] => {
   return cardFaces(thing.id, rectangle(top, thing.widthM, thing.depthM), finish, BLACK);
 };
 
+/** A box's sides and top; what lies beneath is seen by nobody. */
+function boxFaces(thing: ObjectThing): Face[] {
+  const { id, widthM, depthM, heightM, bottomM, panDeg } = thing;
+  const finish = finishBands(thing.reflectance, thing.tint);
+  const middle = bottomM + heightM / 2;
+  const side = (name: string, turnDeg: number, wideM: number, outM: number): Face => {
+    const look = lookOf(panDeg + turnDeg);
+    const at = { xM: thing.xM + look[0] * outM, yM: thing.yM + look[1] * outM };
+    return {
+      id: `${id} ${name}`,
+      of: id,
+      reflectance: finish,
+      ...rectangle(
+        poseOf({ ...at, zM: middle, panDeg: panDeg + turnDeg, tiltDeg: 0 }),
+        wideM,
+        heightM,
+      ),
+    };
+  };
+  const top = poseOf({ ...thing, zM: bottomM + heightM, tiltDeg: 90 });
+  return [
+    side('front', 0, widthM, depthM / 2),
+    side('back', 180, widthM, depthM / 2),
+    side('left', 90, depthM, widthM / 2),
+    side('right', -90, depthM, widthM / 2),
+    { id: `${id} top`, of: id, reflectance: finish, ...rectangle(top, widthM, depthM) },
+  ];
+}
+
 function thingFaces(thing: Thing, source: LightSource | undefined): Face[] {
   switch (thing.kind) {
     case 'backdrop': {
@@ -200,6 +236,8 @@ function thingFaces(thing: Thing, source: LightSource | undefined): Face[] {
     }
     case 'table':
       return tableFaces(thing);
+    case 'object':
+      return boxFaces(thing);
     case 'light': {
       if (!source) return [];
       // What holds its front lies behind it: the light itself goes out before.
@@ -226,7 +264,7 @@ export function sceneOf(setup: Setup, sources: ReadonlyMap<string, LightSource>)
   const { room, camera, things } = setup;
   const shell = shellOf(
     room,
-    things.flatMap((thing) => (thing.kind === 'window' ? [thing] : [])),
+    things.flatMap((thing) => (thing.kind === 'window' && fitsWall(room, thing) ? [thing] : [])),
   );
   const cameraM: Vector = [camera.xM, camera.yM, camera.zM];
   const heads = things.flatMap((thing) => (thing.kind === 'head' ? [thing] : []));
@@ -251,9 +289,15 @@ export function sceneOf(setup: Setup, sources: ReadonlyMap<string, LightSource>)
   };
 }
 
-/** Whether a face is of something so large that it changes the light of the whole room. */
-export const countsInRoom = (face: Face, isLight: (id: string) => boolean): boolean =>
-  !isLight(face.of ?? '') || Math.hypot(...face.across) * Math.hypot(...face.along) >= LARGE_M2;
+/** Faces without those of small lights and boxes. @param mayGo  ids of what may be left out where it is small */
+export function largeOnly(faces: readonly Face[], mayGo: (id: string) => boolean): Face[] {
+  const most = new Map<string, number>();
+  for (const { of = '', across, along } of faces) {
+    const areaM2 = Math.hypot(...across) * Math.hypot(...along);
+    most.set(of, Math.max(most.get(of) ?? 0, areaM2));
+  }
+  return faces.filter(({ of = '' }) => !mayGo(of) || most.get(of)! >= LARGE_M2);
+}
 
 /** A light of the setup where it stands. */
 export const placedLight = (thing: LightThing, source: LightSource): SetLight => ({

@@ -238,7 +238,15 @@ export function bySchool(
       xM: round(room.widthM / 2, 0.05),
       yM: round(Math.min(room.depthM - 1, setup.camera.yM + 1.8), 0.05),
     });
-  const keeps: readonly Thing['kind'][] = ['head', 'table', 'glass', 'backdrop', 'window'];
+  const keeps: readonly Thing['kind'][] = [
+    'head',
+    'table',
+    'object',
+    'glass',
+    'backdrop',
+    'window',
+    'socket',
+  ];
   const stays = setup.things.filter(
     (thing) =>
       thing !== there &&

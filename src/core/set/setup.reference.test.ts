@@ -24,6 +24,7 @@ const source = (luminousFluxLm: number, frontM = 0): LightSource => ({
   mixed: null,
   filament: false,
   wattsW: 10,
+  apparentVa: 11,
   share: 0,
   circuitId: null,
   origin: 'test',

@@ -1,6 +1,6 @@
 import { minus, dot, type Vector } from '../light/vector';
 import { axesOf } from './pose';
-import { standingWalls, windowPart } from './roomFaces';
+import { fitsWall, standingWalls } from './roomFaces';
 import { faceOf, poseOf } from './scene';
 import type { Setup } from './setup';
 import type { HeadThing, LightThing, Thing, WindowThing } from './things';
@@ -67,10 +67,8 @@ function lightTroubles(setup: Setup, light: LightThing, gives: boolean): Told[] 
 function windowTroubles({ room }: Setup, window: WindowThing): Told[] {
   if (!standingWalls(room).includes(window.wall))
     return [['There is no such wall here, so no light comes in by it.', true]];
-  const { fromM, toM, topM } = windowPart(window);
-  const long = window.wall === 'left' || window.wall === 'right' ? room.depthM : room.widthM;
   return told(
-    fromM < -1e-9 || toM > long + 1e-9 || topM > room.heightM + 1e-9,
+    !fitsWall(room, window),
     'It is larger than its wall there: move it, or make it smaller. No light comes in until then.',
     true,
   );

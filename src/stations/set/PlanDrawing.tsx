@@ -10,7 +10,7 @@ import type { Setup } from '@/core/set/setup';
 import { THINGS, type Thing } from '@/core/set/things';
 import { usePlace } from '@/ui/drawing/usePixel';
 import { colourOf } from './colourOf';
-import { planShape, type FrontOf, type PlanShape, type PlanView } from './planShape';
+import { planShape, type FrontOf, type PlanShape, type PlanView } from '@/core/set/planShape';
 import { keyMove, turned, type Moves } from './planMoves';
 import { along, up, useGrasp } from './useGrasp';
 import type { SetEdits } from './useSetEdits';
@@ -106,6 +106,8 @@ const RANK: Record<Thing['kind'], number> = {
   card: 4,
   head: 5,
   light: 6,
+  object: 1,
+  socket: 0,
 };
 
 function RoomLines({ setup, view, paper }: { setup: Setup; view: PlanView; paper: Paper }) {
@@ -217,7 +219,10 @@ function strokeOf(thing: Thing): { stroke: string; wide: number; fill: string } 
     case 'window':
       return { stroke: 'var(--unknown)', wide: 4, fill: 'var(--glass)' };
     case 'table':
+    case 'object':
       return { stroke: 'var(--line-strong)', wide: 1.5, fill: 'var(--stuff)' };
+    case 'socket':
+      return { stroke: 'var(--ink-soft)', wide: 2, fill: 'var(--raised)' };
   }
 }
 

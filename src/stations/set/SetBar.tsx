@@ -71,6 +71,13 @@ export function SetBar({ setup, edits, onPick, besideId, onBeside }: SetBarProps
       <button type="button" className="press !px-2" onClick={() => setChoosing(true)}>
         Begin by a school
       </button>
+      <a
+        href={`/api/productions/${document.id}/setups/${setup.id}/plan`}
+        download
+        className="press !px-2"
+      >
+        Plan to print
+      </a>
       <span className="flex-1" />
       {document.setups.length > 1 && (
         <select

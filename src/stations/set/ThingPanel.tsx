@@ -2,7 +2,9 @@
 import type { ReactNode } from 'react';
 import type { Production } from '@/core/document/production';
 import type { Trouble } from '@/core/set/troubles';
-import { SOURCES, THINGS, type LightThing, type Thing } from '@/core/set/things';
+import { circuitIdSchema } from '@/core/ids';
+import { SOURCES, THINGS, type LightThing, type SocketThing, type Thing } from '@/core/set/things';
+import { ChoiceField } from '@/ui/fields/ChoiceField';
 import { TextField } from '@/ui/fields/TextField';
 import { RecordFields } from '../records/RecordFields';
 import { useProduction } from '../store/context';
@@ -46,6 +48,7 @@ export function ThingPanel({ thing, troubles, mix, edits, onTakenOut }: ThingPan
           onCommit={(name) => edits.thing(thing, 'name', (draft) => void (draft.name = name))}
         />
         {thing.kind === 'light' && <SourceField thing={thing} edits={edits} />}
+        {thing.kind === 'socket' && <SocketField thing={thing} edits={edits} />}
         <RecordFields
           fields={THINGS[thing.kind].fields}
           record={thing}
@@ -101,5 +104,26 @@ function SourceField({ thing, edits }: { thing: LightThing; edits: SetEdits }) {
         ))}
       </select>
     </label>
+  );
+}
+
+/** Which breaker a socket hangs behind. */
+function SocketField({ thing, edits }: { thing: SocketThing; edits: SetEdits }) {
+  const circuits = useProduction((state) => state.document.circuits);
+  return (
+    <ChoiceField
+      label="Behind which breaker"
+      value={thing.circuitId ?? ''}
+      options={[
+        { value: '', label: 'not known' },
+        ...circuits.map(({ id, name }) => ({ value: id as string, label: name })),
+      ]}
+      onCommit={(id) =>
+        edits.thing(thing, 'breaker', (draft) => {
+          if (draft.kind === 'socket')
+            draft.circuitId = id === '' ? null : circuitIdSchema.parse(id);
+        })
+      }
+    />
   );
 }

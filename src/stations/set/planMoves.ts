@@ -1,6 +1,6 @@
 import { turnDeg } from '@/core/set/pose';
 import type { Thing } from '@/core/set/things';
-import type { PlanView } from './planShape';
+import type { PlanView } from '@/core/set/planShape';
 
 /** What is set on a thing when it is moved. */
 export type Moves = Partial<

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import type { Vector } from '@/core/light/vector';
 import type { Thing } from '@/core/set/things';
 import { moved, turned } from './planMoves';
-import type { PlanView } from './planShape';
+import type { PlanView } from '@/core/set/planShape';
 import type { SetEdits } from './useSetEdits';
 
 export const along = (at: Vector, view: PlanView): number => at[view === 'above' ? 0 : 1];

@@ -6,6 +6,7 @@ import { commandToVersion8 } from '../version8/document';
 import { commandToVersion9 } from '../version9/document';
 import { commandToVersion10 } from '../version10/document';
 import { commandToVersion11 } from '../version11/document';
+import { commandToVersion12 } from '../version12/document';
 import { RECORD_KINDS, type FieldRef, type RecordRef } from './address';
 
 /** The smallest changes there are. All name what they change by kind and id, none by position. */
@@ -54,6 +55,7 @@ const LIFTED: readonly ((command: unknown) => unknown)[] = [
   commandToVersion9,
   commandToVersion10,
   commandToVersion11,
+  commandToVersion12,
 ];
 
 /** Commands as they come through a door, or as an older window left them in its journal. */

@@ -38,19 +38,21 @@ export const liftBuild = (build: Json): Json => ({
 export const liftPart = (part: Json): Json =>
   part.role === 'sheet' || part.role === 'stick' ? { kerfM: null, ...part } : part;
 
-/** Parameters set as a whole name no form: the one whose they are takes them after lifting, and is the only one. */
+/** Parameters set as a whole name no form: of those that take them after lifting, the one most of whose names they have is whose they are. */
 export function liftAnyParameters(parameters: unknown, owners: Iterable<FormDefinition>): unknown {
   if (!isPlainObject(parameters)) return parameters;
+  let best: { share: number; lifted: unknown } = { share: MOSTLY, lifted: parameters };
   for (const owner of owners) {
     const names = Object.keys(owner.defaults() as Json);
-    // Nearly all of a form's names, and none of another's, tell whose they are.
-    const known = names.filter((name) => name in parameters).length;
+    const share = names.filter((name) => name in parameters).length / names.length;
+    if (share <= best.share) continue;
     const lifted = liftParameters(owner, parameters);
-    if (known >= names.length * MOSTLY && owner.parameters.safeParse(lifted).success) return lifted;
+    if (owner.parameters.safeParse(lifted).success) best = { share, lifted };
   }
-  return parameters;
+  return best.lifted;
 }
-const MOSTLY = 0.9;
+/** Forms have come to ask for more since. */
+const MOSTLY = 0.5;
 
 export function toVersion7(document: Json): Json {
   const shelf = isPlainObject(document.shelf) ? document.shelf : {};

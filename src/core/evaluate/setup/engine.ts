@@ -1,13 +1,15 @@
 import { REGIONS } from '../../electrics/region';
 import type { Production } from '../../document/production';
 import type { Vector } from '../../light/vector';
+import type { Circuit } from '../../location/circuit';
+import { cableOf } from '../../set/cables';
 import { cornersOf, inTheWay } from '../../set/faces';
 import { windowLight } from '../../set/fronts';
 import { hidingTurn, seenIn, type Front, type Hinge } from '../../set/mirror';
 import type { PictureLamp, PictureScene } from '../../set/picture/pictureScene';
 import type { Solved } from '../../set/readings';
 import {
-  countsInRoom,
+  largeOnly,
   placedLight,
   rectangle,
   sceneOf,
@@ -16,6 +18,7 @@ import {
   type SetLight,
 } from '../../set/scene';
 import type { Setup } from '../../set/setup';
+import type { LightThing } from '../../set/things';
 import {
   aloneOf,
   geometryOf,
@@ -112,7 +115,7 @@ export class SetEngine {
   constructor(private readonly document: Production) {}
 
   private source(thing: Extract<Setup['things'][number], { kind: 'light' }>): LightSource | null {
-    const key = `${thing.buildId} ${thing.fixtureId} ${thing.unitId}`;
+    const key = `${thing.buildId} ${thing.fixtureId} ${thing.unitId} ${thing.shade}`;
     if (!this.sources.has(key)) this.sources.set(key, sourceOf(this.document, thing, this.derive));
     return this.sources.get(key)!;
   }
@@ -142,7 +145,7 @@ export class SetEngine {
   answer(setup: Setup): SetAnswer {
     const { lights, sources, troubles } = this.lightsOf(setup);
     const whole = sceneOf(setup, sources);
-    const scene = withoutSmall(whole, sources);
+    const scene = withoutSmall(whole, setup);
     const kept = this.keptOf(setup.id);
     const geometry = geometryFor(kept, scene);
     const around = JSON.stringify([geometry.key, scene.balls, scene.cameraM, scene.heads]);
@@ -181,7 +184,7 @@ export class SetEngine {
     const { lights, sources } = this.lightsOf(setup);
     const light = lights.find(({ id }) => id === thingId);
     if (!light) return null;
-    const scene = withoutSmall(sceneOf(setup, sources), sources);
+    const scene = withoutSmall(sceneOf(setup, sources), setup);
     const direct = straightOf(scene, light);
     return Object.fromEntries(scene.heads.map((head) => [head.id, straightAt(direct, head)]));
   }
@@ -209,19 +212,16 @@ export class SetEngine {
     return kept;
   }
 
-  /** Breakers that the lights of a setup hang on, fully up. */
+  /** Breakers that the lights of a setup hang on, fully up: by their builds, or by the socket next to them. */
   private circuits(lights: readonly SetLight[], setup: Setup): SetCircuit[] {
+    const plugged = lights.flatMap((light) => {
+      const thing = setup.things.find(({ id }) => id === light.id);
+      return thing?.kind === 'light' ? [{ thing, light, cable: cableOf(setup, thing, light) }] : [];
+    });
     return this.document.circuits.flatMap((circuit): SetCircuit[] => {
-      const own = lights.flatMap(({ id, circuitId }) => {
-        const thing = setup.things.find((each) => each.id === id);
-        const build =
-          circuitId === circuit.id && thing?.kind === 'light'
-            ? this.document.builds.find((each) => each.id === thing.buildId)
-            : undefined;
-        return build
-          ? [{ id, amps: this.derive.amps(this.document, build, circuit.voltageV) / build.copies }]
-          : [];
-      });
+      const own = plugged
+        .filter(({ cable }) => cable.circuitId === circuit.id)
+        .map(({ thing, light }) => ({ id: light.id, amps: this.ampsOf(thing, light, circuit) }));
       const region = REGIONS[circuit.region];
       return own.length === 0
         ? []
@@ -235,6 +235,13 @@ export class SetEngine {
             },
           ];
     });
+  }
+
+  private ampsOf({ buildId }: LightThing, light: SetLight, { voltageV }: Circuit): number {
+    const build = this.document.builds.find(({ id }) => id === buildId);
+    return build
+      ? this.derive.amps(this.document, build, voltageV) / build.copies
+      : light.apparentVa / voltageV;
   }
 }
 
@@ -268,11 +275,13 @@ function aloneFor(
   return made;
 }
 
-/** Small fronts are drawn; what they keep from the room is too little to work everything out again when one is moved. */
-const withoutSmall = (scene: Scene, sources: ReadonlyMap<string, LightSource>): Scene => ({
-  ...scene,
-  faces: scene.faces.filter((face) => countsInRoom(face, (id) => sources.has(id))),
-});
+/** Small fronts and boxes are drawn; what they keep from the room is too little to work everything out again when one is moved. */
+const withoutSmall = (scene: Scene, { things }: Setup): Scene => {
+  const may = new Set(
+    things.flatMap(({ id, kind }) => (kind === 'light' || kind === 'object' ? [id] : [])),
+  );
+  return { ...scene, faces: largeOnly(scene.faces, (id) => may.has(id)) };
+};
 
 /** What the page keeps of a light beside its light. */
 const SUMMED = [

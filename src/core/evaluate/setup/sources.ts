@@ -1,11 +1,12 @@
 import { frontSize, leavesM } from '../../build/front';
-import type { LampGroup } from '../../build/resolvedBuild';
+import type { LampGroup, ResolvedBuild } from '../../build/resolvedBuild';
 import type { Production } from '../../document/production';
 import { sourceField } from '../../light/lightField';
 import type { Emitter } from '../../light/emitter';
 import { cannotRun, simulateQuickly } from '../../light/transport/run';
 import { evenFront } from '../../set/fronts';
-import type { LightSource } from '../../set/scene';
+import type { LightBody, LightSource } from '../../set/scene';
+import { shaded, type ShadeId } from '../../set/shade';
 import type { LightThing } from '../../set/things';
 import { ORIGIN_SHARE } from '../../meter/said';
 import { buildWatts } from '../../power/watts';
@@ -29,6 +30,20 @@ function mixedOf(groups: readonly LampGroup[]): LightSource['mixed'] {
   return { lamp, lumensShare: now?.lumensShare ?? 1, wattsShare: now?.wattsShare ?? 1 };
 }
 
+const bodyOfBuild = ({ resolved }: { resolved: ResolvedBuild }, circuitId: string): LightBody => ({
+  ...sizeOf(resolved),
+  wattsW: buildWatts(resolved.groups).nowW,
+  apparentVa: resolved.groups.reduce(
+    (sum, { unit, count }) => sum + (count * unit.wattsW.value) / unit.powerFactor.value,
+    0,
+  ),
+  circuitId,
+});
+const sizeOf = (resolved: ResolvedBuild) => {
+  const { widthM, heightM } = frontSize(resolved);
+  return { widthM, heightM };
+};
+
 function buildSource(
   document: Production,
   buildId: string,
@@ -50,16 +65,14 @@ function buildSource(
   if (!build || !found || !light || light.cctK === null || light.totalLx <= 0) return null;
   const { resolved } = found;
   return {
+    ...bodyOfBuild(found, build.circuitId),
     field: light.field,
     frontM: leavesM(resolved),
-    ...frontSize(resolved),
     cctK: light.cctK,
     uv: light.uv,
     mixed: mixedOf(resolved.groups),
     filament: resolved.groups.every(({ unit }) => unit.filament),
-    wattsW: buildWatts(resolved.groups).nowW,
     share: forecastShare(document, build).share,
-    circuitId: build.circuitId,
     controls: resolved.controls,
     origin: light.transported ? 'its build, simulated' : 'its build, summed from its lamps',
   };
@@ -67,6 +80,16 @@ function buildSource(
 
 /** What a data sheet's lux leave open [typ]. */
 const SHEET_SHARE = 0.1;
+
+/** Of a fixture's supply, where its sheet says nothing [typ]. */
+const FIXTURE_POWER_FACTOR = 0.9;
+const bodyOfFixture = ({ frontWidthM, frontHeightM, wattsW }: Fixture): LightBody => ({
+  widthM: frontWidthM,
+  heightM: frontHeightM,
+  wattsW,
+  apparentVa: wattsW / FIXTURE_POWER_FACTOR,
+  circuitId: null,
+});
 
 /** A front that gives the stated lux at the stated distance, evenly. */
 function fixtureSource(fixture: Fixture): LightSource {
@@ -78,16 +101,13 @@ function fixtureSource(fixture: Fixture): LightSource {
     field: sourceField(
       front.map((cell) => ({ ...cell, luminousFluxLm: by * cell.luminousFluxLm })),
     ),
+    ...bodyOfFixture(fixture),
     frontM: 0,
-    widthM: frontWidthM,
-    heightM: frontHeightM,
     cctK: fixture.cctK,
     uv: null,
     mixed: null,
     filament: false,
-    wattsW: fixture.wattsW,
     share: SHEET_SHARE,
-    circuitId: null,
     controls: [],
     origin: 'its data sheet: an even front that gives the stated lux on its axis',
   };
@@ -157,25 +177,44 @@ function lampOf(unit: Unit, lumens: number): Lamp {
   }
 }
 
-/** A lamp of the shelf by itself, in a holder that takes nothing of its light; a metre of tape. */
-function unitSource(unit: Unit): LightSource {
-  const { luminousFluxLm, cctK, filament, wattsW, channels } = oneOf(unit);
-  const { emitters, ...size } = lampOf(unit, luminousFluxLm.value);
+/** @param shade  round a bulb; nothing else has one */
+function bodyOfUnit(unit: Unit, shade: ShadeId): LightBody & { lamp: Lamp } {
+  const { luminousFluxLm, wattsW, powerFactor } = oneOf(unit);
+  const lamp =
+    (unit.category === 'bulb' ? shaded(shade, luminousFluxLm.value) : null) ??
+    lampOf(unit, luminousFluxLm.value);
   return {
-    field: sourceField(emitters),
+    lamp,
+    widthM: lamp.widthM,
+    heightM: lamp.heightM,
+    wattsW: wattsW.value,
+    apparentVa: wattsW.value / powerFactor.value,
+    circuitId: null,
+  };
+}
+
+/** A lamp of the shelf by itself, in a holder that takes nothing of its light; a metre of tape. */
+function unitSource(unit: Unit, shade: ShadeId): LightSource {
+  const { luminousFluxLm, cctK, filament, channels } = oneOf(unit);
+  const { lamp, ...body } = bodyOfUnit(unit, shade);
+  return {
+    ...body,
+    field: sourceField(lamp.emitters),
     frontM: 0,
-    ...size,
     cctK: cctK.value,
     uv: null,
     mixed: channels && { lamp: channels, lumensShare: 1, wattsShare: 1 },
     filament,
-    wattsW: wattsW.value,
     share: ORIGIN_SHARE[luminousFluxLm.origin],
-    circuitId: null,
     controls: [],
     origin: 'the lamp by itself, by its spread',
   };
 }
+
+const unitOf = ({ shelf }: Production, { unitId }: LightThing) =>
+  shelf.units.find(({ id }) => id === unitId);
+const fixtureOf = ({ fixtures }: Production, { fixtureId }: LightThing) =>
+  fixtures.find(({ id }) => id === fixtureId);
 
 /** What a light of a setup gives; null where what it named is gone, or gives no light. */
 export function sourceOf(
@@ -184,8 +223,23 @@ export function sourceOf(
   derive: Derivations,
 ): LightSource | null {
   if (thing.buildId !== null) return buildSource(document, thing.buildId, derive);
-  const fixture = document.fixtures.find(({ id }) => id === thing.fixtureId);
+  const fixture = fixtureOf(document, thing);
   if (fixture) return fixtureSource(fixture);
-  const unit = document.shelf.units.find(({ id }) => id === thing.unitId);
-  return unit ? unitSource(unit) : null;
+  const unit = unitOf(document, thing);
+  return unit ? unitSource(unit, thing.shade) : null;
+}
+
+/** What stands there for a light of a setup, without working out its light; null where what it named is gone. */
+export function bodyOf(
+  document: Production,
+  thing: LightThing,
+  derive: Derivations,
+): LightBody | null {
+  const build = document.builds.find(({ id }) => id === thing.buildId);
+  const found = build && derive.resolve(document, build);
+  if (build && found) return bodyOfBuild(found, build.circuitId);
+  const fixture = fixtureOf(document, thing);
+  if (fixture) return bodyOfFixture(fixture);
+  const unit = unitOf(document, thing);
+  return unit ? bodyOfUnit(unit, thing.shade) : null;
 }

@@ -11,6 +11,10 @@ import {
   headSchema,
   LIGHT_RECORD,
   lightSchema,
+  OBJECT_RECORD,
+  objectSchema,
+  SOCKET_RECORD,
+  socketSchema,
   TABLE_RECORD,
   tableSchema,
   WINDOW_RECORD,
@@ -29,6 +33,8 @@ export const thingSchema = z.discriminatedUnion('kind', [
   windowSchema,
   cardSchema,
   glassSchema,
+  objectSchema,
+  socketSchema,
 ]);
 export type Thing = z.infer<typeof thingSchema>;
 export type ThingKind = Thing['kind'];
@@ -49,6 +55,14 @@ export const THINGS: Readonly<Record<ThingKind, ThingDefinition>> = {
   window: { name: 'Window', ...WINDOW_RECORD },
   glass: { name: 'Glass', ...GLASS_RECORD },
   table: { name: 'Table', ...TABLE_RECORD },
+  object: { name: 'Furniture or object', ...OBJECT_RECORD },
+  socket: { name: 'Socket', ...SOCKET_RECORD },
+};
+
+/** What a thing names of the production, before it names anything. */
+const NAMES_NOTHING: Partial<Record<ThingKind, object>> = {
+  light: { buildId: null, fixtureId: null, unitId: null },
+  socket: { circuitId: null },
 };
 
 /** A thing as it is brought in. */
@@ -62,7 +76,7 @@ export const newThing = <K extends ThingKind>(
     id,
     name,
     kind,
-    ...(kind === 'light' ? { buildId: null, fixtureId: null, unitId: null } : {}),
+    ...NAMES_NOTHING[kind],
     ...THINGS[kind].starts,
     ...more,
   }) as Extract<Thing, { kind: K }>;

@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import { buildIdSchema, fixtureIdSchema, unitIdSchema } from '../../ids';
+import { buildIdSchema, circuitIdSchema, fixtureIdSchema, unitIdSchema } from '../../ids';
 import {
   choice,
   colourTemperature,
@@ -14,6 +14,7 @@ import { text } from '../../schema';
 import { MIX_PARTS, MIX_WORDS, SOLD } from '../../units/channels';
 import { SKIN_IDS, SKINS } from '../../mannequin/skin';
 import { TINT_NAMES } from '../finish';
+import { SHADES } from '../shade';
 
 const metres = measured('length', 'm', 0.05);
 const degrees = measured('count', '', 5);
@@ -60,6 +61,16 @@ export const LIGHT_RECORD = defineRecord({
   tiltDeg: tilt,
   rollDeg: roll,
   level: share('Level', { min: 0, max: 1, start: 1 }),
+  shade: later(
+    choice(
+      'Shade, of a bulb',
+      Object.fromEntries(Object.entries(SHADES).map(([id, { name }]) => [id, name])) as Record<
+        keyof typeof SHADES,
+        string
+      >,
+      'none',
+    ),
+  ),
   mix: later(choice(MIX_WORDS.mix, MIX_WORDS.mixes, 'sold')),
   mixWarm: mixPart('mixWarm'),
   mixCool: mixPart('mixCool'),
@@ -102,6 +113,24 @@ export const TABLE_RECORD = defineRecord({
   heightM: metres('Height', { min: 0.1, max: 3, start: 0.75 }),
   reflectance: share('Its top sends back', { min: 0, max: 1, start: 0.25 }),
   tint: choice('Colour', TINT_NAMES, 'wood'),
+});
+
+/** Furniture and things on it, as plain boxes. */
+export const OBJECT_RECORD = defineRecord({
+  ...across,
+  bottomM: metres('Bottom over the floor', { min: 0, max: 10, start: 0 }),
+  panDeg: pan,
+  widthM: size('Width', 0.5),
+  depthM: size('Depth', 0.5),
+  heightM: size('Height', 0.9),
+  reflectance: share('It sends back', { min: 0, max: 1, start: 0.3 }),
+  tint: choice('Colour', TINT_NAMES, 'wood'),
+});
+
+/** Where a cable may be plugged in. */
+export const SOCKET_RECORD = defineRecord({
+  ...across,
+  zM: metres('Height', { min: 0, max: 10, start: 0.3 }),
 });
 
 export const BACKDROPS = {
@@ -208,6 +237,20 @@ export const backdropSchema = z.object({
   ...BACKDROP_RECORD.shape,
 });
 export type BackdropThing = z.infer<typeof backdropSchema>;
+export const objectSchema = z.object({
+  ...named,
+  kind: z.literal('object'),
+  ...OBJECT_RECORD.shape,
+});
+export type ObjectThing = z.infer<typeof objectSchema>;
+export const socketSchema = z.object({
+  ...named,
+  kind: z.literal('socket'),
+  /** null where nobody knows what it hangs on */
+  circuitId: z.nullable(circuitIdSchema),
+  ...SOCKET_RECORD.shape,
+});
+export type SocketThing = z.infer<typeof socketSchema>;
 export const windowSchema = z.object({
   ...named,
   kind: z.literal('window'),

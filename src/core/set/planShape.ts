@@ -1,10 +1,10 @@
-import { toRadians } from '@/core/angle';
-import type { Vector } from '@/core/light/vector';
-import { axesOf, placeOutOf } from '@/core/set/pose';
-import { windowPart, partOf, wallFace } from '@/core/set/roomFaces';
-import { faceOf, lookOf, poseOf } from '@/core/set/scene';
-import type { Setup } from '@/core/set/setup';
-import type { Thing } from '@/core/set/things';
+import { toRadians } from '../angle';
+import type { Vector } from '../light/vector';
+import { axesOf, placeOutOf } from './pose';
+import { windowPart, partOf, wallFace } from './roomFaces';
+import { faceOf, lookOf, poseOf } from './scene';
+import type { Setup } from './setup';
+import type { Thing } from './things';
 
 /** From above, or from the right with the camera on the left. */
 export type PlanView = 'above' | 'side';
@@ -49,12 +49,20 @@ function rectOf(thing: Thing, front: FrontOf): Rect | null {
         widthM: thing.widthM,
         heightM: thing.heightM,
       };
+    case 'object':
+      return {
+        pose: poseOf({ ...thing, zM: thing.bottomM + thing.heightM, tiltDeg: 90 }),
+        widthM: thing.widthM,
+        heightM: thing.depthM,
+      };
     case 'table':
       return {
         pose: poseOf({ ...thing, zM: thing.heightM, tiltDeg: 90 }),
         widthM: thing.widthM,
         heightM: thing.depthM,
       };
+    case 'socket':
+      return { pose: poseOf({ ...thing, panDeg: 0, tiltDeg: 90 }), widthM: 0.16, heightM: 0.16 };
     default:
       return null;
   }
