@@ -4,6 +4,8 @@ import { shotOf } from '@/core/document/blank';
 import type { Build } from '@/core/document/production';
 import type { WorkedOut } from '@/core/evaluate/readouts';
 import type { Wash } from '@/core/light/wash';
+import { setupOfWash } from '@/core/set/begin';
+import { atHand } from '../set/atHand';
 import { show, showText, threeFigures, toUnit } from '@/core/quantity';
 import { Heads } from '@/ui/Heads';
 import { useDevice } from '@/ui/device';
@@ -11,6 +13,7 @@ import { exportName } from '../shell/actions';
 import { useEngine } from '../shell/useEngine';
 import { useWorkplace } from '../shell/useWorkplace';
 import { useProduction } from '../store/context';
+import { useSetups } from '../set/useSetups';
 import { StopsMap } from './StopsMap';
 
 const LINES = [-2, -1, -0.5, -1 / 3, 1 / 3, 0.5, 1];
@@ -21,6 +24,7 @@ export default function BackdropSheet({ build, readouts }: { build: Build; reado
   const document = useProduction((state) => state.document);
   const { transport } = useWorkplace();
   const shot = shotOf(document, build);
+  const setups = useSetups();
   const known = (readouts.room && transport.known.get(readouts.room.key)) ?? null;
   const { answer, busy } = useEngine(
     (engine) => engine.backdrop(document, build.id, known),
@@ -33,6 +37,10 @@ export default function BackdropSheet({ build, readouts }: { build: Build; reado
       </p>
     );
   const { map } = answer;
+  const putUp = (wash: Wash) =>
+    setups.put(`${shot.name}, washed by ${wash.lights === 1 ? 'one' : 'two'}`, (begun) =>
+      setupOfWash({ ...begun, shot }, atHand(build), wash),
+    );
   const unit = units === 'metric' ? 'lx' : 'fc';
   const size = `${showText(show(shot.coverageWidthM, 'length', units))} × ${showText(show(shot.coverageHeightM, 'length', units))}`;
   return (
@@ -60,11 +68,17 @@ export default function BackdropSheet({ build, readouts }: { build: Build; reado
               { figures: 'Turned in' },
               { figures: 'Mean light' },
               { figures: 'Evenness' },
+              '',
             ]}
           />
           <tbody>
             {[answer.one, answer.two].map((wash) => (
-              <Place key={wash.lights} wash={wash} allowed={shot.evennessStops} />
+              <Place
+                key={wash.lights}
+                wash={wash}
+                allowed={shot.evennessStops}
+                onPutUp={() => putUp(wash)}
+              />
             ))}
           </tbody>
         </table>
@@ -78,7 +92,13 @@ export default function BackdropSheet({ build, readouts }: { build: Build; reado
   );
 }
 
-function Place({ wash, allowed }: { wash: Wash; allowed: number }) {
+interface PlaceProps {
+  wash: Wash;
+  allowed: number;
+  onPutUp: () => void;
+}
+
+function Place({ wash, allowed, onPutUp }: PlaceProps) {
   const { units } = useDevice();
   const length = (metres: number) => showText(show(metres, 'length', units));
   return (
@@ -93,6 +113,11 @@ function Place({ wash, allowed }: { wash: Wash; allowed: number }) {
       <td className="num">
         ± {wash.plusMinusStops.toFixed(2)} stops
         {wash.plusMinusStops > allowed + 1e-9 ? ', not enough' : ''}
+      </td>
+      <td className="num">
+        <button type="button" className="press !px-2 !py-0" onClick={onPutUp}>
+          Put up in Set
+        </button>
       </td>
     </tr>
   );

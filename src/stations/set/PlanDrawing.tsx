@@ -2,15 +2,16 @@
 import { useRef } from 'react';
 import type { Vector } from '@/core/light/vector';
 import { show, showText, type UnitSystem } from '@/core/quantity';
-import { standingWalls } from '@/core/set/roomFaces';
-import { poseOf } from '@/core/set/scene';
-import { axesOf } from '@/core/set/pose';
+import { faceOf } from '@/core/set/scene';
 import type { Lit } from '@/core/set/readings';
 import type { Setup } from '@/core/set/setup';
-import { THINGS, type Thing } from '@/core/set/things';
+import { THINGS } from '@/core/set/things';
+import { aimedAt, isBounced } from '@/core/set/bounce';
 import { usePlace } from '@/ui/drawing/usePixel';
 import { colourOf } from './colourOf';
 import { planShape, type FrontOf, type PlanShape, type PlanView } from '@/core/set/planShape';
+import { CameraMark, RoomLines } from './PlanGround';
+import { MARGIN, paperOf, path, RANK, strokeOf, type Paper } from './planPaper';
 import { keyMove, turned, type Moves } from './planMoves';
 import { along, up, useGrasp } from './useGrasp';
 import type { SetEdits } from './useSetEdits';
@@ -28,35 +29,8 @@ interface PlanDrawingProps {
   onDrag: (id: string | null) => void;
 }
 
-/** Round the room, pixels. */
-const MARGIN = 26;
 /** A grip stands so far before what it turns, pixels. */
 const GRIP_PX = 46;
-
-interface Paper {
-  h: (place: Vector) => number;
-  v: (place: Vector) => number;
-  scale: number;
-  /** from pixels of the drawing to metres of the set, along the view's two axes */
-  back: (px: number, py: number) => [number, number];
-}
-
-function paperOf({ room }: Setup, view: PlanView, wide: number, high: number): Paper {
-  const along = view === 'above' ? room.widthM : room.depthM;
-  const up = view === 'above' ? room.depthM : room.heightM;
-  const scale = Math.max(1, Math.min((wide - 2 * MARGIN) / along, (high - 2 * MARGIN) / up));
-  const left = (wide - along * scale) / 2;
-  const bottom = (high + up * scale) / 2;
-  return {
-    scale,
-    h: (place) => left + place[view === 'above' ? 0 : 1] * scale,
-    v: (place) => bottom - place[view === 'above' ? 1 : 2] * scale,
-    back: (px, py) => [(px - left) / scale, (bottom - py) / scale],
-  };
-}
-
-const path = (line: readonly Vector[], { h, v }: Paper): string =>
-  line.map((place, k) => `${k ? 'L' : 'M'}${h(place).toFixed(1)} ${v(place).toFixed(1)}`).join(' ');
 
 /** The set to scale: what is drawn is drawn about with the hand, or walked to and moved by keys. */
 export function PlanDrawing(props: PlanDrawingProps) {
@@ -87,6 +61,7 @@ export function PlanDrawing(props: PlanDrawingProps) {
     >
       <RoomLines setup={setup} view={view} paper={paper} />
       <CameraMark setup={setup} view={view} paper={paper} />
+      <Bounces setup={setup} lit={props.lit} paper={paper} />
       {flat.map((shape) => (
         <ThingMark key={shape.thing.id} {...props} shape={shape} paper={paper} />
       ))}
@@ -97,133 +72,32 @@ export function PlanDrawing(props: PlanDrawingProps) {
   );
 }
 
-/** What lies under what. */
-const RANK: Record<Thing['kind'], number> = {
-  window: 0,
-  table: 1,
-  backdrop: 2,
-  glass: 3,
-  card: 4,
-  head: 5,
-  light: 6,
-  object: 1,
-  socket: 0,
-};
-
-function RoomLines({ setup, view, paper }: { setup: Setup; view: PlanView; paper: Paper }) {
-  const { room } = setup;
-  const there = standingWalls(room);
-  const [w, d, h] = [room.widthM, room.depthM, room.heightM];
-  const floor: [string, Vector, Vector][] =
-    view === 'above'
-      ? [
-          ['front', [0, 0, 0], [w, 0, 0]],
-          ['back', [0, d, 0], [w, d, 0]],
-          ['left', [0, 0, 0], [0, d, 0]],
-          ['right', [w, 0, 0], [w, d, 0]],
-        ]
-      : [
-          ['floor', [0, 0, 0], [0, d, 0]],
-          ['ceiling', [0, 0, h], [0, d, h]],
-          ['front', [0, 0, 0], [0, 0, h]],
-          ['back', [0, d, 0], [0, d, h]],
-        ];
-  const corner: [Vector, Vector] =
-    view === 'above'
-      ? [
-          [0, d, 0],
-          [w, 0, 0],
-        ]
-      : [
-          [0, 0, h],
-          [0, d, 0],
-        ];
+/** The way of light that comes by a wall, a ceiling or a card: to where it is aimed, and on to who is lit by it. */
+function Bounces({ setup, lit, paper }: { setup: Setup; lit: readonly Lit[]; paper: Paper }) {
+  const [head] = setup.things.filter((thing) => thing.kind === 'head');
+  const ways = lit.flatMap(({ light, state }) => {
+    const thing = setup.things.find(({ id }) => id === light.id);
+    if (!head || thing?.kind !== 'light' || state.factor === 0 || !isBounced(light)) return [];
+    const aimed = aimedAt(setup, thing);
+    const from: Vector = [thing.xM, thing.yM, thing.zM];
+    return aimed ? [{ id: light.id, state, line: [from, aimed.at, faceOf(head)] }] : [];
+  });
   return (
-    <g pointerEvents="none">
-      <rect
-        x={paper.h(corner[0])}
-        y={paper.v(corner[0])}
-        width={Math.abs(paper.h(corner[1]) - paper.h(corner[0]))}
-        height={Math.abs(paper.v(corner[1]) - paper.v(corner[0]))}
-        fill="var(--raised)"
-      />
-      {floor.map(([wall, a, b]) => {
-        const stands = there.some((each) => each === wall);
-        return (
-          <path
-            key={wall}
-            d={path([a, b], paper)}
-            stroke={stands ? 'var(--line-strong)' : 'var(--line)'}
-            strokeWidth={stands ? 5 : 1.5}
-            strokeDasharray={stands ? undefined : '4 4'}
-            strokeLinecap="square"
+    <g pointerEvents="none" fill="none">
+      {ways.map(({ id, state, line }) => (
+        <g key={id} data-bounce={id}>
+          <path d={path(line, paper)} stroke="var(--ink-soft)" strokeDasharray="6 4" />
+          <circle
+            cx={paper.h(line[1]!)}
+            cy={paper.v(line[1]!)}
+            r="5"
+            fill={colourOf(state)}
+            stroke="var(--ink-soft)"
           />
-        );
-      })}
+        </g>
+      ))}
     </g>
   );
-}
-
-function CameraMark({ setup, view, paper }: { setup: Setup; view: PlanView; paper: Paper }) {
-  const { camera } = setup;
-  const axes = axesOf(poseOf(camera));
-  const half = camera.sensorMm / camera.focalMm / 2;
-  const spread = view === 'above' ? axes.x : axes.y;
-  const by = view === 'above' ? half : (half * 9) / 16;
-  const ray = (sign: number): Vector => [
-    axes.at[0] + 8 * (axes.z[0] + sign * by * spread[0]),
-    axes.at[1] + 8 * (axes.z[1] + sign * by * spread[1]),
-    axes.at[2] + 8 * (axes.z[2] + sign * by * spread[2]),
-  ];
-  const [cx, cy] = [paper.h(axes.at), paper.v(axes.at)];
-  const turn =
-    view === 'above' ? -camera.panDeg - 90 : (Math.atan2(-axes.z[2], axes.z[1]) * 180) / Math.PI;
-  return (
-    <g pointerEvents="none">
-      <path
-        d={`M${paper.h(ray(1))} ${paper.v(ray(1))} L${cx} ${cy} L${paper.h(ray(-1))} ${paper.v(ray(-1))}`}
-        fill="none"
-        stroke="var(--ink-soft)"
-        strokeDasharray="1 6"
-        strokeLinecap="round"
-        clipPath="inset(0)"
-      />
-      <g transform={`translate(${cx} ${cy}) rotate(${turn})`} fill="var(--ink)">
-        <rect x="-15" y="-7" width="17" height="14" rx="2" />
-        <path d="M3 -4 L11 -8 V8 L3 4 Z" />
-      </g>
-    </g>
-  );
-}
-
-function strokeOf(thing: Thing): { stroke: string; wide: number; fill: string } {
-  switch (thing.kind) {
-    case 'light':
-      return { stroke: 'var(--brass)', wide: 6, fill: 'none' };
-    case 'head':
-      return { stroke: 'var(--ink)', wide: 1.5, fill: 'var(--stuff)' };
-    case 'backdrop':
-      return {
-        stroke: thing.surface === 'green' ? 'var(--ok)' : 'var(--ink)',
-        wide: 5,
-        fill: 'none',
-      };
-    case 'card':
-      return {
-        stroke: thing.card === 'black' ? 'var(--ink)' : 'var(--unknown)',
-        wide: 4,
-        fill: 'none',
-      };
-    case 'glass':
-      return { stroke: 'var(--tape)', wide: 3, fill: 'none' };
-    case 'window':
-      return { stroke: 'var(--unknown)', wide: 4, fill: 'var(--glass)' };
-    case 'table':
-    case 'object':
-      return { stroke: 'var(--line-strong)', wide: 1.5, fill: 'var(--stuff)' };
-    case 'socket':
-      return { stroke: 'var(--ink-soft)', wide: 2, fill: 'var(--raised)' };
-  }
 }
 
 interface ThingMarkProps extends PlanDrawingProps {

@@ -1,27 +1,15 @@
 'use client';
 import { useState } from 'react';
 import { nanoid } from 'nanoid';
-import type { Production } from '@/core/document/production';
-import { bySchool, SCHOOL_IDS, SCHOOLS, type AtHand, type SchoolId } from '@/core/set/schools';
+import { bySchool, SCHOOL_IDS, SCHOOLS, type SchoolId } from '@/core/set/schools';
 import type { Setup } from '@/core/set/setup';
 import { THINGS, type LightThing, type ThingKind } from '@/core/set/things';
 import { Dialog } from '@/ui/Dialog';
 import { TextField } from '@/ui/fields/TextField';
 import { useProduction } from '../store/context';
+import { lightsAtHand } from './atHand';
 import { useSetups } from './useSetups';
 import type { SetEdits } from './useSetEdits';
-
-/** What gives light for a setup: the builds of its shot, then the others, then fixtures, then lamps. */
-function lightsAtHand({ builds, fixtures, shelf }: Production, shotId: Setup['shotId']) {
-  const none = { buildId: null, fixtureId: null, unitId: null };
-  const own = builds.filter((build) => build.shotId === shotId && build.standing === 'in use');
-  const others = builds.filter((build) => !own.includes(build));
-  return [
-    ...[...own, ...others].map(({ id, name }): AtHand => ({ ...none, name, buildId: id })),
-    ...fixtures.map(({ id, name }): AtHand => ({ ...none, name, fixtureId: id })),
-    ...shelf.units.map(({ id, name }): AtHand => ({ ...none, name, unitId: id })),
-  ];
-}
 
 interface SetBarProps {
   setup: Setup;

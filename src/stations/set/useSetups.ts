@@ -8,6 +8,13 @@ import { useWorkplace } from '../shell/useWorkplace';
 import { useProduction } from '../store/context';
 import { useEdits } from '../store/useEdits';
 
+/** What a setup is begun with. */
+interface Begun {
+  id: string;
+  name: string;
+  next: () => string;
+}
+
 /** Making, copying and taking out setups. */
 export function useSetups() {
   const document = useProduction((state) => state.document);
@@ -31,6 +38,11 @@ export function useSetups() {
           blankSetup(nanoid(8), name, shot?.id ?? null, shot && { balanceK: shot.cctK }),
           `begin setup ${name}`,
         );
+      },
+      /** one that is worked out from something else, under a free name */
+      put: (wanted: string, make: (begun: Begun) => Setup) => {
+        const name = named(wanted.slice(0, 70));
+        add(make({ id: nanoid(8), name, next: () => nanoid(8) }), `begin setup ${name}`);
       },
       copy: (setup: Setup) => {
         const name = named(setup.name);

@@ -12,7 +12,7 @@ import { useProduction } from '../store/context';
 import { useEdits } from '../store/useEdits';
 import { ShotAnswer } from './ShotAnswer';
 import { ShotLights } from './ShotLights';
-import { ShotSketch } from './ShotSketch';
+import { ShotPlan } from './ShotPlan';
 
 const GROUPS: Readonly<Record<string, readonly string[]>> = {
   Place: ['distanceM', 'coverageWidthM', 'coverageHeightM', 'budgetMinor'],
@@ -67,7 +67,7 @@ export function ShotSheet({ shot }: { shot: Shot }) {
       </div>
       <div className="grid flex-1 grid-cols-[minmax(0,1.1fr)_minmax(0,1fr)] gap-5 2xl:grid-cols-[minmax(0,1fr)_minmax(0,1.6fr)] border-t-2 border-line-strong pt-2 max-md:grid-cols-1">
         <ShotAnswer shot={shot} />
-        <ShotSketch shot={shot} />
+        <ShotPlan shot={shot} />
       </div>
       <ShotLights shot={shot} />
       {asking && (

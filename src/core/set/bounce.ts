@@ -1,0 +1,57 @@
+import { dot, minus, plus, scaled, type Vector } from '../light/vector';
+import { cardFaces, normalOf, roomFaces, WALLS, type Bands, type Face, type Wall } from './faces';
+import { luminanceOf } from './finish';
+import { axesOf } from './pose';
+import type { Solved } from './readings';
+import { standingWalls } from './roomFaces';
+import { poseOf, rectangle } from './scene';
+import type { Setup } from './setup';
+import { CARDS, type LightThing } from './things';
+
+const BLANK = [0, 0, 0] as const;
+
+/** What a light may be aimed at: walls that stand, cards that send light back, backdrops. */
+function surfaces({ room, things }: Setup): Face[] {
+  const there = standingWalls(room);
+  const reflectance = Object.fromEntries(WALLS.map((wall) => [wall, BLANK])) as Record<Wall, Bands>;
+  const shell = roomFaces({ ...room, reflectance });
+  return [
+    ...shell.filter(({ id }) => there.some((wall) => wall === id)),
+    ...things.flatMap((thing) =>
+      thing.kind === 'card' && CARDS[thing.card].reflectance > 0.5
+        ? cardFaces(thing.id, rectangle(poseOf(thing), thing.widthM, thing.heightM), BLANK, BLANK)
+        : [],
+    ),
+  ];
+}
+
+/** How far along a way a face’s lit side is met, m; null past its edges, or from behind. */
+function meets(face: Face, from: Vector, way: Vector): number | null {
+  const normal = normalOf(face);
+  const facing = dot(way, normal);
+  if (facing >= -1e-9) return null;
+  const far = dot(minus(face.corner, from), normal) / facing;
+  if (far <= 1e-6) return null;
+  const on = minus(plus(from, scaled(way, far)), face.corner);
+  const share = (edge: Vector) => dot(on, edge) / dot(edge, edge);
+  const inside = (value: number) => value >= -1e-9 && value <= 1 + 1e-9;
+  return inside(share(face.across)) && inside(share(face.along)) ? far : null;
+}
+
+/** Where the middle of a light’s beam first meets a surface, and which; null where it goes out of the set. */
+export function aimedAt(setup: Setup, light: LightThing): { at: Vector; on: string } | null {
+  const { at: from, z } = axesOf(poseOf(light));
+  let nearest: { far: number; on: string } | null = null;
+  for (const face of surfaces(setup)) {
+    const far = meets(face, from, z);
+    if (far !== null && far < (nearest?.far ?? Infinity)) nearest = { far, on: face.of ?? face.id };
+  }
+  return nearest && { at: plus(from, scaled(z, nearest.far)), on: nearest.on };
+}
+
+/** Whether most of a light’s light on a face gets there by way of surfaces. */
+export const isBounced = ({ heads }: Pick<Solved, 'heads'>): boolean =>
+  Object.values(heads).some(({ direct, bounced }) => {
+    const around = luminanceOf(bounced.front);
+    return around > 0 && around > direct.front;
+  });
