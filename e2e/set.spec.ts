@@ -89,7 +89,7 @@ test('with nothing but keys: begun by a school, walked to, moved, turned and lif
   };
   await press('New');
   await page.waitForURL(/setup=/);
-  await press('Begin by a school');
+  await press('Schools');
   await page
     .getByRole('dialog')
     .getByRole('button', { name: /^Begin: Key at 45/ })

@@ -110,19 +110,20 @@ const counter = (id: string): Thing =>
 /** What stands on the counter, and beside it. */
 const counterThings = (id: string): Thing[] => [
   newThing('object', `${id}-lamp`, 'Till', {
-    xM: 4.05,
+    xM: 3.78,
     yM: 2.5,
     bottomM: 0.85,
-    widthM: 0.32,
+    widthM: 0.26,
     depthM: 0.25,
     heightM: 0.28,
     reflectance: 0.2,
     tint: 'none',
   }),
   newThing('object', `${id}-rack`, 'Ticket rack', {
-    xM: 2.1,
+    xM: 0.25,
     yM: 4.6,
-    widthM: 0.9,
+    panDeg: -90,
+    widthM: 1.2,
     depthM: 0.35,
     heightM: 1.7,
     reflectance: 0.25,
@@ -231,7 +232,7 @@ const SAID: readonly Said[] = [
       newThing('light', 'machine-sea', 'Sea-green edge', {
         unitId: 'tape-rgb-12' as AtHand['unitId'],
         role: 'edge',
-        xM: 1.6,
+        xM: 1.3,
         yM: 3.9,
         zM: 1.6,
         panDeg: -120,

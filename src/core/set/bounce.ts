@@ -2,7 +2,7 @@ import { dot, minus, plus, scaled, type Vector } from '../light/vector';
 import { cardFaces, normalOf, roomFaces, WALLS, type Bands, type Face, type Wall } from './faces';
 import { luminanceOf } from './finish';
 import { axesOf } from './pose';
-import type { Solved } from './readings';
+import type { Lit } from './readings';
 import { standingWalls } from './roomFaces';
 import { poseOf, rectangle } from './scene';
 import type { Setup } from './setup';
@@ -49,9 +49,23 @@ export function aimedAt(setup: Setup, light: LightThing): { at: Vector; on: stri
   return nearest && { at: plus(from, scaled(z, nearest.far)), on: nearest.on };
 }
 
-/** Whether most of a light’s light on a face gets there by way of surfaces. */
-export const isBounced = ({ heads }: Pick<Solved, 'heads'>): boolean =>
-  Object.values(heads).some(({ direct, bounced }) => {
-    const around = luminanceOf(bounced.front);
-    return around > 0 && around > direct.front;
+/** Less of a face’s light than this nobody asks the way of [common practice]. */
+const COUNTS = 0.12;
+
+/** Lights most of whose light on somebody’s face gets there by way of surfaces, and that count there. */
+export function bouncedLights(lit: readonly Lit[]): string[] {
+  const heads = new Set(lit.flatMap(({ light }) => Object.keys(light.heads)));
+  const found = [...heads].flatMap((id) => {
+    const parts = lit.map(({ light, state }) => {
+      const head = light.heads[id];
+      const straight = state.factor * (head?.direct.front ?? 0);
+      const around = head ? state.factor * luminanceOf(head.bounced.front) : 0;
+      return { id: light.id, straight, around };
+    });
+    const all = parts.reduce((sum, { straight, around }) => sum + straight + around, 0);
+    return parts
+      .filter(({ straight, around }) => around > straight && around > COUNTS * all)
+      .map((part) => part.id);
   });
+  return [...new Set(found)];
+}

@@ -130,7 +130,7 @@ export function planShape(thing: Thing, setup: Setup, front: FrontOf): PlanShape
     thing,
     at: rect.pose.at,
     look: axesOf(rect.pose).z,
-    heightM: 'zM' in thing ? thing.zM : null,
+    heightM: 'zM' in thing && thing.kind !== 'socket' ? thing.zM : null,
     lines: [outline(rect)],
   };
 }

@@ -245,7 +245,7 @@ export function solveFill(
     : { level: by, timesDistance: 1 / Math.sqrt(by), lights: Math.max(1, Math.ceil(by - 1e-9)) };
 }
 
-interface BackdropReading {
+export interface BackdropReading {
   cellsLx: Float64Array;
   leastLx: number;
   meanLx: number;

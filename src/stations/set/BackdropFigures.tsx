@@ -1,5 +1,6 @@
 'use client';
 import { useState } from 'react';
+import { backdropWorking } from '@/core/evaluate/setup/workings';
 import { stopsFigure } from '@/core/quantity';
 import { backdropReading, headReading } from '@/core/set/readings';
 import { lightHands } from '@/workers/pool';
@@ -29,6 +30,8 @@ export function BackdropFigures({
     ? headReading(lit, faceId, targetLx, setup.camera.balanceK).frontLx
     : targetLx;
   const against = face > 0 && reading.meanLx > 0 ? Math.log2(reading.meanLx / face) : null;
+  const why = (figure: Parameters<typeof backdropWorking>[0]) => (words: string) =>
+    backdropWorking(figure, reading, lit, face, words);
   const green = thing?.kind === 'backdrop' && thing.surface === 'green';
   const level =
     against === null
@@ -45,6 +48,7 @@ export function BackdropFigures({
         <Line
           term="Least, mean, most"
           words={`${lux(reading.leastLx)}, ${lux(reading.meanLx)}, ${lux(reading.mostLx)}`}
+          why={why('levels')}
         />
         <Line
           term="Even within"
@@ -54,12 +58,14 @@ export function BackdropFigures({
               : `± ${reading.plusMinusStops.toFixed(2)} stops`
           }
           mark="even"
+          why={reading.plusMinusStops === null ? undefined : why('even')}
         />
         {against !== null && (
           <Line
             term={green ? 'Against the subject (wanted −½ to 0)' : 'Against the subject'}
             words={`${stopsFigure(against)} stops${green ? level : ''}`}
             mark="against"
+            why={why('against')}
           />
         )}
         {reading.spill.slice(0, 4).map(({ id: light, name: said, share }) => (

@@ -28,6 +28,15 @@ interface CameraPictureProps {
   busy: boolean;
 }
 
+/** Arrow keys walk over the picture. */
+const WAYS: Partial<Record<string, readonly [x: number, y: number]>> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+};
+const within = (share: number) => Math.min(0.999, Math.max(0, share));
+
 const OVER: readonly [number, number, number] = [196, 62, 38];
 const UNDER: readonly [number, number, number] = [58, 78, 140];
 
@@ -93,15 +102,24 @@ export function CameraPicture(props: CameraPictureProps) {
           width={layers?.wide ?? 120}
           height={layers?.high ?? 68}
           role="img"
-          aria-label={`${name} as the camera sees it; the figures beside it say the same`}
+          aria-label={`${name} as the camera sees it; arrow keys read stops in it; the figures beside it say the same`}
           data-picture={layers === null ? 'none' : layers.clean && !busy ? 'clean' : 'rough'}
           data-overlay={overlay}
           className="aspect-video w-full cursor-crosshair rounded-sm bg-black"
+          tabIndex={0}
+          onKeyDown={(event) => {
+            const way = WAYS[event.key];
+            if (!way) return;
+            event.preventDefault();
+            const from = tapped ?? { x: 0.5, y: 0.5 };
+            const by = tapped ? (event.shiftKey ? 0.1 : 0.02) : 0;
+            setTapped({ x: within(from.x + by * way[0]), y: within(from.y + by * way[1]) });
+          }}
           onPointerDown={(event) => {
             const box = event.currentTarget.getBoundingClientRect();
             setTapped({
-              x: Math.min(0.999, (event.clientX - box.left) / box.width),
-              y: Math.min(0.999, (event.clientY - box.top) / box.height),
+              x: within((event.clientX - box.left) / box.width),
+              y: within((event.clientY - box.top) / box.height),
             });
           }}
         />

@@ -6,7 +6,7 @@ import { faceOf } from '@/core/set/scene';
 import type { Lit } from '@/core/set/readings';
 import type { Setup } from '@/core/set/setup';
 import { THINGS } from '@/core/set/things';
-import { aimedAt, isBounced } from '@/core/set/bounce';
+import { aimedAt, bouncedLights } from '@/core/set/bounce';
 import { usePlace } from '@/ui/drawing/usePixel';
 import { colourOf } from './colourOf';
 import { planShape, type FrontOf, type PlanShape, type PlanView } from '@/core/set/planShape';
@@ -75,9 +75,10 @@ export function PlanDrawing(props: PlanDrawingProps) {
 /** The way of light that comes by a wall, a ceiling or a card: to where it is aimed, and on to who is lit by it. */
 function Bounces({ setup, lit, paper }: { setup: Setup; lit: readonly Lit[]; paper: Paper }) {
   const [head] = setup.things.filter((thing) => thing.kind === 'head');
+  const bounced = bouncedLights(lit);
   const ways = lit.flatMap(({ light, state }) => {
     const thing = setup.things.find(({ id }) => id === light.id);
-    if (!head || thing?.kind !== 'light' || state.factor === 0 || !isBounced(light)) return [];
+    if (!head || thing?.kind !== 'light' || !bounced.includes(light.id)) return [];
     const aimed = aimedAt(setup, thing);
     const from: Vector = [thing.xM, thing.yM, thing.zM];
     return aimed ? [{ id: light.id, state, line: [from, aimed.at, faceOf(head)] }] : [];

@@ -36,7 +36,7 @@ export function SetBar({ setup, edits, onPick, besideId, onBeside }: SetBarProps
     <div className="no-print flex flex-wrap items-center gap-x-2 gap-y-1 border-b border-line px-3 py-1.5">
       <select
         aria-label="Setup"
-        className="field !w-auto max-w-56"
+        className="field !w-auto max-w-52"
         value={setup.id}
         onChange={(event) => setups.open(event.target.value)}
       >
@@ -57,20 +57,20 @@ export function SetBar({ setup, edits, onPick, besideId, onBeside }: SetBarProps
       </button>
       <NameAndShot setup={setup} edits={edits} />
       <button type="button" className="press !px-2" onClick={() => setChoosing(true)}>
-        Begin by a school
+        Schools
       </button>
       <a
         href={`/api/productions/${document.id}/setups/${setup.id}/plan`}
         download
         className="press !px-2"
       >
-        Plan to print
+        Print plan
       </a>
       <span className="flex-1" />
       {document.setups.length > 1 && (
         <select
           aria-label="Held against"
-          className="field !w-auto max-w-44"
+          className="field !w-auto max-w-36"
           value={besideId}
           onChange={(event) => onBeside(event.target.value)}
         >
@@ -87,7 +87,7 @@ export function SetBar({ setup, edits, onPick, besideId, onBeside }: SetBarProps
       <label className="flex items-center gap-1.5 text-[14px]">
         Bring in
         <select
-          className="field !w-auto"
+          className="field !w-auto max-w-28"
           aria-label="Bring in"
           value=""
           onChange={(event) => event.target.value && bring(event.target.value as ThingKind)}

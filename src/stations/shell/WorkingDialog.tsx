@@ -1,7 +1,7 @@
 'use client';
 import { findReadout } from '@/core/evaluate/readouts';
 import type { GlowId } from '@/core/evaluate/glow';
-import type { Readout, RungId, Working } from '@/core/evaluate/readout';
+import type { Readout, RungId } from '@/core/evaluate/readout';
 import { ORIGIN_WORDS } from '@/core/origin';
 import { showText } from '@/core/quantity';
 import { useDevice } from '@/ui/device';
@@ -10,6 +10,7 @@ import { SeverityMark } from '@/ui/Severity';
 import { useProduction } from '../store/context';
 import { shown, shownReadout } from './showReadout';
 import { turned } from './turned';
+import { Inputs } from './WorkingInputs';
 import { useEngine } from './useEngine';
 import { useWorkplace } from './useWorkplace';
 
@@ -65,27 +66,6 @@ export default function WorkingDialog({
     </Dialog>
   );
 }
-
-interface InputsProps {
-  working: Working;
-  write: (value: number, dimension: never) => string;
-}
-
-/** What went into the figure, each with where it comes from. */
-const Inputs = ({ working, write }: InputsProps) => (
-  <table className="rows w-full text-sm">
-    <tbody>
-      {working.inputs.map((input) => (
-        <tr key={input.symbol + input.name}>
-          <td className="figure whitespace-nowrap">{input.symbol}</td>
-          <td>{input.name}</td>
-          <td className="num">{write(input.value, input.dimension as never)}</td>
-          <td className="text-ink-soft">{ORIGIN_WORDS[input.origin]}</td>
-        </tr>
-      ))}
-    </tbody>
-  </table>
-);
 
 /** What would move the figure most, found by turning every knob a little. */
 function Knobs({ rung, readout }: { rung: RungId | GlowId; readout: Readout<string> }) {

@@ -43,7 +43,7 @@ export function ShotPlan({ shot }: { shot: Shot }) {
         {own.length > 1 ? (
           <select
             aria-label="Setup shown"
-            className="field !w-auto max-w-60"
+            className="field !w-auto max-w-44"
             value={shown.id}
             onChange={(event) => setWanted(event.target.value)}
           >
