@@ -13,6 +13,7 @@ import { benchDerive, benchGround } from './benchDerive';
 import { benchForms } from './benchForms';
 import { benchGlow, benchLight, type Note } from './benchLight';
 import { benchPages } from './benchPages';
+import { benchSetEngine, benchSetPage } from './benchSet';
 import { benchShelf } from './benchShelf';
 import { quantile } from './quantile';
 
@@ -115,6 +116,7 @@ async function benchBrowser(lightOnly: boolean) {
   if (!lightOnly) {
     await benchPages(browser, options, ROUTES, note);
     await benchGround(await (await browser.newContext(options)).newPage(), ORIGIN, note);
+    await benchSetPage(browser, options, note);
   }
   await benchGlow(await (await browser.newContext(options)).newPage(), note);
   await browser.close();
@@ -125,6 +127,20 @@ async function main() {
   const lightOnly = only === 'light';
   if (only === 'shelf') {
     await benchShelf(note);
+    console.table(report);
+    return;
+  }
+  if (only === 'set') {
+    benchSetEngine(note);
+    await withServer(async () => {
+      const browser = await launch();
+      await benchSetPage(
+        browser,
+        { baseURL: ORIGIN, viewport: { width: 1280, height: 800 } },
+        note,
+      );
+      await browser.close();
+    });
     console.table(report);
     return;
   }
@@ -158,6 +174,7 @@ async function main() {
     benchDerive(note);
     await benchShelf(note);
     await benchForms(note);
+    benchSetEngine(note);
   }
   await withServer(async () => {
     if (!lightOnly) await benchAnswers();

@@ -180,8 +180,12 @@ export const questions = {
     return read.ok ? coverOf(read.value, size, rays) : null;
   },
   /** A setup worked out; null when this worker does not know the stock, which is then told. */
-  solvedSet: (key: string, stock: Production | null, setup: Setup): SetAnswer | null =>
-    setEngine(key, stock)?.answer(setup) ?? null,
+  solvedSet: (
+    key: string,
+    stock: Production | null,
+    setup: Setup,
+    rough: boolean,
+  ): SetAnswer | null => setEngine(key, stock)?.answer(setup, rough) ?? null,
   /** What one light that is being moved gives straight at every face. */
   straightSet: (key: string, setup: Setup, thingId: string) =>
     setEngine(key, null)?.straight(setup, thingId) ?? null,

@@ -48,16 +48,23 @@ export function roomFaces({ widthM: w, depthM: d, heightM: h, reflectance }: Roo
   return WALLS.map((wall) => ({ id: wall, ...placed[wall], reflectance: reflectance[wall] }));
 }
 
-/** Both sides of a card; the back's patches are the front's, in the same order but for across and along. */
+/** Light that falls on one side unevenly goes on unevenly: a card is cut in so many at least, each way. */
+const CARD_CUTS = 6;
+
+/**
+ * Both sides of a card; the back's patches are the front's, in the same order but for across and along.
+ * @param passes  share it lets through
+ * @param cuts  pieces each way at least; what sends hardly anything on wants fewer
+ */
 export function cardFaces(
   id: string,
   { corner, across, along }: Pick<Face, 'corner' | 'across' | 'along'>,
   front: Bands,
   back: Bands,
   passes = 0,
+  cuts = CARD_CUTS,
 ): Face[] {
-  // Light that falls on one side unevenly goes on unevenly: a card is cut in six at least.
-  const edgeM = Math.max(Math.hypot(...across), Math.hypot(...along)) / 6;
+  const edgeM = Math.max(Math.hypot(...across), Math.hypot(...along)) / cuts;
   const both = { passes, of: id, edgeM };
   return [
     { id: `${id} front`, corner, across, along, reflectance: front, ...both },

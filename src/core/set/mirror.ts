@@ -69,10 +69,29 @@ function roundOf(corners: readonly Vector[]): { middle: Vector; radius: number }
   return { middle, radius: Math.max(...corners.map(away)) };
 }
 
+/** Balls round fronts, which stay where they are while a glass is turned. */
+const ROUND = new WeakMap<Front, ReturnType<typeof roundOf>>();
+function roundFront(front: Front) {
+  const known = ROUND.get(front) ?? roundOf(front.corners);
+  ROUND.set(front, known);
+  return known;
+}
+
+/** What is looked through: a glass, a ball round it, and the camera’s eye behind it. */
+interface Looked {
+  glass: Glass;
+  eye: Vector;
+  near: ReturnType<typeof roundOf>;
+}
+const lookedThrough = (glass: Glass, cameraM: Vector): Looked => ({
+  glass,
+  eye: mirrored(cameraM, glass),
+  near: roundOf(cornersOf(glass)),
+});
+
 /** Cheaply: whether a ball round the front comes into the cone from the mirrored eye round the glass. */
-function mayBeSeen(front: Front, glass: Glass, cameraM: Vector): boolean {
-  const eye = mirrored(cameraM, glass);
-  const [near, far] = [roundOf(cornersOf(glass)), roundOf(front.corners)];
+function mayBeSeen(front: Front, { eye, near }: Looked): boolean {
+  const far = roundFront(front);
   const [toGlass, toFront] = [minus(near.middle, eye), minus(far.middle, eye)];
   const [g, f] = [Math.hypot(...toGlass), Math.hypot(...toFront)];
   if (g <= near.radius || f <= far.radius) return true;
@@ -83,36 +102,43 @@ function mayBeSeen(front: Front, glass: Glass, cameraM: Vector): boolean {
 /** Of a glass: less of it is no light that anybody sees. */
 const LEAST_AREA = 1e-7;
 
+/** Whether a camera sees any part of a light's front in a glass: a thing that stands between hides what lies behind its middle. */
+function isSeen(
+  front: Front,
+  looked: Looked,
+  cameraM: Vector,
+  standing: readonly Passage[],
+): boolean {
+  if (!mayBeSeen(front, looked)) return false;
+  const { glass, eye } = looked;
+  const image = imageOf(front, glass, cameraM);
+  if (image.length < 3 || areaOf(image) < LEAST_AREA) return false;
+  if (standing.length === 0) return true;
+  // Any part that is open both ways, looked at by its middle and its corners drawn in a little.
+  const middle = image.reduce<Flat>(
+    ([u, v], [a, b]) => [u + a / image.length, v + b / image.length],
+    [0, 0],
+  );
+  return [middle, ...image.map((corner) => betweenFlat(corner, middle, 0.1))].some(([u, v]) => {
+    const at = plus(glass.corner, plus(scaled(glass.across, u), scaled(glass.along, v)));
+    const place = onFront(eye, at, front);
+    return passes(standing, cameraM, at) * passes(standing, at, place) > 0;
+  });
+}
+
 /**
- * Lights that a camera sees in a glass, each where any part of its front is: a thing that stands between hides what lies behind
- * its middle.
+ * Lights that a camera sees in a glass.
  * @param standing  what may stand between camera, glass and light
  */
-export function seenIn(
+export const seenIn = (
   glass: Glass,
   fronts: readonly Front[],
   cameraM: Vector,
   standing: readonly Passage[] = [],
-): string[] {
-  return fronts
-    .filter((front) => {
-      if (!mayBeSeen(front, glass, cameraM)) return false;
-      const image = imageOf(front, glass, cameraM);
-      if (image.length < 3 || areaOf(image) < LEAST_AREA) return false;
-      const eye = mirrored(cameraM, glass);
-      // Any part that is open both ways, looked at by its middle and its corners drawn in a little.
-      const middle = image.reduce<Flat>(
-        ([u, v], [a, b]) => [u + a / image.length, v + b / image.length],
-        [0, 0],
-      );
-      return [middle, ...image.map((corner) => betweenFlat(corner, middle, 0.1))].some(([u, v]) => {
-        const at = plus(glass.corner, plus(scaled(glass.across, u), scaled(glass.along, v)));
-        const place = onFront(eye, at, front);
-        return passes(standing, cameraM, at) * passes(standing, at, place) > 0;
-      });
-    })
-    .map(({ id }) => id);
-}
+): string[] => {
+  const looked = lookedThrough(glass, cameraM);
+  return fronts.filter((front) => isSeen(front, looked, cameraM, standing)).map(({ id }) => id);
+};
 
 /** Where the way from an eye through a place meets the plane of a front. */
 function onFront(eye: Vector, through: Vector, { corners }: Front): Vector {
@@ -169,8 +195,16 @@ export function hidingTurn(
   hinge: Hinge,
   standing: readonly Passage[] = [],
 ): number | null {
-  const hides = (angle: number) =>
-    seenIn(turnedGlass(glass, hinge, angle), fronts, cameraM, standing).length === 0;
+  // Whoever was seen last is seen next, most often: it is asked first.
+  let last = fronts[0];
+  const hides = (angle: number) => {
+    const looked = lookedThrough(turnedGlass(glass, hinge, angle), cameraM);
+    const sees = (front: Front) => isSeen(front, looked, cameraM, standing);
+    if (last && sees(last)) return false;
+    const found = fronts.find(sees);
+    last = found ?? last;
+    return !found;
+  };
   if (hides(0)) return 0;
   for (let angle = STEP; angle <= MOST; angle += STEP)
     for (const sign of [1, -1]) {

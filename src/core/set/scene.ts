@@ -100,6 +100,8 @@ export interface Scene {
 }
 
 const BLACK: Bands = [0.05, 0.05, 0.05];
+/** A light’s body sends hardly anything on: where on it light falls is nearly all the same. */
+const BODY_CUTS = 2;
 /** Fronts and boxes with no larger side than this take too little of a room's light to be counted in its figures, m²; they are drawn all the same. */
 const LARGE_M2 = 0.3;
 
@@ -242,7 +244,7 @@ function thingFaces(thing: Thing, source: LightSource | undefined): Face[] {
       if (!source) return [];
       // What holds its front lies behind it: the light itself goes out before.
       const at = rectangle(poseOf(thing), source.widthM, source.heightM);
-      return cardFaces(thing.id, at, BLACK, BLACK);
+      return cardFaces(thing.id, at, BLACK, BLACK, 0, BODY_CUTS);
     }
     default:
       return [];

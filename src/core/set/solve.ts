@@ -10,10 +10,16 @@ import { luminanceOf } from './finish';
 import type { Scene, SetHead, SetLight } from './scene';
 import { settle, type Through } from './settle';
 
-/** Edge of the pieces that a room of usual size is cut into, m. */
-const EDGE_M = 0.5;
-/** Large rooms are cut coarser, so that a hall costs no more than a kitchen. */
-const MOST_PATCHES = 520;
+/** How a room is cut into pieces. */
+interface Fineness {
+  /** edge of the pieces of a room of usual size, m */
+  edgeM: number;
+  /** large rooms are cut coarser, so that a hall costs no more than a kitchen */
+  most: number;
+}
+const FINE: Fineness = { edgeM: 0.5, most: 520 };
+/** For a first look, while the fine one is worked out. */
+export const ROUGH: Fineness = { edgeM: 1, most: 150 };
 
 /** What of a set does not hang on any light: patches, and what they see of one another. */
 export interface Geometry {
@@ -28,9 +34,9 @@ export interface Geometry {
   cuts: readonly Cut[];
 }
 
-function edgeFor(faces: readonly Face[]): number {
-  let edgeM = EDGE_M;
-  while (patchesOf(faces, edgeM).length > MOST_PATCHES && edgeM < 8) edgeM *= 1.15;
+function edgeFor(faces: readonly Face[], { edgeM: start, most }: Fineness): number {
+  let edgeM = start;
+  while (patchesOf(faces, edgeM).length > most && edgeM < 8) edgeM *= 1.15;
   return edgeM;
 }
 
@@ -69,8 +75,30 @@ function throughOf(faces: readonly Face[], cuts: readonly Cut[], count: number):
  * @param faces  the room's shell first
  * @param shell  how many they are
  */
-export function geometryOf(faces: readonly Face[], shell: number, closed: boolean): Geometry {
-  const edgeM = edgeFor(faces);
+export function geometryOf(
+  faces: readonly Face[],
+  shell: number,
+  closed: boolean,
+  fineness: Fineness | null = null,
+): Geometry {
+  // What asks to be cut finer than the room is cut as coarsely as it in a first look.
+  return fineness
+    ? cutUp(
+        faces.map((face) => ({ ...face, edgeM: undefined })),
+        shell,
+        closed,
+        fineness,
+      )
+    : cutUp(faces, shell, closed, FINE);
+}
+
+function cutUp(
+  faces: readonly Face[],
+  shell: number,
+  closed: boolean,
+  fineness: Fineness,
+): Geometry {
+  const edgeM = edgeFor(faces, fineness);
   const patches = patchesOf(faces, edgeM);
   const cuts = cutsIn(faces, edgeM);
   const exchange = exchangeOf(patches, inTheWay(faces.slice(shell)), closed);

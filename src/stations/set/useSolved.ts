@@ -50,6 +50,7 @@ export function useSolved(setup: Setup, draggedId: string | null): SolvedSet {
     null,
   );
   const told = useRef('');
+  const looked = useRef(false);
   const key = `${stock} ${standing(setup)}`;
   const done = solved?.key === key;
 
@@ -64,13 +65,23 @@ export function useSolved(setup: Setup, draggedId: string | null): SolvedSet {
       for (let last = ''; wanted.current && wanted.current.key !== last;) {
         const now = wanted.current;
         last = now.key;
-        const ask = (document: Production | null) =>
-          hand.call((api) => api.solvedSet(now.stock, document, now.setup), {
-            priority: 'soon',
-          }) as Promise<SetAnswer | null>;
-        const answer =
-          (told.current === now.stock ? await ask(null) : null) ?? (await ask(now.document));
-        told.current = now.stock;
+        const ask = async (rough: boolean) => {
+          const call = (document: Production | null) =>
+            hand.call((api) => api.solvedSet(now.stock, document, now.setup, rough), {
+              priority: 'soon',
+            }) as Promise<SetAnswer | null>;
+          const answer =
+            (told.current === now.stock ? await call(null) : null) ?? (await call(now.document));
+          told.current = now.stock;
+          return answer;
+        };
+        // Whoever sees nothing yet is shown a first look; it is marked as not done.
+        if (!looked.current) {
+          const first = await ask(true);
+          if (first) setSolved({ answer: first, key: `${now.key} rough` });
+          looked.current = true;
+        }
+        const answer = await ask(false);
         if (answer) setSolved({ answer, key: now.key });
         setProblem(null);
       }

@@ -22,6 +22,7 @@ import type { LightThing } from '../../set/things';
 import {
   aloneOf,
   geometryOf,
+  ROUGH,
   straightAt,
   straightOf,
   type Geometry,
@@ -86,8 +87,8 @@ interface KeptSet {
   geometry: { key: string; geometry: Geometry } | null;
   alone: Map<string, Kept>;
 }
-/** Two are held beside each other; one more is kept for who goes back. */
-const SETS_KEPT = 3;
+/** Two are held beside each other, one more for who goes back; each may have a first look beside it. */
+const SETS_KEPT = 4;
 
 /** All of a thing but how it is turned up: that asks for nothing to be worked out again. */
 const placeKey = (thing: Setup['things'][number]): string =>
@@ -114,21 +115,27 @@ export class SetEngine {
 
   constructor(private readonly document: Production) {}
 
-  private source(thing: Extract<Setup['things'][number], { kind: 'light' }>): LightSource | null {
-    const key = `${thing.buildId} ${thing.fixtureId} ${thing.unitId} ${thing.shade}`;
-    if (!this.sources.has(key)) this.sources.set(key, sourceOf(this.document, thing, this.derive));
+  private source(thing: LightThing, rough: boolean): LightSource | null {
+    const { buildId, fixtureId, unitId, shade } = thing;
+    // Only builds are simulated, and estimated at first.
+    const key = `${buildId} ${fixtureId} ${unitId} ${shade} ${rough && buildId !== null}`;
+    if (!this.sources.has(key))
+      this.sources.set(key, sourceOf(this.document, thing, this.derive, rough));
     return this.sources.get(key)!;
   }
 
   /** Lights and windows of a setup that give light where they stand, and what is wrong with the others. */
-  private lightsOf(setup: Setup): {
+  private lightsOf(
+    setup: Setup,
+    rough: boolean,
+  ): {
     lights: SetLight[];
     sources: Map<string, LightSource>;
     troubles: Trouble[];
   } {
     const sources = new Map<string, LightSource>();
     for (const thing of setup.things) {
-      const source = thing.kind === 'light' ? this.source(thing) : null;
+      const source = thing.kind === 'light' ? this.source(thing, rough) : null;
       if (source) sources.set(thing.id, source);
     }
     const troubles = troublesOf(setup, new Set(sources.keys()));
@@ -142,12 +149,13 @@ export class SetEngine {
     return { lights, sources, troubles };
   }
 
-  answer(setup: Setup): SetAnswer {
-    const { lights, sources, troubles } = this.lightsOf(setup);
+  /** @param rough  a first look: rooms cut coarsely */
+  answer(setup: Setup, rough = false): SetAnswer {
+    const { lights, sources, troubles } = this.lightsOf(setup, rough);
     const whole = sceneOf(setup, sources);
     const scene = withoutSmall(whole, setup);
-    const kept = this.keptOf(setup.id);
-    const geometry = geometryFor(kept, scene);
+    const kept = this.keptOf(rough ? `${setup.id} rough` : setup.id);
+    const geometry = geometryFor(kept, scene, rough);
     const around = JSON.stringify([geometry.key, scene.balls, scene.cameraM, scene.heads]);
     const solved: Solved[] = [];
     const lamps: PictureLamp[] = [];
@@ -166,7 +174,7 @@ export class SetEngine {
     }
     for (const id of kept.alone.keys())
       if (!lights.some((light) => light.id === id)) kept.alone.delete(id);
-    const key = eightDigits(fnv(JSON.stringify([whole, setup.camera])));
+    const key = eightDigits(fnv(JSON.stringify([whole, setup.camera, rough])));
     return {
       lights: solved,
       troubles,
@@ -181,7 +189,7 @@ export class SetEngine {
 
   /** Light of one light straight at every face: what follows a hand that moves it. */
   straight(setup: Setup, thingId: string): Record<string, HeadLight['direct']> | null {
-    const { lights, sources } = this.lightsOf(setup);
+    const { lights, sources } = this.lightsOf(setup, false);
     const light = lights.find(({ id }) => id === thingId);
     if (!light) return null;
     const scene = withoutSmall(sceneOf(setup, sources), setup);
@@ -194,7 +202,7 @@ export class SetEngine {
    * wash gives light, within the room.
    */
   washPlaces(setup: Setup, backdropId: string, allowedStops: number): WashPlaces | null {
-    const { lights } = this.lightsOf(setup);
+    const { lights } = this.lightsOf(setup, false);
     const backdrop = setup.things.find(({ id }) => id === backdropId);
     const washes = lights.filter(({ role }) => role === 'wash').slice(0, 2);
     const [one, two] = washes;
@@ -245,10 +253,10 @@ export class SetEngine {
   }
 }
 
-function geometryFor(kept: KeptSet, { faces, shell, closed }: Scene) {
-  const key = JSON.stringify([faces, closed]);
+function geometryFor(kept: KeptSet, { faces, shell, closed }: Scene, rough: boolean) {
+  const key = JSON.stringify([faces, closed, rough]);
   if (kept.geometry?.key !== key)
-    kept.geometry = { key, geometry: geometryOf(faces, shell, closed) };
+    kept.geometry = { key, geometry: geometryOf(faces, shell, closed, rough ? ROUGH : null) };
   return kept.geometry;
 }
 

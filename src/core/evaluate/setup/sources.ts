@@ -48,6 +48,7 @@ function buildSource(
   document: Production,
   buildId: string,
   derive: Derivations,
+  rough: boolean,
 ): LightSource | null {
   const build = document.builds.find(({ id }) => id === buildId);
   const found = build && derive.resolve(document, build);
@@ -56,7 +57,7 @@ function buildSource(
     derive.light(document, build, {
       gridCells: 2,
       transported: ({ arrangement, key }) =>
-        cannotRun(arrangement, QUICK)
+        rough || cannotRun(arrangement, QUICK)
           ? null
           : derive.kept(document, build, 'quick look', [key], () =>
               simulateQuickly(arrangement, 1),
@@ -216,13 +217,14 @@ const unitOf = ({ shelf }: Production, { unitId }: LightThing) =>
 const fixtureOf = ({ fixtures }: Production, { fixtureId }: LightThing) =>
   fixtures.find(({ id }) => id === fixtureId);
 
-/** What a light of a setup gives; null where what it named is gone, or gives no light. */
+/** What a light of a setup gives; null where what it named is gone, or gives no light. @param rough  estimated, not simulated */
 export function sourceOf(
   document: Production,
   thing: LightThing,
   derive: Derivations,
+  rough = false,
 ): LightSource | null {
-  if (thing.buildId !== null) return buildSource(document, thing.buildId, derive);
+  if (thing.buildId !== null) return buildSource(document, thing.buildId, derive, rough);
   const fixture = fixtureOf(document, thing);
   if (fixture) return fixtureSource(fixture);
   const unit = unitOf(document, thing);
