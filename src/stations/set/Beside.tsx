@@ -27,7 +27,11 @@ export function Beside({ setup, lit, other }: BesideProps) {
   const otherLit = useMemo(() => litOf(other, answer?.lights ?? []), [other, answer?.lights]);
   const there = exposureOf(shots, other);
   return (
-    <section aria-label={`${other.name}, beside it`} data-beside={busy ? 'busy' : 'done'}>
+    <section
+      aria-label={`${other.name}, beside it`}
+      className="mt-2"
+      data-beside={busy ? 'busy' : 'done'}
+    >
       <h2 className="mb-1 text-[15px]">{other.name}</h2>
       <CameraPicture
         name={other.name}

@@ -146,7 +146,7 @@ export class Drawer {
     // Both sides of a card are one thing in the way.
     const flats = scene.faces
       .slice(scene.shell)
-      .filter(({ id, of }) => of !== light.id && id.endsWith('front'));
+      .filter(({ id, of }) => of !== light.id && !id.endsWith('back'));
     this.blockers = [
       ...flats.map((face, k): Blocker => {
         const corners = cornersOf(face);
@@ -232,16 +232,28 @@ export class Drawer {
     return open;
   }
 
-  private bouncedAt({ face, head, normal, u, v }: Hit): Bands {
+  private bouncedAt({ at: place, face, head, normal, u, v }: Hit): Bands {
     const { bounced, around } = this.light;
     if (head >= 0) {
       const six = around[this.scene.heads[head]!.id];
-      return six ? ambient(six, normal) : [0, 0, 0];
+      return six ? ambient(six, normal) : NIGHT;
     }
     const cut = this.patches.get(face);
-    if (!cut) return [0, 0, 0];
+    if (!cut) return this.roomAt(place, normal);
     const at = between(cut, u, v);
     return [at(bounced[0]), at(bounced[1]), at(bounced[2])];
+  }
+
+  /** Light of the room on something too small to be cut into patches: as at the nearest head, or as on all walls together. */
+  private roomAt(place: Vector, normal: Vector): Bands {
+    const { bounced, around } = this.light;
+    const away = ({ at }: { at: Vector }) => Math.hypot(...minus(at, place));
+    const [head] = this.scene.heads.toSorted((a, b) => away(a) - away(b));
+    const six = head && around[head.id];
+    if (six) return ambient(six, normal);
+    const mean = (band: Float64Array) =>
+      band.reduce((sum, lx) => sum + lx, 0) / Math.max(1, band.length);
+    return [mean(bounced[0]), mean(bounced[1]), mean(bounced[2])];
   }
 
   /** This light’s layer of what is seen: red, green, blue of each pixel, in lux on white. */
