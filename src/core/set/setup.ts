@@ -45,7 +45,7 @@ export const ROOM_RECORD = defineRecord({
   open: choice(
     'Closed in by',
     {
-      none: 'four walls and a ceiling',
+      none: 'walls and a ceiling',
       front: 'no wall behind the camera',
       back: 'no wall before the camera',
       left: 'no left wall',

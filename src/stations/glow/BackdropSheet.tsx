@@ -115,8 +115,14 @@ function Place({ wash, allowed, onPutUp }: PlaceProps) {
         {wash.plusMinusStops > allowed + 1e-9 ? ', not enough' : ''}
       </td>
       <td className="num">
-        <button type="button" className="press !px-2 !py-0" onClick={onPutUp}>
-          Put up in Set
+        <button
+          type="button"
+          className="press font-text !px-2 !py-0"
+          aria-label="Put up in Set"
+          title="A room with the backdrop and the light so placed, in Set"
+          onClick={onPutUp}
+        >
+          Put up
         </button>
       </td>
     </tr>

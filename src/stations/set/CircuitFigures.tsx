@@ -1,6 +1,6 @@
 'use client';
 import type { SetAnswer } from '@/core/evaluate/setup/engine';
-import { wattsWorking } from '@/core/evaluate/setup/workings';
+import { circuitWorking, wattsWorking } from '@/core/evaluate/setup/workings';
 import type { Lit } from '@/core/set/readings';
 import { Line } from './Line';
 
@@ -9,6 +9,7 @@ export function CircuitFigures({ answer, lit }: { answer: SetAnswer; lit: readon
   const on = new Set(lit.filter(({ state }) => state.factor > 0).map(({ light }) => light.id));
   const watts = lit.reduce((sum, { state }) => sum + state.wattsW, 0);
   const plugged = new Set(answer.circuits.flatMap(({ lights }) => lights.map(({ id }) => id)));
+  const nameOf = (id: string) => lit.find(({ light }) => light.id === id)?.light.name ?? id;
   const loose = lit
     .filter(({ light, state }) => !plugged.has(light.id) && state.wattsW > 0)
     .map(({ light }) => light.name);
@@ -22,14 +23,18 @@ export function CircuitFigures({ answer, lit }: { answer: SetAnswer; lit: readon
           mark="watts"
           why={(words) => wattsWorking(lit, words)}
         />
-        {answer.circuits.map(({ id, name, limitA, otherA, lights }) => {
-          const amps =
-            otherA + lights.reduce((sum, each) => sum + (on.has(each.id) ? each.amps : 0), 0);
+        {answer.circuits.map((circuit) => {
+          const { id, name, limitA, otherA } = circuit;
+          const lights = circuit.lights
+            .filter((each) => on.has(each.id))
+            .map((each) => ({ ...each, name: nameOf(each.id) }));
+          const amps = otherA + lights.reduce((sum, each) => sum + each.amps, 0);
           return (
             <Line
               key={id}
               term={name}
               words={`${amps.toFixed(1)} of ${limitA.toFixed(0)} A${amps > limitA ? ': more than it may carry for long' : ''}`}
+              why={(words) => circuitWorking(circuit, lights, words)}
             />
           );
         })}

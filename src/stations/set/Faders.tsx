@@ -50,7 +50,7 @@ function Fader({
   return (
     <li
       data-fader={thing.id}
-      className={`grid grid-cols-[1.6rem_minmax(0,1fr)_minmax(70px,1fr)_3.2rem_4.2rem_3.6rem] items-center gap-2 rounded-sm px-1 ${pickedId === thing.id ? 'bg-brass-wash' : ''}`}
+      className={`grid grid-cols-[1.6rem_minmax(0,1fr)_minmax(70px,1fr)_3.2rem_4.2rem_3.6rem] items-center gap-2 max-sm:grid-cols-[1.6rem_minmax(0,1fr)_3.2rem_4.2rem_3.6rem] max-sm:gap-y-0 rounded-sm px-1 ${pickedId === thing.id ? 'bg-brass-wash' : ''}`}
     >
       <input
         type="checkbox"
@@ -67,7 +67,7 @@ function Fader({
       />
       <button
         type="button"
-        className="flex min-w-0 items-center gap-1.5 text-left"
+        className="flex min-w-0 items-center gap-1.5 text-left max-sm:col-span-4"
         onClick={() => onPick(thing.id)}
       >
         <span
@@ -81,7 +81,7 @@ function Fader({
       </button>
       {thing.kind === 'light' ? (
         <Slider.Root
-          className="relative flex h-6 touch-none items-center select-none"
+          className="relative flex h-6 touch-none items-center select-none max-sm:col-start-2"
           min={0}
           max={100}
           step={1}
@@ -99,7 +99,7 @@ function Fader({
           />
         </Slider.Root>
       ) : (
-        <span className="text-[13px] text-ink-soft">by the weather</span>
+        <span className="text-[13px] text-ink-soft max-sm:col-start-2">by the weather</span>
       )}
       <span className="figure text-right text-[13px]">{Math.round(level * 100)} %</span>
       <span className="figure text-right text-[13px]">

@@ -50,7 +50,7 @@ interface GlassReading {
   turns: Record<(typeof HINGES)[number], number | null>;
 }
 
-interface SetCircuit {
+export interface SetCircuit {
   id: string;
   name: string;
   limitA: number;

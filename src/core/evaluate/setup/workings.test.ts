@@ -1,7 +1,7 @@
 import { nightFerry } from '@/demo/nightFerry';
 import { backdropReading, headReading, litOf } from '../../set/readings';
 import { SetEngine } from './engine';
-import { backdropWorking, headWorking, wattsWorking } from './workings';
+import { backdropWorking, circuitWorking, headWorking, wattsWorking } from './workings';
 
 const demo = nightFerry();
 const setup = demo.setups.find(({ id }) => id === 'sky-wash')!;
@@ -30,6 +30,7 @@ test('every figure says formula, numbers, what went in, source, error and what i
       backdropWorking(figure, behind, lit, reading.frontLx, 'said'),
     ),
     wattsWorking(lit, 'said'),
+    circuitWorking({ name: 'Ring', limitA: 16, otherA: 1 }, [{ name: 'L', amps: 0.4 }], 'said'),
   ];
   expect(new Set(all.map(({ title }) => title)).size).toBe(all.length);
   for (const { title, formula, substituted, source, error, leavesOut, inputs } of all) {

@@ -1,6 +1,7 @@
 import { threeFigures } from '../../quantity';
 import type { BackdropReading, HeadReading, Lit } from '../../set/readings';
 import type { Working, WorkingInput } from '../readout';
+import type { SetCircuit } from './engine';
 
 /** A figure of a set, told: what it says, how sure it is, and how it came about. */
 export interface SetWorking extends Working {
@@ -267,4 +268,39 @@ export const wattsWorking = (lit: readonly Lit[], words: string): SetWorking => 
   leavesOut:
     'Losses of dimmers; amperes beside it are those of lights fully up, so that a breaker holds then too.',
   error: 'labels’ watts are within some 10 %',
+});
+
+/** How amperes of a breaker came about. @param lights  on it now, fully up */
+export const circuitWorking = (
+  { name, limitA, otherA }: Pick<SetCircuit, 'name' | 'limitA' | 'otherA'>,
+  lights: readonly { name: string; amps: number }[],
+  words: string,
+): SetWorking => ({
+  title: name,
+  words,
+  formula: 'I = what else is on it + Σ P / (power factor · V), lights fully up',
+  substituted: [
+    `${threeFigures(otherA)} A there anyway`,
+    ...lights.map((light) => `${light.name} ${threeFigures(light.amps)} A`),
+  ].join(' + '),
+  inputs: [
+    ...lights.map((light, k): WorkingInput => ({
+      symbol: `I${k + 1}`,
+      name: light.name,
+      value: light.amps,
+      dimension: 'current',
+      origin: 'computed',
+    })),
+    {
+      symbol: 'Imax',
+      name: 'for long on this breaker',
+      value: limitA,
+      dimension: 'current',
+      origin: 'yours',
+    },
+  ],
+  source:
+    'Breakers by region; a light hangs on its build’s circuit, or on that of the socket next to it',
+  leavesOut: 'Inrush at switching on: Wire has it for each build.',
+  error: 'labels’ watts and typical power factors: within some 15 %',
 });
