@@ -37,7 +37,7 @@ const before = {
     ...setup,
     things: setup.things
       .filter(({ kind }) => kind !== 'socket' && kind !== 'object')
-      .map((thing) => older(thing, 'shade', ...mixing)),
+      .map((thing) => older(thing, 'shade', 'copies', ...mixing)),
   })),
 };
 const read = readDocument(structuredClone(before));
@@ -57,7 +57,7 @@ test('lamps, builds and lights of version 11 shine as they come', () => {
     things.filter(({ kind }) => kind === 'light'),
   );
   expect(lights.length).toBeGreaterThan(10);
-  for (const light of lights) expect(light).toMatchObject({ ...SOLD, shade: 'none' });
+  for (const light of lights) expect(light).toMatchObject({ ...SOLD, shade: 'none', copies: 1 });
 });
 
 test('everything else is as it was', () => {
@@ -67,14 +67,15 @@ test('everything else is as it was', () => {
   expect(lifted.setups).toMatchObject(before.setups);
 });
 
-test('a build that an older window added mixes nothing', () => {
-  const [build] = before.builds.filter(({ form }) => form === 'strip-ring');
-  const command = commandSchema.parse({
-    do: 'add',
-    kind: 'build',
-    id: 'b1',
-    record: build,
-    after: null,
-  }) as unknown as { record: { parameters: object } };
-  expect(command.record.parameters).toMatchObject(SOLD);
+test('what an older window adds is lifted as a document is', () => {
+  const lift = (kind: string, record: object) =>
+    (
+      commandSchema.parse({ do: 'add', kind, id: 'x1', record, after: null }) as unknown as {
+        record: object;
+      }
+    ).record;
+  const at = before.builds.findIndex(({ form }) => form === 'strip-ring');
+  expect(lift('build', before.builds[at]!)).toMatchObject({ parameters: SOLD });
+  expect(lift('unit', before.shelf.units[0]!)).toEqual(lifted.shelf.units[0]);
+  expect(lift('setup', before.setups[0]!)).toEqual(lifted.setups[0]);
 });

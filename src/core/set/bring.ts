@@ -23,6 +23,10 @@ export interface PlannedLight {
 /** Higher than this a stand is made taller or the light hangs [common practice]. */
 const STAND_M = 2.4;
 
+/** Of several side by side each has a stand of its own. */
+const copiesOf = (lights: readonly PlannedLight[]): number =>
+  lights.reduce((all, { thing }) => all + thing.copies, 0);
+
 const sum = <T>(rows: readonly T[], of: (row: T) => string): Map<string, T[]> => {
   const groups = new Map<string, T[]>();
   for (const row of rows) groups.set(of(row), [...(groups.get(of(row)) ?? []), row]);
@@ -40,13 +44,13 @@ function held(lights: readonly PlannedLight[], cards: readonly Thing[]): Brought
     stood.filter(({ thing }) => thing.zM > STAND_M),
   ];
   const tallest = Math.max(0, ...low.map(({ thing }) => thing.zM));
-  const stands = low.length + cards.length;
+  const stands = copiesOf(low) + cards.length;
   return [
     ...(low.length
       ? [
           {
             what: 'Stands for lights',
-            count: low.length,
+            count: copiesOf(low),
             sizesM: [tallest],
             note: 'the tallest, at least',
           },
@@ -84,9 +88,14 @@ export function bringList(
   return [
     ...[...sum(lights, ({ thing }) => sourceKey(thing)).values()].map((own) => ({
       what: nameOf(own[0]!.thing),
-      count: own.length,
+      count: copiesOf(own),
       sizesM: [],
-      note: own.map(({ number, thing }) => `${number} ${thing.name}`).join(', '),
+      note: own
+        .map(
+          ({ number, thing }) =>
+            `${number} ${thing.name}${thing.copies > 1 ? `, ${thing.copies} of it` : ''}`,
+        )
+        .join(', '),
     })),
     ...gels.map(({ number, thing, body }) => ({
       what: `Gel, ${thing.gelMired > 0 ? '+' : '−'}${Math.abs(thing.gelMired)} mired, for ${number}`,

@@ -2,9 +2,10 @@ import fc from 'fast-check';
 import type { Bands } from './faces';
 import { backdropReading, headReading, litOf, solveFill, type Solved } from './readings';
 import { bySchool, SCHOOL_IDS } from './schools';
+import { DAYLIGHT } from './daylight';
 import { blankSetup, setupSchema, type Setup } from './setup';
 import { gelPasses, stateOf } from './state';
-import { newThing, type LightThing, type Thing } from './things';
+import { newThing, thingSchema, type LightThing, type Thing } from './things';
 import { troublesOf } from './troubles';
 
 const grey = (lx: number): Bands => [lx, lx, lx];
@@ -250,5 +251,24 @@ describe('schools', () => {
     const begun = begin(moved, 'lens');
     expect(begun.things).toEqual(expect.arrayContaining([...moved.things]));
     expect(begun.room).toEqual(setup.room);
+  });
+});
+
+describe('several of one light, and daylight by the hour', () => {
+  test('so many side by side give and draw so many times as much; nothing is worked out again', () => {
+    const one = stateOf(light('k', { level: 0.5 }), solved('k', [1, 1, 1]))!;
+    const three = stateOf(light('k', { level: 0.5, copies: 3 }), solved('k', [1, 1, 1]))!;
+    expect(three.factor).toBeCloseTo(3 * one.factor, 12);
+    expect(three.wattsW).toBeCloseTo(3 * one.wattsW, 12);
+    expect(three.cctK).toBe(one.cctK);
+  });
+  test('every hour can be typed, sun is warmer than sky and warmer yet when it is low', () => {
+    for (const { outsideLx, cctK } of Object.values(DAYLIGHT)) {
+      const window = newThing('window', 'w', 'W', { outsideLx, cctK });
+      expect(thingSchema.safeParse(window).success).toBe(true);
+    }
+    expect(DAYLIGHT.sky.cctK).toBeGreaterThan(DAYLIGHT.overcast.cctK);
+    expect(DAYLIGHT.low.cctK).toBeLessThan(DAYLIGHT.sun.cctK);
+    expect(DAYLIGHT.sun.outsideLx).toBeGreaterThan(5 * DAYLIGHT.sky.outsideLx);
   });
 });

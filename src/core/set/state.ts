@@ -46,9 +46,9 @@ export function stateOf(thing: Thing, source: StateSource): LightState | null {
   if (thing.kind === 'window')
     return { factor: thing.on ? 1 : 0, full: 1, ...white(source.cctK), wattsW: 0 };
   if (thing.kind !== 'light') return null;
-  const { on, level, gelMired } = thing;
+  const { on, level, gelMired, copies } = thing;
   const mix = mixOf(thing, source);
-  const full = gelPasses(gelMired) * mix.lumens;
+  const full = gelPasses(gelMired) * mix.lumens * copies;
   const dimmed = filamentAtLevel(level);
   const lit = on && level > 0;
   const reddened = source.filament && lit ? dimmed.cctRatio : 1;
@@ -56,7 +56,9 @@ export function stateOf(thing: Thing, source: StateSource): LightState | null {
     factor: lit ? level * full : 0,
     full,
     ...(mix.uv ? tinted(mix.uv, gelMired) : white(gelled(source.cctK * reddened, gelMired))),
-    wattsW: lit ? source.wattsW * mix.watts * (source.filament ? dimmed.wattsRatio : level) : 0,
+    wattsW: lit
+      ? copies * source.wattsW * mix.watts * (source.filament ? dimmed.wattsRatio : level)
+      : 0,
   };
 }
 

@@ -21,7 +21,8 @@ test('names every light with its place, height, angles, level, circuit and cable
   const { lights } = plannedSet(document, setupOf('machine-night'));
   expect(lights.length).toBeGreaterThan(2);
   for (const { thing } of lights) expect(words).toContain(thing.name.split(' ')[0]!);
-  expect(words).toContain('120° right');
+  const edge = lights.find(({ thing }) => thing.role === 'edge')!.thing;
+  expect(words).toContain(`${Math.abs(edge.panDeg)}° right`);
   expect(words).toContain('green 50 %');
   expect(words).toContain('Hall ring B');
   expect(words).toMatch(/to Socket under/);

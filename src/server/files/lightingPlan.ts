@@ -276,12 +276,12 @@ function lightTable(pdf: Pdf, { lights, circuits }: SetPlan, length: Length): vo
     ],
     lights.map(({ number, thing, body, cable }) => [
       String(number),
-      `${thing.name} (${thing.role})`,
+      `${thing.copies > 1 ? `${thing.copies} × ` : ''}${thing.name} (${thing.role})`,
       `${length(thing.xM)} / ${length(thing.yM)}`,
       length(thing.zM),
       `${turned(thing.panDeg, 'left', 'right')}, ${turned(thing.tiltDeg, 'up', 'down')}`,
       turnedUp(thing),
-      body ? String(Math.round(body.wattsW)) : '?',
+      body ? String(Math.round(thing.copies * body.wattsW)) : '?',
       `${circuitOf(number) ?? (body && body.wattsW > 0 ? 'none yet' : '')}${cable.socket ? `, ${length(Math.ceil(cable.lengthM!))} to ${cable.socket.name}` : ''}`,
     ]),
   );

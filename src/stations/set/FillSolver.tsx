@@ -11,6 +11,9 @@ import type { SetEdits } from './useSetEdits';
 
 const isLayer = (part: Part): part is PartOf<'diffusion'> => part.role === 'diffusion';
 
+/** More of one light nobody puts side by side. */
+const MOST_COPIES = 24;
+
 const WANTED = [1.5, 2, 3, 4, 8] as const;
 
 /** The fill that makes a wanted ratio, and one press to have it. */
@@ -34,6 +37,8 @@ export function FillSolver({
     setup.things.find((thing) => thing.kind === 'light' && thing.on && thing.id !== reading.keyId);
   if (fill?.kind !== 'light' || fill.id === reading.keyId) return null;
   const found = solveFill(lit, id, fill.id, wanted);
+  // What is solved is against as many as stand there now.
+  const wants = found ? found.lights * fill.copies : 0;
   const sheets = found && found.level < 1 ? layersFor(found.level, layers) : null;
   return (
     <p className="mt-1 flex flex-wrap items-center gap-2">
@@ -67,9 +72,28 @@ export function FillSolver({
           {fill.name} to {percent(found.level)}
         </button>
       ) : (
-        <span>
-          {fill.name}: {found.lights} like it, or {percent(found.timesDistance)} of its distance
-        </span>
+        <>
+          {wants <= MOST_COPIES && (
+            <button
+              type="button"
+              className="press !px-2 !py-0.5"
+              onClick={() =>
+                edits.thing(fill, `${wants} of it for ${wanted} : 1`, (draft) => {
+                  if (draft.kind !== 'light') return;
+                  draft.copies = wants;
+                  draft.level = found.level / found.lights;
+                })
+              }
+            >
+              {wants} of {fill.name}, each at {percent(found.level / found.lights)}
+            </button>
+          )}
+          <span>
+            {fill.name}
+            {wants > MOST_COPIES && `: ${wants} like it,`} or {percent(found.timesDistance)} of its
+            distance
+          </span>
+        </>
       )}
       {sheets && (
         <span className="text-[13px] text-ink-soft" data-figure="layers">

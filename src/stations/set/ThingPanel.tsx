@@ -1,9 +1,17 @@
 'use client';
 import type { ReactNode } from 'react';
 import type { Production } from '@/core/document/production';
+import { DAYLIGHT, type DaylightId } from '@/core/set/daylight';
 import type { Trouble } from '@/core/set/troubles';
 import { circuitIdSchema } from '@/core/ids';
-import { SOURCES, THINGS, type LightThing, type SocketThing, type Thing } from '@/core/set/things';
+import {
+  SOURCES,
+  THINGS,
+  type LightThing,
+  type SocketThing,
+  type Thing,
+  type WindowThing,
+} from '@/core/set/things';
 import { ChoiceField } from '@/ui/fields/ChoiceField';
 import { TextField } from '@/ui/fields/TextField';
 import { RecordFields } from '../records/RecordFields';
@@ -49,6 +57,7 @@ export function ThingPanel({ thing, troubles, mix, edits, onTakenOut }: ThingPan
         />
         {thing.kind === 'light' && <SourceField thing={thing} edits={edits} />}
         {thing.kind === 'socket' && <SocketField thing={thing} edits={edits} />}
+        {thing.kind === 'window' && <DaylightField thing={thing} edits={edits} />}
         <RecordFields
           fields={THINGS[thing.kind].fields}
           record={thing}
@@ -124,6 +133,31 @@ function SocketField({ thing, edits }: { thing: SocketThing; edits: SetEdits }) 
             draft.circuitId = id === '' ? null : circuitIdSchema.parse(id);
         })
       }
+    />
+  );
+}
+
+/** Light and colour outside, by hour and weather: typical, and then typed as it is metered. */
+function DaylightField({ thing, edits }: { thing: WindowThing; edits: SetEdits }) {
+  const now = (Object.keys(DAYLIGHT) as DaylightId[]).find(
+    (id) => DAYLIGHT[id].outsideLx === thing.outsideLx && DAYLIGHT[id].cctK === thing.cctK,
+  );
+  return (
+    <ChoiceField
+      label="Daylight, about as at"
+      value={now ?? ''}
+      options={[
+        ...(now ? [] : [{ value: '', label: 'as typed' }]),
+        ...Object.entries(DAYLIGHT).map(([id, { name }]) => ({ value: id, label: name })),
+      ]}
+      onCommit={(id) => {
+        const chosen = DAYLIGHT[id as DaylightId];
+        if (chosen)
+          edits.thing(thing, `daylight of ${chosen.name}`, (draft) => {
+            if (draft.kind === 'window')
+              Object.assign(draft, { outsideLx: chosen.outsideLx, cctK: chosen.cctK });
+          });
+      }}
     />
   );
 }

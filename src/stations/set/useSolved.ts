@@ -34,7 +34,7 @@ const standing = (setup: Setup): string =>
     note: '',
     things: setup.things.map((thing) =>
       thing.kind === 'light'
-        ? { ...thing, level: 0, gelMired: 0, on: true, role: '', ...SOLD }
+        ? { ...thing, level: 0, gelMired: 0, on: true, role: '', copies: 1, ...SOLD }
         : thing,
     ),
   });

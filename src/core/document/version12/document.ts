@@ -1,10 +1,7 @@
 import { isPlainObject } from '../edit/address';
 import { each, type Json } from '../version6/records';
 
-/**
- * Version 12: colours that are mixed (lamps of the shelf, builds, lights of a setup), shades, boxes and sockets in a setup. Of records, what is
- * new has a first value in its own schema; parameters of a build are kept as they are, so theirs are filled in here.
- */
+/** Version 12: colours that are mixed (lamps of the shelf, builds, lights of a setup), shades, several of a light, boxes and sockets in a setup. */
 const MIXED_FORMS: readonly unknown[] = [
   'strip-ring',
   'strip-pan',
@@ -25,20 +22,50 @@ const AS_IT_COMES = {
   mixBlue: 1,
   mixWhite: 0,
 };
+const NOTHING_SAID = {
+  warmK: null,
+  coolK: null,
+  warmLm: null,
+  coolLm: null,
+  redLm: null,
+  greenLm: null,
+  blueLm: null,
+  whiteLm: null,
+};
 
-export const liftBuild = (build: Json): Json =>
+const liftBuild = (build: Json): Json =>
   MIXED_FORMS.includes(build.form) && isPlainObject(build.parameters)
     ? { ...build, parameters: { ...AS_IT_COMES, ...build.parameters } }
     : build;
 
-export const toVersion12 = (document: Json): Json => ({
-  ...document,
-  version: 12,
-  builds: each(document.builds, liftBuild),
-});
+const liftUnit = (unit: Json): Json => ({ colour: 'white', ...NOTHING_SAID, ...unit });
+
+const liftThing = (thing: Json): Json =>
+  thing.kind === 'light' ? { ...AS_IT_COMES, shade: 'none', copies: 1, ...thing } : thing;
+
+const liftSetup = (setup: Json): Json => ({ ...setup, things: each(setup.things, liftThing) });
+
+export function toVersion12(document: Json): Json {
+  const shelf = isPlainObject(document.shelf) ? document.shelf : {};
+  return {
+    ...document,
+    version: 12,
+    shelf: { ...shelf, units: each(shelf.units, liftUnit) },
+    builds: each(document.builds, liftBuild),
+    setups: each(document.setups, liftSetup),
+  };
+}
+
+const LIFTS: Partial<Record<string, (record: Json) => Json>> = {
+  build: liftBuild,
+  unit: liftUnit,
+  thing: liftThing,
+  setup: liftSetup,
+};
 
 /** A command as a window of version 11 wrote it; anything else comes back as it is. */
-export const commandToVersion12 = (command: unknown): unknown =>
-  isPlainObject(command) && command.kind === 'build' && isPlainObject(command.record)
-    ? { ...command, record: liftBuild(command.record) }
-    : command;
+export function commandToVersion12(command: unknown): unknown {
+  if (!isPlainObject(command) || !isPlainObject(command.record)) return command;
+  const lift = LIFTS[String(command.kind)];
+  return lift ? { ...command, record: lift(command.record) } : command;
+}

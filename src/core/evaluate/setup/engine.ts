@@ -100,6 +100,7 @@ const placeKey = (thing: Setup['things'][number]): string =>
     on: true,
     cctK: 0,
     role: '',
+    copies: 1,
     ...SOLD,
   });
 
@@ -245,11 +246,12 @@ export class SetEngine {
     });
   }
 
-  private ampsOf({ buildId }: LightThing, light: SetLight, { voltageV }: Circuit): number {
+  private ampsOf({ buildId, copies }: LightThing, light: SetLight, { voltageV }: Circuit): number {
     const build = this.document.builds.find(({ id }) => id === buildId);
-    return build
+    const each = build
       ? this.derive.amps(this.document, build, voltageV) / build.copies
       : light.apparentVa / voltageV;
+    return copies * each;
   }
 }
 

@@ -47,7 +47,10 @@ export function plannedSet(
     lights,
     circuits: document.circuits.flatMap((circuit): PlannedCircuit[] => {
       const own = draws.filter(({ cable }) => cable.circuitId === circuit.id);
-      const va = own.reduce((sum, { body }) => sum + body!.apparentVa, circuit.otherLoadW);
+      const va = own.reduce(
+        (sum, { body, thing }) => sum + thing.copies * body!.apparentVa,
+        circuit.otherLoadW,
+      );
       return own.length
         ? [
             {

@@ -3,6 +3,7 @@ import { buildIdSchema, circuitIdSchema, fixtureIdSchema, unitIdSchema } from '.
 import {
   choice,
   colourTemperature,
+  count,
   defineRecord,
   later,
   measured,
@@ -88,6 +89,14 @@ export const LIGHT_RECORD = defineRecord({
     start: 0,
     help: '+ warmer (orange), − cooler (blue); costs light',
   }),
+  copies: later(
+    count('Of it, side by side', {
+      min: 1,
+      max: 24,
+      start: 1,
+      help: 'taken as standing in one place',
+    }),
+  ),
   on: { ...yesNo('Switched', { no: 'off', yes: 'on' }), start: true },
 });
 
