@@ -79,14 +79,18 @@ const pointsOf = (
   values: Values,
   name: (id: string) => string = (id) => id,
 ): SeenPoint[] =>
-  fields.map((field) => {
+  fields.flatMap((field) => {
     const own = 'parameter' in field ? field.parameter : field.field;
-    return {
-      key: `${stem}.${own}`,
-      what: owner === '' ? field.label : `${owner}: ${field.label}`,
-      words: inWords(field, values[own], name),
-      exact: values[own],
-    };
+    const value = values[own];
+    if ('unsaid' in field && (value === undefined || value === field.unsaid)) return [];
+    return [
+      {
+        key: `${stem}.${own}`,
+        what: owner === '' ? field.label : `${owner}: ${field.label}`,
+        words: inWords(field, value, name),
+        exact: value,
+      },
+    ];
   });
 
 /** What a record says of a thing itself: neither money nor what lies in the shed. */

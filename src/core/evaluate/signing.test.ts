@@ -1,4 +1,5 @@
 import { LOOK_OVER } from '../power/wire';
+import { SOLD } from '../units/channels';
 import { changed } from '../document/testing';
 import { sample } from '../testing/sample';
 import { findBuild } from './context';
@@ -111,4 +112,39 @@ describe('a sign-off holds as long as what was looked at is unchanged', () => {
     expect(refusedSignOff(demo, 'clerk-ring', given('clerk-ring', { copy: 2 }))).toContain(
       'no copy 2',
     ));
+});
+
+describe('what a later version asks for', () => {
+  const mixing = Object.keys(SOLD);
+  const ring = demo.builds.find(({ form }) => form === 'strip-ring')!;
+  const stateOf = (document: typeof demo) =>
+    signedState(document, findBuild(document, ring.id)!, new Derivations());
+  /** As a version before wrote it: it named no mixture, and no colours of its lamps. */
+  const before = {
+    ...demo,
+    builds: demo.builds.map((build) => ({
+      ...build,
+      parameters: Object.fromEntries(
+        Object.entries(build.parameters).filter(([name]) => !mixing.includes(name)),
+      ),
+    })),
+    shelf: {
+      ...demo.shelf,
+      units: demo.shelf.units.map((unit) =>
+        Object.fromEntries(
+          Object.entries(unit).filter(
+            ([name]) => !/^(warm|cool|red|green|blue|white)(K|Lm)$/.test(name),
+          ),
+        ),
+      ),
+    },
+  } as unknown as typeof demo;
+  test('leaves what was signed before as it was, while it says nothing new', () =>
+    expect(stateOf(before)).toBe(stateOf(demo)));
+  test('a colour that is mixed is something new', () => {
+    const red = changed(demo, (draft) => {
+      Object.assign(findBuild(draft, ring.id)!.parameters, { mix: 'colours', mixGreen: 0 });
+    });
+    expect(stateOf(red)).not.toBe(stateOf(demo));
+  });
 });

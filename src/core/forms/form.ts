@@ -32,6 +32,8 @@ interface FieldBase {
   help?: string;
   /** shown only while another parameter holds a value */
   when?: { parameter: string; is: string | number };
+  /** as a record’s field has it */
+  unsaid?: string | number | null;
 }
 
 /** Kinds of shelf record a parameter may name. */

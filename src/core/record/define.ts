@@ -109,6 +109,14 @@ export const later = <S extends z.ZodMiniType, T extends { schema: S; start: z.i
   spec: T,
 ) => ({ ...spec, schema: z._default(spec.schema, spec.start as never) as unknown as S });
 
+/** The same, of which nobody who signed a thing before knew: at its first value it says nothing. */
+export const unsaid = <
+  S extends z.ZodMiniType,
+  T extends { schema: S; start: z.infer<S> & (string | number | null); edited: object },
+>(
+  spec: T,
+) => later<S, T>({ ...spec, edited: { ...spec.edited, unsaid: spec.start } });
+
 /** A field that only some records of a role have something to say in. */
 export const only = <T extends { edited: object }>(
   field: string,

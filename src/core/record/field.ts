@@ -12,6 +12,8 @@ interface FieldBase {
   role: FieldRole;
   /** asked for only where another field says this */
   when?: { field: string; is: string | readonly string[] };
+  /** at this value it says nothing that a thing without such a field would not: what was signed before there was one still holds */
+  unsaid?: string | number | null;
 }
 
 export interface QuantityRecordField extends FieldBase {

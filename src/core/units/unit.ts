@@ -12,7 +12,6 @@ import {
   flux,
   hours,
   kept,
-  later,
   length,
   mass,
   maybe,
@@ -23,6 +22,7 @@ import {
   power,
   price,
   seconds,
+  unsaid,
   voltage,
   yesNo,
 } from '../record/define';
@@ -54,7 +54,7 @@ const COLOURS = {
 /** What a label says of each colour by itself, fully up. @param measure  “ a metre” for tape */
 function channels(measure: '' | ' a metre') {
   const lumens = (label: string, is: string | string[]) =>
-    later(
+    unsaid(
       only(
         'colour',
         is,
@@ -62,7 +62,7 @@ function channels(measure: '' | ' a metre') {
       ),
     );
   const white = (label: string, start: number) =>
-    later(
+    unsaid(
       only(
         'colour',
         'bi-colour',
@@ -88,7 +88,7 @@ const mains = (wattsW: { min: number; max: number; start: number }, mostLm: numb
   wattsW: power('Watts', wattsW),
   luminousFluxLm: maybe(flux('Lumens', { min: 1, max: mostLm, start: 800 })),
   ...light,
-  colour: later(choice('Colours', COLOURS, 'white')),
+  colour: unsaid(choice('Colours', COLOURS, 'white')),
   ...channels(''),
   supplyV: voltage('Supply', { min: 5, max: 250, start: 230 }),
   /** of a lamp for a range of mains, 100–240 V */

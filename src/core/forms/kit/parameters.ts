@@ -41,6 +41,10 @@ export const later = <T>(spec: Spec<T>): Spec<T> => ({
   schema: z._default(spec.schema, spec.start as never) as unknown as z.ZodMiniType<T>,
 });
 
+/** The same, of which nobody who signed a design before knew: at its first value it says nothing. */
+export const unsaid = <T extends string | number>(spec: Spec<T>): Spec<T> =>
+  later({ ...spec, field: (parameter) => ({ ...spec.field(parameter), unsaid: spec.start }) });
+
 interface Extra {
   help?: string;
   when?: Field['when'];
@@ -166,7 +170,7 @@ export const unit = (
 
 /** One part of a mixture, asked for only where parts like it are mixed. */
 const mixPart = <P extends (typeof MIX_PARTS)[number]>(part: P, group: string) =>
-  later(
+  unsaid(
     share(MIX_WORDS.parts[part], group, {
       start: SOLD[part],
       min: 0,
@@ -176,7 +180,7 @@ const mixPart = <P extends (typeof MIX_PARTS)[number]>(part: P, group: string) =
   );
 /** How the colours of a lamp that has several are turned up. */
 export const mixParameters = (group: string) => ({
-  mix: later(
+  mix: unsaid(
     choice(
       MIX_WORDS.mix,
       group,
