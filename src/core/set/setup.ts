@@ -21,8 +21,8 @@ const FINISHES: Record<Wall, { reflectance: number; tint: keyof typeof TINT_NAME
 const NAMES: Record<Wall, string> = {
   floor: 'Floor',
   ceiling: 'Ceiling',
-  front: 'Wall behind the camera',
-  back: 'Wall before the camera',
+  front: 'Behind camera',
+  back: 'Before camera',
   left: 'Left wall',
   right: 'Right wall',
 };

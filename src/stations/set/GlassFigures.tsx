@@ -1,8 +1,10 @@
 'use client';
 import type { SetAnswer } from '@/core/evaluate/setup/engine';
+import { glassWorking } from '@/core/evaluate/setup/workings';
 import { show, showText, type UnitSystem } from '@/core/quantity';
 import { turnDeg } from '@/core/set/pose';
 import type { Setup } from '@/core/set/setup';
+import { Asked } from './Line';
 import type { SetEdits } from './useSetEdits';
 
 const degrees = (radians: number): string => `${Math.abs((radians * 180) / Math.PI).toFixed(1)}°`;
@@ -27,11 +29,19 @@ export function GlassFigures({
     <section aria-label={name} data-glass={id} data-seen={seen.map((each) => each.id).join(' ')}>
       <h2 className="text-[15px]">{name}</h2>
       {seen.length === 0 ? (
-        <p>The camera sees no light in it.</p>
+        <p>
+          <Asked
+            words="The camera sees no light in it."
+            why={(words) => glassWorking(glass, words)}
+          />
+        </p>
       ) : (
         <>
           <p className="text-stop">
-            The camera sees {seen.map((each) => each.name).join(' and ')} in it.
+            <Asked
+              words={`The camera sees ${seen.map((each) => each.name).join(' and ')} in it.`}
+              why={(words) => glassWorking(glass, words)}
+            />
           </p>
           <ul className="grid gap-1">
             <li>

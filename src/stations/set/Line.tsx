@@ -1,4 +1,4 @@
-import type { SetWorking } from '@/core/evaluate/setup/workings';
+import type { SetWorking } from '@/core/evaluate/setup/working';
 import { show, showText } from '@/core/quantity';
 import { useWhy } from './WhySheet';
 
@@ -13,26 +13,38 @@ interface LineProps {
   why?: (words: string) => SetWorking;
 }
 
+/** Words that may be asked how they came about. */
+export function Asked({
+  words,
+  of,
+  why,
+}: {
+  words: string;
+  /** what they are of, where that is not said in them */
+  of?: string;
+  why: (words: string) => SetWorking;
+}) {
+  const tell = useWhy();
+  return (
+    <button
+      type="button"
+      aria-haspopup="dialog"
+      aria-label={`${of ? `${of}, ` : ''}${words}: the working`}
+      className="text-inherit underline decoration-line-strong decoration-dotted underline-offset-4"
+      onClick={() => tell(why(words))}
+    >
+      {words}
+    </button>
+  );
+}
+
 /** A figure and what it is of. */
 export function Line({ term, words, mark, why }: LineProps) {
-  const tell = useWhy();
   return (
     <div className="flex justify-between gap-3 border-b border-line/60 py-0.5">
       <dt className="text-ink-soft">{term}</dt>
       <dd className="figure text-right" data-figure={mark}>
-        {why ? (
-          <button
-            type="button"
-            aria-haspopup="dialog"
-            aria-label={`${term}, ${words}: the working`}
-            className="text-right underline decoration-line-strong decoration-dotted underline-offset-4"
-            onClick={() => tell(why(words))}
-          >
-            {words}
-          </button>
-        ) : (
-          words
-        )}
+        {why ? <Asked words={words} of={term} why={why} /> : words}
       </dd>
     </div>
   );

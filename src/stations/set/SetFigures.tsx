@@ -1,5 +1,6 @@
 'use client';
-import { headWorking } from '@/core/evaluate/setup/workings';
+import { headWorking } from '@/core/evaluate/setup/headWorking';
+import { wallWorking } from '@/core/evaluate/setup/workings';
 import { stopsFigure } from '@/core/quantity';
 import { WALLS } from '@/core/set/faces';
 import { headReading, meanLxOf, type HeadReading } from '@/core/set/readings';
@@ -47,7 +48,14 @@ export function SetFigures(props: SetFiguresProps) {
           <dl className="mt-1 grid grid-cols-2 gap-x-4">
             {WALLS.map((wall) => {
               const lx = meanLxOf(lit, wall);
-              return lx > 0 ? <Line key={wall} term={WALL_NAMES[wall]} words={lux(lx)} /> : null;
+              return lx > 0 ? (
+                <Line
+                  key={wall}
+                  term={WALL_NAMES[wall]}
+                  words={lux(lx)}
+                  why={(words) => wallWorking(WALL_NAMES[wall], wall, lit, words)}
+                />
+              ) : null;
             })}
           </dl>
           <p className="mt-1 text-[13px] text-ink-soft">
@@ -159,6 +167,7 @@ function HeadFigures({
             term={`${clash.warm} beside ${clash.cool}`}
             words={`${Math.round(clash.shiftMired)} mired: ${clash.words}`}
             mark="clash"
+            why={why('clash')}
           />
         )}
         {daylight > 0 && (

@@ -1,6 +1,6 @@
 'use client';
 import { createContext, useContext, useState } from 'react';
-import type { SetWorking } from '@/core/evaluate/setup/workings';
+import type { SetWorking } from '@/core/evaluate/setup/working';
 import { show, showText } from '@/core/quantity';
 import type { Dimension } from '@/core/quantity';
 import { useDevice } from '@/ui/device';

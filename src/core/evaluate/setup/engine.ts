@@ -38,7 +38,7 @@ import { washPlacesOf, type WashPlaces } from './washPlaces';
 import { sourceOf } from './sources';
 
 /** What a glass shows the camera, and what is done about it. */
-interface GlassReading {
+export interface GlassReading {
   id: string;
   name: string;
   mirror: boolean;

@@ -1,7 +1,14 @@
 import { nightFerry } from '@/demo/nightFerry';
 import { backdropReading, headReading, litOf } from '../../set/readings';
 import { SetEngine } from './engine';
-import { backdropWorking, circuitWorking, headWorking, wattsWorking } from './workings';
+import { headWorking } from './headWorking';
+import {
+  backdropWorking,
+  circuitWorking,
+  glassWorking,
+  wallWorking,
+  wattsWorking,
+} from './workings';
 
 const demo = nightFerry();
 const setup = demo.setups.find(({ id }) => id === 'sky-wash')!;
@@ -19,6 +26,7 @@ const FIGURES = [
   'alone',
   'cheeks',
   'colour',
+  'clash',
   'daylight',
   'shadows',
 ] as const;
@@ -30,6 +38,7 @@ test('every figure says formula, numbers, what went in, source, error and what i
       backdropWorking(figure, behind, lit, reading.frontLx, 'said'),
     ),
     wattsWorking(lit, 'said'),
+    wallWorking('Back wall', 'back', lit, 'said'),
     circuitWorking({ name: 'Ring', limitA: 16, otherA: 1 }, [{ name: 'L', amps: 0.4 }], 'said'),
   ];
   expect(new Set(all.map(({ title }) => title)).size).toBe(all.length);
@@ -63,4 +72,15 @@ test('what one light errs by cancels in a ratio that it makes alone, and does no
   const one = { ...reading, parts: reading.parts.slice(0, 1), keyId: reading.parts[0]!.id };
   expect(error(one)).toBe(0);
   expect(error(reading)).toBeGreaterThan(0);
+});
+
+test('a glass tells the turns that hide what is seen, or that nothing is', () => {
+  const seen = [{ id: 'k', name: 'Key' }];
+  const turns = { upright: -0.1, 'upper edge': null };
+  const told = glassWorking({ name: 'Timetable', seen, turns }, 'said');
+  expect(told.substituted).toContain('Key');
+  expect(told.substituted).toContain('-5.73° (upright)');
+  expect(told.substituted).toContain('no turn up to 30° (upper edge)');
+  const none = glassWorking({ name: 'T', seen: [], turns: { upright: 0, 'upper edge': 0 } }, '');
+  expect(none.substituted).toContain('no front');
 });
