@@ -1,6 +1,6 @@
 import type { Wash } from '../light/wash';
 import type { Shot } from '../location/shot';
-import { USES, type Use } from '../location/use';
+import type { Use } from '../location/use';
 import { bySchool, type AtHand, type SchoolId } from './schools';
 import { blankSetup, type Setup } from './setup';
 import { newThing, type Thing } from './things';
@@ -16,8 +16,7 @@ const SCHOOL_FOR: Record<Use, SchoolId> = {
   dressing: 'practical',
   overhead: 'overhead',
 };
-export const schoolFor = ({ use }: Pick<Shot, 'use'>): SchoolId =>
-  SCHOOL_FOR[use] ?? SCHOOL_FOR[USES[0]];
+export const schoolFor = ({ use }: Pick<Shot, 'use'>): SchoolId => SCHOOL_FOR[use];
 
 interface Begun {
   id: string;
