@@ -27,7 +27,7 @@ const STAND_M = 2.4;
 const copiesOf = (lights: readonly PlannedLight[]): number =>
   lights.reduce((all, { thing }) => all + thing.copies, 0);
 
-const sum = <T>(rows: readonly T[], of: (row: T) => string): Map<string, T[]> => {
+const grouped = <T>(rows: readonly T[], of: (row: T) => string): Map<string, T[]> => {
   const groups = new Map<string, T[]>();
   for (const row of rows) groups.set(of(row), [...(groups.get(of(row)) ?? []), row]);
   return groups;
@@ -58,7 +58,7 @@ function held(lights: readonly PlannedLight[], cards: readonly Thing[]): Brought
       : []),
     ...high.map(({ thing }) => ({
       what: `Something to hang ${thing.name} from`,
-      count: 1,
+      count: thing.copies,
       sizesM: [thing.zM],
       note: 'and a second line that holds it by itself',
     })),
@@ -84,9 +84,11 @@ export function bringList(
 ): Brought[] {
   const cards = things.filter((thing) => thing.kind === 'card');
   const gels = lights.filter(({ thing }) => thing.gelMired !== 0);
-  const leads = lights.flatMap(({ cable }) => cable.leadsM);
+  const leads = lights.flatMap(({ cable, thing }) =>
+    Array.from({ length: thing.copies }, () => cable.leadsM).flat(),
+  );
   return [
-    ...[...sum(lights, ({ thing }) => sourceKey(thing)).values()].map((own) => ({
+    ...[...grouped(lights, ({ thing }) => sourceKey(thing)).values()].map((own) => ({
       what: nameOf(own[0]!.thing),
       count: copiesOf(own),
       sizesM: [],
@@ -99,7 +101,7 @@ export function bringList(
     })),
     ...gels.map(({ number, thing, body }) => ({
       what: `Gel, ${thing.gelMired > 0 ? '+' : '−'}${Math.abs(thing.gelMired)} mired, for ${number}`,
-      count: 1,
+      count: thing.copies,
       sizesM: body ? [body.widthM, body.heightM] : [],
       note: thing.gelMired > 0 ? 'orange' : 'blue',
     })),
@@ -110,7 +112,7 @@ export function bringList(
       note: card.name,
     })),
     ...held(lights, cards),
-    ...[...sum(leads, (lead) => String(lead)).values()]
+    ...[...grouped(leads, (lead) => String(lead)).values()]
       .toSorted((a, b) => a[0]! - b[0]!)
       .map((same) => ({
         what: 'Lead',

@@ -43,7 +43,7 @@ describe('a cable', () => {
   });
   test('is none for what draws nothing or is gone, and several leads where none is so long', () => {
     const far = socket('a', 59, 20, 'ring');
-    expect(cableOf(setupOf(far), light(), body({ wattsW: 0 })).socket).toBeNull();
+    expect(cableOf(setupOf(far), light(), body({ wattsW: 0, apparentVa: 0 })).socket).toBeNull();
     expect(cableOf(setupOf(far), light(), null).socket).toBeNull();
     const long = cableOf(setupOf(far), light(), body());
     expect(long.lengthM!).toBeGreaterThan(80);
@@ -81,3 +81,17 @@ test('the list names lights, what holds them, gels, cards, leads and the backdro
   expect(counted(/^Lead$/).reduce((sum, { count }) => sum + count, 0)).toBe(4);
   expect(counted(/^Sea$/)).toHaveLength(1);
 });
+
+test('of several side by side each wants its own lead, gel and something to hang from', () => {
+  const setup = setupOf(light(), socket('s', 1, 1, 'ring'));
+  const many = light({ copies: 3, zM: 3, gelMired: 50 });
+  const cable = cableOf(setup, many, body());
+  const list = bringList(setup, [{ number: 1, thing: many, body: body(), cable }], () => 'Pan');
+  const count = (what: RegExp) => list.find((row) => what.test(row.what))?.count;
+  expect([count(/^Pan/), count(/^Lead/), count(/^Gel/), count(/to hang/)]).toEqual([3, 3, 3, 3]);
+});
+
+test('a light that stands dark now but can be turned up has its cable all the same', () =>
+  expect(cableOf(setupOf(socket('s', 1, 1, 'ring')), light(), body({ wattsW: 0 })).circuitId).toBe(
+    'ring',
+  ));

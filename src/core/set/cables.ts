@@ -43,11 +43,12 @@ function leadsFor(lengthM: number): number[] {
 export function cableOf(
   setup: Setup,
   light: LightThing,
-  body: Pick<LightBody, 'circuitId' | 'wattsW'> | null,
+  body: Pick<LightBody, 'circuitId' | 'apparentVa'> | null,
 ): Cable {
   const sockets = setup.things.filter((thing): thing is SocketThing => thing.kind === 'socket');
   const own = body?.circuitId ?? null;
-  const socket = body && body.wattsW > 0 ? socketFor(light, own, sockets) : null;
+  // Whatever can be turned up wants its cable, dark as it may stand now.
+  const socket = body && body.apparentVa > 0 ? socketFor(light, own, sockets) : null;
   const lengthM = socket && SLACK * (light.zM + away(light, socket) + socket.zM) + LOOP_M;
   return {
     lightId: light.id,

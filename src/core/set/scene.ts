@@ -27,9 +27,9 @@ export interface LightBody {
   /** of its front */
   widthM: number;
   heightM: number;
-  /** what it draws, fully up */
+  /** what it draws as its build turns it up, and as a set that leaves it fully up */
   wattsW: number;
-  /** what its wires carry for that, VA */
+  /** what its wires carry with all of it fully up, whatever it is turned to, VA */
   apparentVa: number;
   /** null for what has none or hangs on nothing */
   circuitId: string | null;

@@ -1,4 +1,5 @@
 import { nightFerry } from '@/demo/nightFerry';
+import { SetEngine } from '@/core/evaluate/setup/engine';
 import { plannedSet } from '@/core/evaluate/setup/planned';
 import { lightingPlan } from './lightingPlan';
 import { POINTS_PER_M } from './paper';
@@ -45,4 +46,29 @@ test('circuits add up to what their lights and what else is on them draw', () =>
     .reduce((sum, { body }) => sum + body!.apparentVa, ring.otherLoadW);
   expect(circuits[0]!.amps).toBeCloseTo(va / ring.voltageV, 9);
   expect(loose).toEqual([]);
+});
+
+test('the page and the print say the same amperes, also of a build that is dimmed to nothing now', () => {
+  const dark = {
+    ...document,
+    builds: document.builds.map((build) =>
+      build.id === 'clerk-pan'
+        ? { ...build, parameters: { ...build.parameters, level: 0.5 } }
+        : build,
+    ),
+  };
+  const setup = setupOf('clerk-key');
+  const page = new SetEngine(dark).answer(setup, true).circuits[0]!;
+  const total = page.lights.reduce((sum, { amps }) => sum + amps, page.otherA);
+  expect(plannedSet(dark, setup).circuits[0]!.amps).toBeCloseTo(total, 9);
+  const none = {
+    ...dark,
+    builds: dark.builds.map((build) =>
+      build.id === 'clerk-pan'
+        ? { ...build, parameters: { ...build.parameters, level: 0 } }
+        : build,
+    ),
+  };
+  // It gives no light, and its breaker must hold it all the same.
+  expect(plannedSet(none, setup).circuits[0]!.amps).toBeCloseTo(total, 9);
 });

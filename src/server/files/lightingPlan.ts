@@ -282,7 +282,7 @@ function lightTable(pdf: Pdf, { lights, circuits }: SetPlan, length: Length): vo
       `${turned(thing.panDeg, 'left', 'right')}, ${turned(thing.tiltDeg, 'up', 'down')}`,
       turnedUp(thing),
       body ? String(Math.round(thing.copies * body.wattsW)) : '?',
-      `${circuitOf(number) ?? (body && body.wattsW > 0 ? 'none yet' : '')}${cable.socket ? `, ${length(Math.ceil(cable.lengthM!))} to ${cable.socket.name}` : ''}`,
+      `${circuitOf(number) ?? (body && body.apparentVa > 0 ? 'none yet' : '')}${cable.socket ? `, ${length(Math.ceil(cable.lengthM!))} to ${cable.socket.name}` : ''}`,
     ]),
   );
 }

@@ -1,7 +1,5 @@
-import { REGIONS } from '../../electrics/region';
 import type { Production } from '../../document/production';
 import type { Vector } from '../../light/vector';
-import type { Circuit } from '../../location/circuit';
 import { cableOf } from '../../set/cables';
 import { cornersOf, inTheWay } from '../../set/faces';
 import { windowLight } from '../../set/fronts';
@@ -33,6 +31,7 @@ import { troublesOf, type Trouble } from '../../set/troubles';
 import { eightDigits, fnv } from '../../fnv';
 import { SOLD } from '../../units/channels';
 import { Derivations } from '../derive';
+import { circuitsOf, type SetCircuit } from './circuits';
 import { pictureLamp, pictureScene } from './pictureOf';
 import { washPlacesOf, type WashPlaces } from './washPlaces';
 import { sourceOf } from './sources';
@@ -48,15 +47,6 @@ export interface GlassReading {
   seen: readonly { id: string; name: string }[];
   /** least turns that hide them all, radians, signed; null where none up to 30° does */
   turns: Record<(typeof HINGES)[number], number | null>;
-}
-
-export interface SetCircuit {
-  id: string;
-  name: string;
-  limitA: number;
-  otherA: number;
-  /** by light, fully up */
-  lights: readonly { id: string; amps: number }[];
 }
 
 /** A set worked out: each light alone at full level; the page sums. */
@@ -221,37 +211,15 @@ export class SetEngine {
     return kept;
   }
 
-  /** Breakers that the lights of a setup hang on, fully up: by their builds, or by the socket next to them. */
+  /** Breakers that the lights of a setup hang on: by their builds, or by the socket next to them. */
   private circuits(lights: readonly SetLight[], setup: Setup): SetCircuit[] {
     const plugged = lights.flatMap((light) => {
       const thing = setup.things.find(({ id }) => id === light.id);
-      return thing?.kind === 'light' ? [{ thing, light, cable: cableOf(setup, thing, light) }] : [];
+      return thing?.kind === 'light'
+        ? [{ thing, body: light, cable: cableOf(setup, thing, light) }]
+        : [];
     });
-    return this.document.circuits.flatMap((circuit): SetCircuit[] => {
-      const own = plugged
-        .filter(({ cable }) => cable.circuitId === circuit.id)
-        .map(({ thing, light }) => ({ id: light.id, amps: this.ampsOf(thing, light, circuit) }));
-      const region = REGIONS[circuit.region];
-      return own.length === 0
-        ? []
-        : [
-            {
-              id: circuit.id,
-              name: circuit.name,
-              limitA: circuit.ratedA * region.continuousShare,
-              otherA: circuit.otherLoadW / circuit.voltageV,
-              lights: own,
-            },
-          ];
-    });
-  }
-
-  private ampsOf({ buildId, copies }: LightThing, light: SetLight, { voltageV }: Circuit): number {
-    const build = this.document.builds.find(({ id }) => id === buildId);
-    const each = build
-      ? this.derive.amps(this.document, build, voltageV) / build.copies
-      : light.apparentVa / voltageV;
-    return copies * each;
+    return circuitsOf(this.document.circuits, plugged);
   }
 }
 

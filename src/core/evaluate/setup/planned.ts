@@ -3,11 +3,11 @@ import { bringList, type Brought, type PlannedLight } from '../../set/bring';
 import { cableOf } from '../../set/cables';
 import type { Setup } from '../../set/setup';
 import type { LightThing } from '../../set/things';
-import { REGIONS } from '../../electrics/region';
 import { Derivations } from '../derive';
+import { circuitsOf } from './circuits';
 import { bodyOf } from './sources';
 
-/** A breaker, and what hangs behind it in this setup, fully up. */
+/** A breaker, and what hangs behind it in this setup, all of it fully up. */
 interface PlannedCircuit {
   name: string;
   /** what it may carry for long */
@@ -42,26 +42,20 @@ export function plannedSet(
       const body = bodyOf(document, thing, derive);
       return { number: k + 1, thing, body, cable: cableOf(setup, thing, body) };
     });
-  const draws = lights.filter(({ body }) => (body?.wattsW ?? 0) > 0);
+  const draws = lights.flatMap(({ body, ...light }) =>
+    body && body.apparentVa > 0 ? [{ ...light, body }] : [],
+  );
+  const numberOf = new Map(lights.map(({ thing, number }) => [thing.id, number]));
   return {
     lights,
-    circuits: document.circuits.flatMap((circuit): PlannedCircuit[] => {
-      const own = draws.filter(({ cable }) => cable.circuitId === circuit.id);
-      const va = own.reduce(
-        (sum, { body, thing }) => sum + thing.copies * body!.apparentVa,
-        circuit.otherLoadW,
-      );
-      return own.length
-        ? [
-            {
-              name: circuit.name,
-              limitA: circuit.ratedA * REGIONS[circuit.region].continuousShare,
-              amps: va / circuit.voltageV,
-              lights: own.map(({ number }) => number),
-            },
-          ]
-        : [];
-    }),
+    circuits: circuitsOf(document.circuits, draws).map(
+      ({ name, limitA, otherA, lights: own }): PlannedCircuit => ({
+        name,
+        limitA,
+        amps: own.reduce((sum, { amps }) => sum + amps, otherA),
+        lights: own.map(({ id }) => numberOf.get(id)!),
+      }),
+    ),
     loose: draws.flatMap(({ number, cable }) => (cable.circuitId === null ? [number] : [])),
     bring: bringList(setup, lights, nameIn(document)),
   };

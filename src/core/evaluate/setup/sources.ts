@@ -9,6 +9,7 @@ import type { LightBody, LightSource } from '../../set/scene';
 import { shaded, type ShadeId } from '../../set/shade';
 import type { LightThing } from '../../set/things';
 import { ORIGIN_SHARE } from '../../meter/said';
+import { fullCurrentA } from '../../power/plan';
 import { buildWatts } from '../../power/watts';
 import { mixedLight } from '../../units/channels';
 import { oneOf } from '../../units/effective';
@@ -33,10 +34,8 @@ function mixedOf(groups: readonly LampGroup[]): LightSource['mixed'] {
 const bodyOfBuild = ({ resolved }: { resolved: ResolvedBuild }, circuitId: string): LightBody => ({
   ...sizeOf(resolved),
   wattsW: buildWatts(resolved.groups).nowW,
-  apparentVa: resolved.groups.reduce(
-    (sum, { unit, count }) => sum + (count * unit.wattsW.value) / unit.powerFactor.value,
-    0,
-  ),
+  // Amperes at one volt.
+  apparentVa: fullCurrentA(resolved, 1),
   circuitId,
 });
 const sizeOf = (resolved: ResolvedBuild) => {

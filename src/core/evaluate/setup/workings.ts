@@ -1,7 +1,8 @@
 import { threeFigures } from '../../quantity';
 import type { BackdropReading, Lit } from '../../set/readings';
 import type { WorkingInput } from '../readout';
-import type { GlassReading, SetCircuit } from './engine';
+import type { SetCircuit } from './circuits';
+import type { GlassReading } from './engine';
 import { ALONE, LEAVES_OUT, lx, percent, SOURCE, stops, type SetWorking } from './working';
 
 type BackdropFigure = 'levels' | 'even' | 'against';
