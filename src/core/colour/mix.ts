@@ -36,3 +36,9 @@ export function mixedCctK(parts: readonly MixPart[]): number | null {
   // One and the same colour comes back as it is, without the locus' rounding.
   return lit.every((part) => !part.uv && part.cctK === lit[0]!.cctK) ? lit[0]!.cctK : cctOfUv(uv);
 }
+
+/** A colour moved as the white nearest to it moves from one temperature to another: behind a gel or a layer that shifts it. */
+export function movedAs({ u, v }: Chromaticity, fromK: number, toK: number): Chromaticity {
+  const [from, to] = [planckianUv(fromK), planckianUv(toK)];
+  return { u: u + to.u - from.u, v: v + to.v - from.v };
+}

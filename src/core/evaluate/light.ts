@@ -1,6 +1,6 @@
 import { JUDGED } from '../location/use';
-import { mixedCctK, mixedUv, type MixPart } from '../colour/mix';
-import { planckianUv, type Chromaticity } from '../colour/planck';
+import { mixedCctK, mixedUv, movedAs, type MixPart } from '../colour/mix';
+import type { Chromaticity } from '../colour/planck';
 import type { Shot } from '../location/shot';
 import type { LampGroup, ResolvedBuild } from '../build/resolvedBuild';
 import { frontSize, leavesM, subjectM } from '../build/front';
@@ -283,6 +283,5 @@ function colourOf({ groups, mouth }: ResolvedBuild, groupLx: readonly number[]) 
   const cctK = throughLayers(before, mouth ? stackLayers(mouth.layers).shiftMired : 0);
   const place = parts.some(({ uv }) => uv) ? mixedUv(parts) : null;
   if (!place || before === null || cctK === null || cctK === before) return { cctK, uv: place };
-  const [from, to] = [planckianUv(before), planckianUv(cctK)];
-  return { cctK, uv: { u: place.u + to.u - from.u, v: place.v + to.v - from.v } };
+  return { cctK, uv: movedAs(place, before, cctK) };
 }

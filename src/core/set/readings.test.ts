@@ -272,3 +272,24 @@ describe('several of one light, and daylight by the hour', () => {
     expect(DAYLIGHT.sun.outsideLx).toBeGreaterThan(5 * DAYLIGHT.sky.outsideLx);
   });
 });
+
+test('layers of a build shift what a set mixes in it as a gel does, and cost nothing twice', () => {
+  const channel = (id: 'red' | 'green' | 'blue') => ({
+    id,
+    lumensShare: { value: 1 / 3, origin: 'typical' as const },
+    wattsShare: 1 / 3,
+    white: null,
+  });
+  const lamp = { channels: [channel('red'), channel('green'), channel('blue')], shared: false };
+  const state = (shiftMired: number, gelMired: number) =>
+    stateOf(
+      light('k', { mix: 'colours', mixBlue: 0.2, gelMired }),
+      solved('k', [1, 1, 1], 0, {
+        mixed: { lamp, lumensShare: 1, wattsShare: 1, shiftMired },
+      }),
+    )!;
+  expect(state(60, 0).uv).toEqual(state(0, 60).uv);
+  expect(state(60, 0).uv).not.toEqual(state(0, 0).uv);
+  // What the layer lets through is in the build’s own light already.
+  expect(state(60, 0).factor).toBe(state(0, 0).factor);
+});

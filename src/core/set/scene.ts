@@ -44,8 +44,13 @@ export interface LightSource extends LightBody {
   cctK: number;
   /** place of a mixed colour in CIE 1960 u, v; null on the Planckian locus */
   uv: Chromaticity | null;
-  /** colours that can be mixed here instead, and what it gives as its build mixes them */
-  mixed: { lamp: Channels; lumensShare: number; wattsShare: number } | null;
+  /** colours that can be mixed here instead, what it gives as its build mixes them, and what its layers shift them by */
+  mixed: {
+    lamp: Channels;
+    lumensShare: number;
+    wattsShare: number;
+    shiftMired: number;
+  } | null;
   /** a glowing wire, which reddens when dimmed */
   filament: boolean;
   /** relative standard error of its light */

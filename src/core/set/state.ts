@@ -1,6 +1,7 @@
 import { filamentAtLevel } from '../colour/incandescent';
 import { balancedUv } from '../colour/display';
 import { mired } from '../colour/mired';
+import { movedAs } from '../colour/mix';
 import { cctOfUv, planckianUv, type Chromaticity } from '../colour/planck';
 import { isColoured, mixedLight } from '../units/channels';
 import type { Bands } from './faces';
@@ -55,7 +56,9 @@ export function stateOf(thing: Thing, source: StateSource): LightState | null {
   return {
     factor: lit ? level * full : 0,
     full,
-    ...(mix.uv ? tinted(mix.uv, gelMired) : white(gelled(source.cctK * reddened, gelMired))),
+    ...(mix.uv
+      ? tinted(mix.uv, gelMired + mix.shiftMired)
+      : white(gelled(source.cctK * reddened, gelMired))),
     wattsW: lit
       ? copies * source.wattsW * mix.watts * (source.filament ? dimmed.wattsRatio : level)
       : 0,
@@ -65,24 +68,23 @@ export function stateOf(thing: Thing, source: StateSource): LightState | null {
 /** How its colours are mixed here: lumens and watts against how it was worked out. */
 function mixOf(thing: LightThing, { mixed, uv }: StateSource) {
   const now = mixed && mixedLight(mixed.lamp, thing);
-  if (!mixed || !now) return { lumens: 1, watts: 1, uv };
+  if (!mixed || !now) return { lumens: 1, watts: 1, uv, shiftMired: 0 };
   return {
     lumens: now.lumensShare / mixed.lumensShare,
     watts: mixed.wattsShare > 0 ? now.wattsShare / mixed.wattsShare : 1,
     // Mixed to nothing it is as dark as switched off.
     uv: now.uv ?? uv,
+    shiftMired: mixed.shiftMired,
   };
 }
 
 type Colour = Pick<LightState, 'cctK' | 'uv' | 'coloured'>;
 const white = (cctK: number): Colour => ({ cctK, uv: null, coloured: false });
 
-/** A colour behind a gel moves as the white nearest to it does. */
-function tinted({ u, v }: Chromaticity, gelMired: number): Colour {
-  const before = cctOfUv({ u, v });
+function tinted(place: Chromaticity, gelMired: number): Colour {
+  const before = cctOfUv(place);
   const cctK = gelled(before, gelMired);
-  const [from, to] = [planckianUv(before), planckianUv(cctK)];
-  const uv = { u: u + to.u - from.u, v: v + to.v - from.v };
+  const uv = movedAs(place, before, cctK);
   return { cctK, uv, coloured: isColoured(uv, cctK) };
 }
 

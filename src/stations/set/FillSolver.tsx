@@ -5,14 +5,12 @@ import { stopsFigure } from '@/core/quantity';
 import { layersFor } from '@/core/set/layers';
 import { solveFill, type HeadReading, type Lit } from '@/core/set/readings';
 import type { Setup } from '@/core/set/setup';
+import { MOST_COPIES } from '@/core/set/things';
 import { useProduction } from '../store/context';
 import { percent } from './Line';
 import type { SetEdits } from './useSetEdits';
 
 const isLayer = (part: Part): part is PartOf<'diffusion'> => part.role === 'diffusion';
-
-/** More of one light nobody puts side by side. */
-const MOST_COPIES = 24;
 
 const WANTED = [1.5, 2, 3, 4, 8] as const;
 
@@ -34,7 +32,11 @@ export function FillSolver({
   const layers = useProduction(({ document }) => document.shelf.parts).filter(isLayer);
   const fill =
     setup.things.find((thing) => thing.kind === 'light' && thing.role === 'fill' && thing.on) ??
-    setup.things.find((thing) => thing.kind === 'light' && thing.on && thing.id !== reading.keyId);
+    // A second key may fill; what stands in the picture or behind who is lit cannot.
+    setup.things.find(
+      (thing) =>
+        thing.kind === 'light' && thing.on && thing.role === 'key' && thing.id !== reading.keyId,
+    );
   if (fill?.kind !== 'light' || fill.id === reading.keyId) return null;
   const found = solveFill(lit, id, fill.id, wanted);
   // What is solved is against as many as stand there now.
@@ -89,15 +91,14 @@ export function FillSolver({
             </button>
           )}
           <span>
-            {fill.name}
-            {wants > MOST_COPIES && `: ${wants} like it,`} or {percent(found.timesDistance)} of its
-            distance
+            {wants > MOST_COPIES && `${fill.name}: ${wants} like it,`} or{' '}
+            {percent(found.timesDistance)} of its distance
           </span>
         </>
       )}
       {sheets && (
         <span className="text-[13px] text-ink-soft" data-figure="layers">
-          or {sheets.names.join(' and ')} before it at full
+          or about {sheets.names.join(' and ')} before it at full
           {Math.abs(sheets.offStops) >= 0.05 && `, ${stopsFigure(sheets.offStops)} stops off`}
         </span>
       )}

@@ -24,7 +24,10 @@ export function MixLine({ thing, lit, camera: { balanceK }, edits }: MixLineProp
         {thing.name} has no such colours to mix by its label: it shines as it comes.
       </p>
     );
-  const white = thing.mix === 'whites' ? whitesFor(lamp, balanceK) : coloursFor(lamp, balanceK);
+  const two = thing.mix === 'whites';
+  const white = two ? null : coloursFor(lamp, balanceK);
+  const kelvins = lamp.channels.flatMap((channel) => channel.white?.cctK ?? []);
+  const between = balanceK >= Math.min(...kelvins) && balanceK <= Math.max(...kelvins);
   const ra = mixedRa(lamp, thing);
   const { coloured, cctK } = lit.state;
   const typical = lamp.channels.some(({ lumensShare }) => lumensShare.origin === 'typical');
@@ -43,17 +46,20 @@ export function MixLine({ thing, lit, camera: { balanceK }, edits }: MixLineProp
         {ra !== null && !coloured && `, Ra ${Math.round(ra)}`}
       </span>
       {typical && <span className="text-ink-soft">~ typical, its label is silent</span>}
-      {white ? (
+      {two || white ? (
         <button
           type="button"
           className="press !px-2 !py-0.5"
           onClick={() =>
             edits.thing(thing, `mixed to ${balanceK} K`, (draft) => {
-              if (draft.kind === 'light') Object.assign(draft, { mixWhite: 0 }, white);
+              if (draft.kind === 'light')
+                Object.assign(draft, { mixWhite: 0 }, white ?? whitesFor(lamp, balanceK));
             })
           }
         >
-          Mix the camera’s {balanceK} K
+          {two && !between
+            ? `Mix as near to the camera’s ${balanceK} K as they reach`
+            : `Mix the camera’s ${balanceK} K`}
         </button>
       ) : (
         <span className="text-ink-soft">

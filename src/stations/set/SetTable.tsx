@@ -1,11 +1,12 @@
 'use client';
 import { THINGS, type Thing } from '@/core/set/things';
 import type { Setup } from '@/core/set/setup';
-import { optionLabel } from '@/core/record/field';
+import { isAsked, optionLabel } from '@/core/record/field';
 import { show, showText, type UnitSystem } from '@/core/quantity';
 
 const words = (thing: Thing, units: UnitSystem): string =>
   THINGS[thing.kind].fields
+    .filter((field) => isAsked(field, thing as unknown as Record<string, unknown>))
     .map((field) => {
       const value = (thing as unknown as Record<string, unknown>)[field.field];
       const said =

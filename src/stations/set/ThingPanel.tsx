@@ -37,6 +37,12 @@ interface ThingPanelProps {
 
 /** Everything a thing says of itself, to be typed. */
 export function ThingPanel({ thing, troubles, mix, edits, onTakenOut }: ThingPanelProps) {
+  // Only a bare bulb takes a shade; a build brings its own front.
+  const shaded = useProduction(
+    ({ document }) =>
+      thing.kind === 'light' &&
+      document.shelf.units.some(({ id, category }) => id === thing.unitId && category === 'bulb'),
+  );
   return (
     <section aria-label={thing.name} data-panel={thing.kind} className="grid gap-2">
       {troubles.map(({ message }) => (
@@ -59,7 +65,7 @@ export function ThingPanel({ thing, troubles, mix, edits, onTakenOut }: ThingPan
         {thing.kind === 'socket' && <SocketField thing={thing} edits={edits} />}
         {thing.kind === 'window' && <DaylightField thing={thing} edits={edits} />}
         <RecordFields
-          fields={THINGS[thing.kind].fields}
+          fields={THINGS[thing.kind].fields.filter(({ field }) => shaded || field !== 'shade')}
           record={thing}
           onChange={(label, set) => edits.thing(thing, label, set)}
         />

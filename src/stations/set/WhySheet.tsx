@@ -27,8 +27,12 @@ export function WhySheet({ children }: { children: React.ReactNode }) {
           <p className="figure text-sm">{told.formula}</p>
           <h3 className="mt-3 text-ink-soft">With the numbers</h3>
           <p className="figure text-sm">{told.substituted}</p>
-          <h3 className="mt-3 text-ink-soft">What went in</h3>
-          <Inputs working={told} write={write as never} />
+          {told.inputs.length > 0 && (
+            <>
+              <h3 className="mt-3 text-ink-soft">What went in</h3>
+              <Inputs working={told} write={write as never} />
+            </>
+          )}
           <h3 className="mt-3 text-ink-soft">Source</h3>
           <p className="text-sm">{told.source}.</p>
           <h3 className="mt-3 text-ink-soft">It leaves out</h3>

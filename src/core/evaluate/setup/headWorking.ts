@@ -28,6 +28,16 @@ const errorOf = (parts: readonly Part[], side: Side): number => {
   return all > 0 ? Math.hypot(...parts.map((part) => part.share * part[side])) / all : 0;
 };
 
+/** Each light’s colour as it is turned up. */
+const kelvins = (parts: readonly Part[]): WorkingInput[] =>
+  parts.map(({ name, cctK }, k) => ({
+    symbol: `K${k + 1}`,
+    name,
+    value: cctK,
+    dimension: 'colourTemperature',
+    origin: 'computed',
+  }));
+
 /** Which cheek is the lit one: that of the key. */
 function cheeks({ parts, keyId }: HeadReading): [bright: Side, dark: Side] {
   const key = parts.find(({ id }) => id === keyId);
@@ -137,13 +147,7 @@ export function headWorking(
         substituted: parts
           .map(({ name, cctK, frontLx: own }) => `${name} ${Math.round(cctK)} K · ${lx(own)}`)
           .join(' + '),
-        inputs: parts.map((part, k) => ({
-          symbol: `K${k + 1}`,
-          name: part.name,
-          value: part.cctK,
-          dimension: 'colourTemperature',
-          origin: 'computed',
-        })),
+        inputs: kelvins(parts),
         source: 'CIE 15: tristimulus values add',
         leavesOut:
           'Tint of whites (their labels do not tell it), and colour that walls add on the way to the face.',
@@ -159,13 +163,7 @@ export function headWorking(
             ({ name, cctK }) => `${name} 10⁶/${Math.round(cctK)} = ${Math.round(1e6 / cctK)} mired`,
           )
           .join(', '),
-        inputs: parts.map((part, k) => ({
-          symbol: `K${k + 1}`,
-          name: part.name,
-          value: part.cctK,
-          dimension: 'colourTemperature',
-          origin: 'computed',
-        })),
+        inputs: kelvins(parts),
         source: 'Steps from unseen to obvious are common practice',
         leavesOut:
           'Lights of a colour of their own, which are meant to differ, and tint of whites.',

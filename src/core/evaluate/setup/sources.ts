@@ -1,8 +1,9 @@
 import { frontSize, leavesM } from '../../build/front';
-import type { LampGroup, ResolvedBuild } from '../../build/resolvedBuild';
+import type { ResolvedBuild } from '../../build/resolvedBuild';
 import type { Production } from '../../document/production';
 import { sourceField } from '../../light/lightField';
 import type { Emitter } from '../../light/emitter';
+import { stackLayers } from '../../light/mouth';
 import { cannotRun, simulateQuickly } from '../../light/transport/run';
 import { evenFront } from '../../set/fronts';
 import type { LightBody, LightSource } from '../../set/scene';
@@ -23,12 +24,17 @@ import { forecastShare } from '../forecastShare';
 const QUICK = { photons: 20_000, seed: 1 };
 
 /** Colours of a build whose lamps are all of one kind; other builds shine as they are mixed there. */
-function mixedOf(groups: readonly LampGroup[]): LightSource['mixed'] {
+function mixedOf({ groups, mouth }: ResolvedBuild): LightSource['mixed'] {
   const [group, ...others] = groups;
   const lamp = group?.unit.channels;
   if (!lamp || others.some(({ unit }) => unit.id !== group.unit.id)) return null;
   const now = mixedLight(lamp, group.mixture);
-  return { lamp, lumensShare: now?.lumensShare ?? 1, wattsShare: now?.wattsShare ?? 1 };
+  return {
+    lamp,
+    lumensShare: now?.lumensShare ?? 1,
+    wattsShare: now?.wattsShare ?? 1,
+    shiftMired: mouth ? stackLayers(mouth.layers).shiftMired : 0,
+  };
 }
 
 const bodyOfBuild = ({ resolved }: { resolved: ResolvedBuild }, circuitId: string): LightBody => ({
@@ -70,7 +76,7 @@ function buildSource(
     frontM: leavesM(resolved),
     cctK: light.cctK,
     uv: light.uv,
-    mixed: mixedOf(resolved.groups),
+    mixed: mixedOf(resolved),
     filament: resolved.groups.every(({ unit }) => unit.filament),
     share: forecastShare(document, build).share,
     controls: resolved.controls,
@@ -203,7 +209,7 @@ function unitSource(unit: Unit, shade: ShadeId): LightSource {
     frontM: 0,
     cctK: cctK.value,
     uv: null,
-    mixed: channels && { lamp: channels, lumensShare: 1, wattsShare: 1 },
+    mixed: channels && { lamp: channels, lumensShare: 1, wattsShare: 1, shiftMired: 0 },
     filament,
     share: ORIGIN_SHARE[luminousFluxLm.origin],
     controls: [],

@@ -53,6 +53,9 @@ const mixPart = (part: (typeof MIX_PARTS)[number]) =>
     ),
   );
 
+/** More of one light nobody puts side by side [common practice]. */
+export const MOST_COPIES = 24;
+
 /** What a light does in the set, and how it is turned up. */
 export const LIGHT_RECORD = defineRecord({
   role: choice('It is the', ROLES, 'key'),
@@ -92,7 +95,7 @@ export const LIGHT_RECORD = defineRecord({
   copies: later(
     count('Of it, side by side', {
       min: 1,
-      max: 24,
+      max: MOST_COPIES,
       start: 1,
       help: 'taken as standing in one place',
     }),
