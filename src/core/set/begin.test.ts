@@ -73,6 +73,12 @@ test.each([
   },
 );
 
+test('a long name leaves room for the side of each of two lights', () => {
+  const long = { ...light, name: 'x'.repeat(80) };
+  const setup = setupOfWash(begun('wash'), long, wash({}));
+  expect(setupSchema.safeParse(setup).success).toBe(true);
+});
+
 test('left and right of a backdrop are those of who looks at it, however it is turned', () => {
   const turned = newThing('backdrop', 'b', 'B', { panDeg: -90, xM: 1, yM: 2 });
   expect(rightOf({ panDeg: 180 })[0]).toBeCloseTo(1, 9);
@@ -100,6 +106,11 @@ describe('where a light is aimed', () => {
       newThing('card', 'c', 'C', { card: kind, xM: 2, yM: 3, zM: 1, panDeg: 180 });
     expect(aimedAt(setup(card('card')), lamp({}))).toMatchObject({ on: 'c' });
     expect(aimedAt(setup(card('black')), lamp({}))).toMatchObject({ on: 'back' });
+  });
+  test('a backdrop before the wall is what is hit, from its front', () => {
+    const flat = newThing('backdrop', 'b', 'Flat', { xM: 2, yM: 3 });
+    expect(aimedAt(setup(flat), lamp({}))).toMatchObject({ on: 'b' });
+    expect(aimedAt(setup(flat), lamp({}))!.at[1]).toBeCloseTo(3, 9);
   });
   test('a light is bounced where less comes straight than by way of surfaces, and it counts', () => {
     const lit = (id: string, front: number, around: number) => ({

@@ -60,7 +60,9 @@ export function setupOfWash(begun: Begun, light: AtHand, wash: Wash): Setup {
     widthM: shot.coverageWidthM,
     heightM: shot.coverageHeightM,
   });
-  const { name, ...source } = light;
+  const { name: whole, ...source } = light;
+  // As much of a name as leaves room for its side.
+  const name = whole.slice(0, 70);
   const signs = wash.lights === 1 ? ([0] as const) : ([-1, 1] as const);
   const lights = signs.map((sign): Thing =>
     newThing(

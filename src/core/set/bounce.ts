@@ -1,29 +1,18 @@
 import { dot, minus, plus, scaled, type Vector } from '../light/vector';
-import { cardFaces, normalOf, roomFaces, WALLS, type Bands, type Face, type Wall } from './faces';
+import { normalOf, type Face } from './faces';
 import { luminanceOf } from './finish';
 import { axesOf } from './pose';
 import type { Lit } from './readings';
-import { standingWalls } from './roomFaces';
-import { poseOf, rectangle } from './scene';
+import { poseOf, sceneOf } from './scene';
 import type { Setup } from './setup';
-import { CARDS, type LightThing } from './things';
+import type { LightThing } from './things';
 
-const BLANK = [0, 0, 0] as const;
+/** What sends less on swallows a beam, and is not what it is aimed at. */
+const BLACK = 0.05;
 
-/** What a light may be aimed at: walls that stand, cards that send light back, backdrops. */
-function surfaces({ room, things }: Setup): Face[] {
-  const there = standingWalls(room);
-  const reflectance = Object.fromEntries(WALLS.map((wall) => [wall, BLANK])) as Record<Wall, Bands>;
-  const shell = roomFaces({ ...room, reflectance });
-  return [
-    ...shell.filter(({ id }) => there.some((wall) => wall === id)),
-    ...things.flatMap((thing) =>
-      thing.kind === 'card' && CARDS[thing.card].reflectance > 0.5
-        ? cardFaces(thing.id, rectangle(poseOf(thing), thing.widthM, thing.heightM), BLANK, BLANK)
-        : [],
-    ),
-  ];
-}
+/** What a light may be aimed at: everything that stands in the set and sends light back. */
+const surfaces = (setup: Setup): Face[] =>
+  sceneOf(setup, new Map()).faces.filter(({ reflectance }) => luminanceOf(reflectance) > BLACK);
 
 /** How far along a way a face’s lit side is met, m; null past its edges, or from behind. */
 function meets(face: Face, from: Vector, way: Vector): number | null {
