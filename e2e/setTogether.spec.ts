@@ -91,6 +91,14 @@ test('a socket is brought in, and a lamp of the shelf hangs on its breaker', asy
   await solved(page);
   await expect(page.locator('[data-power]')).not.toContainText('On no circuit yet');
   await expect(page.locator('[data-power]')).toContainText('Hall ring B');
+  // The plan in words says what each is, and nothing that is not there.
+  await page.getByRole('tab', { name: 'In words' }).click();
+  const words = page.locator('table').filter({ hasText: 'Where it stands and what it is' });
+  await expect(words).toContainText('behind Hall ring B');
+  await expect(words).toContainText('light of Deck sky');
+  await expect(words.getByRole('row').filter({ hasText: 'Deck sky' }).first()).not.toContainText(
+    /shade|red 100/,
+  );
 });
 
 test('best places found for a backdrop are put up in a room', async ({ page, ferry }) => {

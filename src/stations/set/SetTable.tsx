@@ -1,21 +1,25 @@
 'use client';
-import { THINGS, type Thing } from '@/core/set/things';
+import type { Production } from '@/core/document/production';
+import type { Thing } from '@/core/set/things';
 import type { Setup } from '@/core/set/setup';
 import { isAsked, optionLabel } from '@/core/record/field';
 import { show, showText, type UnitSystem } from '@/core/quantity';
+import { useProduction } from '../store/context';
+import { fieldsOf, namedBy } from './fieldsOf';
 
-const words = (thing: Thing, units: UnitSystem): string =>
-  THINGS[thing.kind].fields
+const words = (document: Production, thing: Thing, units: UnitSystem): string => {
+  const said = fieldsOf(document, thing)
     .filter((field) => isAsked(field, thing as unknown as Record<string, unknown>))
     .map((field) => {
       const value = (thing as unknown as Record<string, unknown>)[field.field];
-      const said =
+      const shown =
         field.kind === 'quantity'
           ? showText(show(value as number, field.dimension, units))
           : optionLabel(field, value);
-      return `${field.label.toLowerCase()} ${said}`;
-    })
-    .join(' · ');
+      return `${field.label.toLowerCase()} ${shown}`;
+    });
+  return [namedBy(document, thing) ?? [], said].flat().join(' · ');
+};
 
 /** The plan in words: everything that stands there, and where. */
 export function SetTable({
@@ -27,6 +31,7 @@ export function SetTable({
   units: UnitSystem;
   onPick: (id: string) => void;
 }) {
+  const document = useProduction((state) => state.document);
   return (
     <div className="h-full overflow-y-auto p-3">
       <table className="w-full text-[14px]">
@@ -53,7 +58,7 @@ export function SetTable({
                   {thing.name}
                 </button>
               </th>
-              <td className="py-1 text-ink-soft">{words(thing, units)}</td>
+              <td className="py-1 text-ink-soft">{words(document, thing, units)}</td>
             </tr>
           ))}
         </tbody>

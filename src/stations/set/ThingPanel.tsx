@@ -6,7 +6,6 @@ import type { Trouble } from '@/core/set/troubles';
 import { circuitIdSchema } from '@/core/ids';
 import {
   SOURCES,
-  THINGS,
   type LightThing,
   type SocketThing,
   type Thing,
@@ -16,6 +15,7 @@ import { ChoiceField } from '@/ui/fields/ChoiceField';
 import { TextField } from '@/ui/fields/TextField';
 import { RecordFields } from '../records/RecordFields';
 import { useProduction } from '../store/context';
+import { fieldsOf } from './fieldsOf';
 import type { SetEdits } from './useSetEdits';
 
 /** What a light may be: builds first, then fixtures, then lamps of the shelf. */
@@ -37,12 +37,8 @@ interface ThingPanelProps {
 
 /** Everything a thing says of itself, to be typed. */
 export function ThingPanel({ thing, troubles, mix, edits, onTakenOut }: ThingPanelProps) {
-  // Only a bare bulb takes a shade; a build brings its own front.
-  const shaded = useProduction(
-    ({ document }) =>
-      thing.kind === 'light' &&
-      document.shelf.units.some(({ id, category }) => id === thing.unitId && category === 'bulb'),
-  );
+  const document = useProduction((state) => state.document);
+  const fields = fieldsOf(document, thing);
   return (
     <section aria-label={thing.name} data-panel={thing.kind} className="grid gap-2">
       {troubles.map(({ message }) => (
@@ -64,11 +60,7 @@ export function ThingPanel({ thing, troubles, mix, edits, onTakenOut }: ThingPan
         {thing.kind === 'light' && <SourceField thing={thing} edits={edits} />}
         {thing.kind === 'socket' && <SocketField thing={thing} edits={edits} />}
         {thing.kind === 'window' && <DaylightField thing={thing} edits={edits} />}
-        <RecordFields
-          fields={THINGS[thing.kind].fields.filter(({ field }) => shaded || field !== 'shade')}
-          record={thing}
-          onChange={(label, set) => edits.thing(thing, label, set)}
-        />
+        <RecordFields fields={fields} onChange={(label, set) => edits.thing(thing, label, set)} />
       </div>
       {mix}
       <p>
