@@ -60,7 +60,11 @@ export function ThingPanel({ thing, troubles, mix, edits, onTakenOut }: ThingPan
         {thing.kind === 'light' && <SourceField thing={thing} edits={edits} />}
         {thing.kind === 'socket' && <SocketField thing={thing} edits={edits} />}
         {thing.kind === 'window' && <DaylightField thing={thing} edits={edits} />}
-        <RecordFields fields={fields} onChange={(label, set) => edits.thing(thing, label, set)} />
+        <RecordFields
+          fields={fields}
+          record={thing}
+          onChange={(label, set) => edits.thing(thing, label, set)}
+        />
       </div>
       {mix}
       <p>
