@@ -12,6 +12,7 @@ import { CALIBRATION } from './calibration';
 import { SESSIONS } from './sessions';
 import { SETUPS } from './setups';
 import { SHOTS } from './shots';
+import { firstWishes } from '@/core/location/wishes';
 import { FASTENERS } from './fasteners';
 import { SMALL_THINGS } from './smallThings';
 import { SITE } from './sites';
@@ -99,7 +100,7 @@ const NIGHT_FERRY = {
   currency: 'EUR',
   taxIncluded: true,
   circuits: CIRCUITS,
-  shots: SHOTS,
+  shots: SHOTS.map((shot) => ({ wishes: firstWishes(shot.use), ...shot })),
   shelf: {
     units: [...BULBS, ...UNITS],
     parts: [...PARTS, ...BOARDS, ...GOODS, ...FASTENERS, ...SMALL_THINGS],

@@ -3,6 +3,7 @@ import { REGIONS, type RegionId } from '../electrics/region';
 import { DOCUMENT_FORMAT, DOCUMENT_VERSION, type Build, type Production } from './production';
 import { CIRCUIT_RECORD } from '../location/circuit';
 import { SHOT_RECORD, type Shot } from '../location/shot';
+import { firstWishes } from '../location/wishes';
 
 /** A new production with one circuit and nothing else. Ids are handed in. */
 export function blankProduction(
@@ -52,6 +53,7 @@ export function blankShot(id: string, name: string): Shot {
     use: 'face',
     ...SHOT_RECORD.starts,
     roomLights: [],
+    wishes: firstWishes('face'),
   };
 }
 

@@ -10,6 +10,7 @@ import { toVersion9 } from './version9/document';
 import { toVersion10 } from './version10/document';
 import { toVersion11 } from './version11/document';
 import { toVersion12 } from './version12/document';
+import { toVersion13 } from './version13/document';
 
 /** Lifts a document from one version to the next; index 0 lifts version 1 to 2. */
 type Migration = (document: Record<string, unknown>) => Record<string, unknown>;
@@ -27,6 +28,7 @@ export const MIGRATIONS: readonly Migration[] = [
   toVersion10,
   toVersion11,
   toVersion12,
+  toVersion13,
 ];
 
 type Json = Record<string, unknown>;

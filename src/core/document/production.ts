@@ -20,7 +20,7 @@ import { shotSchema } from '../location/shot';
 import { siteSchema } from '../location/site';
 
 export const DOCUMENT_FORMAT = 'lantern-jar-production';
-export const DOCUMENT_VERSION = 12;
+export const DOCUMENT_VERSION = 13;
 
 /** Who looked a build over before its first power-up, and what they looked at. */
 export const signOffSchema = z.object({

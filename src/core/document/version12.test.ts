@@ -1,6 +1,7 @@
 import { nightFerry } from '@/demo/nightFerry';
 import { FORMS } from '../forms';
 import { SOLD } from '../units/channels';
+import { DOCUMENT_VERSION } from './production';
 import { commandSchema } from './edit';
 import { readDocument } from './read';
 
@@ -45,7 +46,7 @@ if (!read.ok) throw new Error(`${read.problems[0]!.path}: ${read.problems[0]!.me
 const { value: lifted } = read;
 
 test('lamps, builds and lights of version 11 shine as they come', () => {
-  expect(lifted.version).toBe(12);
+  expect(lifted.version).toBe(DOCUMENT_VERSION);
   for (const unit of lifted.shelf.units.filter(({ category }) => category !== 'strip'))
     expect(unit).toMatchObject({ colour: 'white', redLm: null, warmK: null });
   const mixed = lifted.builds.filter(

@@ -1,20 +1,17 @@
 import { SITE_RECORD } from '../location/site';
 import type { Build, Production, BuildParameters } from '../document/production';
 import type { ResolvedBuild } from '../build/resolvedBuild';
-import type { Circuit } from '../location/circuit';
 import { mired } from '../colour/mired';
 import type { BuildId, CircuitId, ShotId } from '../ids';
 import type { Field, FormContext, FormDefinition } from '../forms/form';
-import { earthFindings } from '../power/earth';
-import { loadFindings } from '../power/loadFindings';
 import { planPower } from '../power/plan';
-import { supplyFindings } from '../power/supplyFindings';
 import type { Category } from '../units/unit';
 import type { CutPlan } from '../shop/cutPlan';
 import { planPurchase } from '../shop/purchase';
 import { findBuild, resolveScene, sceneOf, type Scene } from './context';
 import { evaluate } from './evaluate';
 import { lightMargin } from './light';
+import { quickFindings, wrongVoltage } from './quickFindings';
 import { choosing } from '../forms/brings';
 import { fitting, isOwned } from '../materials/takes';
 
@@ -35,15 +32,10 @@ function penalty(document: Production, buildId: string, perStop: number): number
   const found = resolveScene(scene);
   if (!found) return Infinity;
   const { resolved } = found;
-  const { groups, tape } = resolved;
+  const { groups } = resolved;
   const { parts } = document.shelf;
   const plan = planPower(resolved, scene.circuit, 0, scene.context.part);
-  const findings = [
-    ...resolved.findings,
-    ...loadFindings(plan, resolved, []),
-    ...earthFindings(plan, resolved, parts, SITE_RECORD.starts),
-    ...(tape ? supplyFindings(tape, []) : []),
-  ];
+  const findings = quickFindings(resolved, plan, parts);
   const weigh = { stop: 1e6, look: 30, unknown: 300, ok: 0 } as const;
   const judged = findings.reduce((sum, { severity }) => sum + weigh[severity], 0);
   const shift = groups.reduce(
@@ -76,10 +68,6 @@ function overBudget({ needs, pieces }: ResolvedBuild, { shot, shelf }: Scene): n
   return Math.max(0, Math.log2(bought / shot.budgetMinor));
 }
 const NOTHING_CUT: CutPlan = { plans: [], unchosen: [] };
-
-/** Lamps made for another mains. */
-const wrongVoltage = (groups: ResolvedBuild['groups'], { voltageV }: Circuit): boolean =>
-  groups.some(({ unit }) => unit.supplyV && Math.abs(unit.supplyV / voltageV - 1) > 0.1);
 
 /** Values a field may take from the shelf; nothing for fields that name no part. */
 function candidates(field: Field, document: Production): unknown[] {

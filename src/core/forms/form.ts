@@ -9,6 +9,7 @@ import type { TakesId } from '../materials/takes';
 import type { Dimension } from '../quantity';
 import type { Problem } from '../result';
 import type { Category, Unit } from '../units/unit';
+import type { Axis } from './search';
 import type { Body } from '../assembly/body';
 import type { Board } from '../build/board';
 import type { View } from '../drawing/drawing';
@@ -130,6 +131,8 @@ export interface FormDefinition<P = unknown> {
   /** by the document version they lead to */
   migrations?: ParameterMigrations;
   fill?: Fill<P>;
+  /** what a search for a shot’s light may change; a form without is not looked at */
+  search?: readonly Axis[];
   /** What cannot be made at all with these parameters; path names the parameter. */
   problems: (parameters: P, context: FormContext) => Problem[];
   /** Where a handle or an arrow key must stop for the sake of the other parameters; within its field's own range. */

@@ -4,6 +4,7 @@ import { choice, colourTemperature, defineRecord, maybeMoney, measured } from '.
 import { list, note, text } from '../schema';
 import { shotIdSchema } from '../ids';
 import { USES } from './use';
+import { firstWishes, wishesSchema } from './wishes';
 
 /** Light that is there anyway, and falls on the subject too: a table lamp, a window, the ceiling. */
 export const ROOM_LIGHT_RECORD = defineRecord({
@@ -83,5 +84,7 @@ export const shotSchema = z.object({
   use: z.enum(USES),
   ...SHOT_RECORD.shape,
   roomLights: list(roomLightSchema, 0, 20),
+  /** what is asked of a light that is looked for */
+  wishes: z._default(wishesSchema, () => firstWishes('face')),
 });
 export type Shot = z.infer<typeof shotSchema>;

@@ -7,6 +7,7 @@ import { commandToVersion9 } from '../version9/document';
 import { commandToVersion10 } from '../version10/document';
 import { commandToVersion11 } from '../version11/document';
 import { commandToVersion12 } from '../version12/document';
+import { commandToVersion13 } from '../version13/document';
 import { RECORD_KINDS, type FieldRef, type RecordRef } from './address';
 
 /** The smallest changes there are. All name what they change by kind and id, none by position. */
@@ -56,6 +57,7 @@ const LIFTED: readonly ((command: unknown) => unknown)[] = [
   commandToVersion10,
   commandToVersion11,
   commandToVersion12,
+  commandToVersion13,
 ];
 
 /** Commands as they come through a door, or as an older window left them in its journal. */

@@ -1,4 +1,5 @@
 import type { FormDefinition } from '../form';
+import { across, along } from '../search';
 import { bulbsOnHand } from '../kit/lamps';
 import { assembleBoard } from './assemble';
 import { boardProblems, layoutBoard, LEAST_INSET_M, mostOnBoard } from './layout';
@@ -28,6 +29,17 @@ export const bulbBoard: FormDefinition<BulbBoard> = {
     most: mostOnBoard,
     onHand: ({ groups }, context) => bulbsOnHand(groups, context),
   },
+  search: [
+    across(
+      ['lengthM', 'boardWidthM'],
+      [0.6, 0.14],
+      [0.9, 0.14],
+      [1.2, 0.14],
+      [1.2, 0.3],
+      [2, 0.14],
+    ),
+    along('orientation', 'upright', 'level'),
+  ],
   problems: boardProblems,
   limits: (board, context) => {
     const { footprintM, seatM } = layoutBoard(board, context);

@@ -1,4 +1,5 @@
 import type { FormDefinition } from '../form';
+import { across, along } from '../search';
 import { bulbsOnHand } from '../kit/lamps';
 
 import { assembleRing } from './assemble';
@@ -25,6 +26,10 @@ export const bulbRing: FormDefinition<BulbRing> = {
     most: mostSockets,
     onHand: ({ groups }, context) => bulbsOnHand(groups, context),
   },
+  search: [
+    across(['outerDiameterM', 'ringWidthM'], [0.5, 0.12], [0.7, 0.12], [0.9, 0.15], [1.2, 0.15]),
+    along('rows', 1, 2),
+  ],
   problems: ringProblems,
   limits: ringLimits,
   resolve: resolveRing,

@@ -1,4 +1,5 @@
 import type { FormDefinition } from '../form';
+import { along, ONE_LAYER } from '../search';
 import { assembleLamp } from './assemble';
 import { problems } from './layout';
 import { parameters, type ClampLamp } from './parameters';
@@ -17,6 +18,7 @@ export const clampLamp: FormDefinition<ClampLamp> = {
   parameters: parameters.schema,
   fields: parameters.fields,
   defaults: parameters.defaults,
+  search: [...ONE_LAYER, along('standoffM', 0, 0.1)],
   problems,
   limits: () => ({}),
   resolve,

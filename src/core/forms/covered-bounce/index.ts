@@ -1,4 +1,5 @@
 import type { FormDefinition } from '../form';
+import { across, along, ONE_LAYER } from '../search';
 import { assembleBounce } from './assemble';
 import { parameters, type Bounce } from './parameters';
 import { LEAST_EDGE_M, problems } from './layout';
@@ -17,6 +18,13 @@ export const coveredBounce: FormDefinition<Bounce> = {
   parameters: parameters.schema,
   fields: parameters.fields,
   defaults: parameters.defaults,
+  search: [
+    across(['widthM', 'heightM'], [0.8, 0.6], [1.2, 0.8], [1.5, 1], [2, 1.2]),
+    along('linkRun', 1, 2),
+    along('facing', 'in', 'round'),
+    { shelf: 'boardPartId' },
+    ...ONE_LAYER,
+  ],
   problems,
   limits: (bounce) => ({
     heightM: { min: 2 * (bounce.offsetM + LEAST_EDGE_M) },

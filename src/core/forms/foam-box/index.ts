@@ -1,4 +1,5 @@
 import type { FormDefinition } from '../form';
+import { along, LAYERS } from '../search';
 import { assembleBox } from './assemble';
 import { HOLE_EDGE_M, LEAST_DEPTH_M, boxProblems, layoutBox } from './layout';
 import { foamBoxParameters, migrations, type FoamBox } from './parameters';
@@ -18,6 +19,20 @@ export const foamBox: FormDefinition<FoamBox> = {
   fields: foamBoxParameters.fields,
   defaults: foamBoxParameters.defaults,
   migrations,
+  search: [
+    {
+      sets: [
+        { frontWidthM: 0.4, frontHeightM: 0.4, depthM: 0.25 },
+        { frontWidthM: 0.6, frontHeightM: 0.6, depthM: 0.35 },
+        { frontWidthM: 0.8, frontHeightM: 0.8, depthM: 0.45 },
+        { frontWidthM: 1, frontHeightM: 1, depthM: 0.5 },
+        { frontWidthM: 1.3, frontHeightM: 1.3, depthM: 0.6 },
+      ],
+    },
+    { shelf: 'boardPartId' },
+    ...LAYERS,
+    along('finish', 'foil-crumpled', 'white-emulsion'),
+  ],
   problems: boxProblems,
   limits: (box) => {
     const { backWidthM, backHeightM } = layoutBox(box);

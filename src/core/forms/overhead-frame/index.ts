@@ -1,4 +1,5 @@
 import type { FormDefinition } from '../form';
+import { across, along } from '../search';
 import { tapeFill } from '../kit/tape';
 import { assembleFrame } from './assemble';
 import { draw } from './draw';
@@ -23,6 +24,11 @@ export const overheadFrame: FormDefinition<Overhead> = {
     (frame, context) =>
       layoutFrame({ ...frame, tapeLengthM: WITHOUT_END_M }, context).rows.capacityM,
   ),
+  search: [
+    across(['widthM', 'heightM'], [2, 1], [2, 2], [3, 2], [4, 2.5], [5, 2.5]),
+    along('rowPitchM', 0.1, 0.2, 0.4),
+    { shelf: 'layer1PartId' },
+  ],
   problems: () => [],
   limits: () => ({}),
   resolve: resolveFrame,

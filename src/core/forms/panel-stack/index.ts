@@ -1,4 +1,5 @@
 import type { FormDefinition } from '../form';
+import { along, ONE_LAYER } from '../search';
 import { assembleStack } from './assemble';
 import { parameters, type Stack } from './parameters';
 import { panelOf, layout, problems } from './layout';
@@ -19,6 +20,7 @@ export const panelStack: FormDefinition<Stack> = {
     most: () => 4,
     onHand: (stack, context) => panelOf(stack, context)?.onHand ?? 0,
   },
+  search: [{ shelf: 'softboxPartId' }, along('gapM', 0.01, 0.1), ...ONE_LAYER],
   problems,
   limits: (stack, context) => {
     const { stackW, stackH } = layout(stack, context);

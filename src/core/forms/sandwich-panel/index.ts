@@ -1,4 +1,5 @@
 import type { FormDefinition } from '../form';
+import { across, along, ONE_LAYER } from '../search';
 import { tapeFill } from '../kit/tape';
 import { assemblePanel } from './assemble';
 import { parameters, type Sandwich } from './parameters';
@@ -25,6 +26,12 @@ export const sandwichPanel: FormDefinition<Sandwich> = {
   fill: tapeFill(
     (panel, context) => layout({ ...panel, tapeLengthM: WITHOUT_END_M }, context).rows.capacityM,
   ),
+  search: [
+    across(['widthM', 'heightM'], [0.4, 0.3], [0.6, 0.3], [0.6, 0.6], [0.9, 0.6], [1.2, 0.8]),
+    along('rowPitchM', 0.02, 0.03, 0.06),
+    along('spacerM', 0.016, 0.032, 0.064),
+    ...ONE_LAYER,
+  ],
   problems,
   limits: (panel) => ({
     widthM: { min: 2 * panel.edgeM + LEAST_INSIDE_M },

@@ -1,4 +1,5 @@
 import type { FormDefinition } from '../form';
+import { along, LAYERS } from '../search';
 import { stripOf, tapeFill } from '../kit/tape';
 import { assemblePan } from './assemble';
 import { layoutPan, panProblems } from './layout';
@@ -25,6 +26,12 @@ export const stripPan: FormDefinition<StripPan> = {
   fill: tapeFill(
     (pan, context) => layoutPan({ ...pan, tapeLengthM: WITHOUT_END_M }, context).rows.capacityM,
   ),
+  search: [
+    { shelf: 'panPartId' },
+    ...LAYERS,
+    along('tapeOn', 'rim', 'base'),
+    along('rowPitchM', 0.012, 0.02),
+  ],
   problems: panProblems,
   limits: (pan, context) => ({
     depthM: { min: stripOf(pan, context)?.tapeWidthM ?? TAPE_WIDTH_M },

@@ -1,4 +1,5 @@
 import type { FormDefinition } from '../form';
+import { across, along } from '../search';
 import { tapeFill } from '../kit/tape';
 import { assembleStripRing } from './assemble';
 import { drawStripRing } from './draw';
@@ -26,6 +27,18 @@ export const stripRing: FormDefinition<StripRing> = {
     (ring, context) =>
       layoutStripRing({ ...ring, tapeLengthM: WITHOUT_END_M }, context).rows.capacityM,
   ),
+  search: [
+    across(
+      ['outerDiameterM', 'innerDiameterM'],
+      [0.3, 0.2],
+      [0.4, 0.3],
+      [0.5, 0.38],
+      [0.6, 0.44],
+      [0.9, 0.7],
+    ),
+    along('rowPitchM', 0.01, 0.02),
+    along('feed', 'one', 'both'),
+  ],
   problems: stripRingProblems,
   limits: (ring) => ({
     outerDiameterM: { min: ring.innerDiameterM + LEAST_BAND_M },

@@ -1,4 +1,5 @@
 import type { FormDefinition } from '../form';
+import { along } from '../search';
 import { tubeOf } from '../kit/tubes';
 import { assembleBank } from './assemble';
 import { parameters, type TubeBank } from './parameters';
@@ -25,6 +26,11 @@ export const tubeBank: FormDefinition<TubeBank> = {
     onHand: (bank, context) =>
       Math.floor((tubeOf(bank.unitId, context)?.onHand ?? 0) / bank.linkRun),
   },
+  search: [
+    along('pitchM', 0.06, 0.12, 0.2),
+    along('linkRun', 1, 2),
+    along('orientation', 'upright', 'level'),
+  ],
   problems,
   limits: (bank, context) => ({
     pitchM: { min: layout(bank, context).diameterM },

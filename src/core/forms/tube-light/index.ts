@@ -1,4 +1,5 @@
 import type { FormDefinition } from '../form';
+import { along } from '../search';
 import { stripOf, tapeFill, tapeWidthOf } from '../kit/tape';
 import { assembleTube } from './assemble';
 import { parameters, type TubeLight } from './parameters';
@@ -22,6 +23,11 @@ export const tubeLight: FormDefinition<TubeLight> = {
   fill: tapeFill(
     (light, context) => layout({ ...light, tapeLengthM: WITHOUT_END_M }, context).rows.capacityM,
   ),
+  search: [
+    along('tubeLengthM', 0.5, 0.75, 1, 1.5, 2),
+    along('strands', 1, 2),
+    { shelf: 'linerPartId' },
+  ],
   problems,
   limits: (light, context) => ({
     insideDiameterM: { min: tapeWidthOf(stripOf(light, context)) },

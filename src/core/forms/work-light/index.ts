@@ -1,4 +1,5 @@
 import type { FormDefinition } from '../form';
+import { along } from '../search';
 import { assembleWorkLight } from './assemble';
 import { migrations, parameters, type WorkLight } from './parameters';
 import { resolve } from './resolve';
@@ -17,6 +18,17 @@ export const workLight: FormDefinition<WorkLight> = {
   fields: parameters.fields,
   defaults: parameters.defaults,
   migrations,
+  search: [
+    {
+      sets: [
+        { aim: 'direct' },
+        { aim: 'bounce', bounceWidthM: 1, bounceHeightM: 1, bounceDistanceM: 1 },
+        { aim: 'bounce', bounceWidthM: 1.5, bounceHeightM: 1.5, bounceDistanceM: 1 },
+        { aim: 'bounce', bounceWidthM: 2, bounceHeightM: 2, bounceDistanceM: 1.5 },
+      ],
+    },
+    along('level', 1, 0.5),
+  ],
   problems: () => [],
   limits: () => ({}),
   resolve,
