@@ -51,3 +51,4 @@ export const VerdictStation = station(() =>
   import('./verdict/VerdictStation').then((m) => m.VerdictStation),
 );
 export const SetStation = station(() => import('./set/SetStation').then((m) => m.SetStation));
+export const AskStation = station(() => import('./ask/AskStation').then((m) => m.AskStation));

@@ -50,6 +50,9 @@ const hand = {
   solvedSet: lazily('solvedSet'),
   straightSet: lazily('straightSet'),
   washPlaces: lazily('washPlaces'),
+  searchPiece: lazily('searchPiece'),
+  searchRefined: lazily('searchRefined'),
+  searchLook: lazily('searchLook'),
 } satisfies Record<string, unknown> & { [K in keyof Questions]: Questions[K] };
 export type HandApi = typeof hand;
 expose(hand);

@@ -13,6 +13,11 @@ import { Derivations } from '@/core/evaluate/derive';
 import { checkProduction } from '@/core/evaluate/checkProduction';
 import { colourSheet, unitColour } from '@/core/evaluate/colourSheet';
 import { SetEngine, type SetAnswer } from '@/core/evaluate/setup/engine';
+import type { Judged } from '@/core/evaluate/search/judged';
+import { lookOf, type Look } from '@/core/evaluate/search/look';
+import { questionOf, type Question } from '@/core/evaluate/search/question';
+import { refined } from '@/core/evaluate/search/refine';
+import { doTask, type Task } from '@/core/evaluate/search/tasks';
 import { fittingRank } from '@/core/evaluate/fitting';
 import { mendsOf } from '@/core/evaluate/mends';
 import { sensitivities } from '@/core/evaluate/sensitivity';
@@ -60,6 +65,14 @@ let set: { key: string; engine: SetEngine } | null = null;
 function setEngine(key: string, stock: Production | null): SetEngine | null {
   if (stock && set?.key !== key) set = { key, engine: new SetEngine(stock) };
   return set?.key === key ? set.engine : null;
+}
+
+/** The question of what to build that this worker has been told. */
+let asked: { key: string; question: Question | null } | null = null;
+
+function askedQuestion(key: string, document: Production | null, shotId: string): Question | null {
+  if (document && asked?.key !== key) asked = { key, question: questionOf(document, shotId) };
+  return asked?.key === key ? asked.question : null;
 }
 
 /** What the page may ask of the core; everything here is worked out off the page. */
@@ -192,6 +205,26 @@ export const questions = {
   /** Best places of two washes before a backdrop. */
   washPlaces: (key: string, setup: Setup, backdropId: string, allowedStops: number) =>
     setEngine(key, null)?.washPlaces(setup, backdropId, allowedStops) ?? null,
+  /** A piece of a search; null when this worker does not know the question, which is then told. */
+  searchPiece: (key: string, document: Production | null, shotId: string, task: Task) => {
+    const question = askedQuestion(key, document, shotId);
+    return question && doTask(task, question);
+  },
+  /** A found light judged by every engine; null for what does not stand up. */
+  searchRefined: (key: string, document: Production, shotId: string, found: Judged) => {
+    const question = askedQuestion(key, document, shotId);
+    return question && refined(found, question);
+  },
+  searchLook: (
+    document: Production,
+    shotId: string,
+    found: Judged,
+    size: number,
+    rays: number,
+  ): Look | null => {
+    const question = questionOf(document, shotId);
+    return question && lookOf(found, question, size, rays);
+  },
   variants: (document: Production, buildId: string, run: Run) => variants(document, buildId, run),
 };
 export type Questions = typeof questions;

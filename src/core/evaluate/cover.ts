@@ -3,12 +3,9 @@ import { mired } from '../colour/mired';
 import { shotOf } from '../document/blank';
 import type { Build, Production } from '../document/production';
 import { JUDGED } from '../location/use';
-import { bakeHead } from '../mannequin/grid';
-import { LitPicture } from '../picture/lit';
-import { seeRows } from '../picture/sight';
-import { shotTargetLx } from './light';
 import { evaluate } from './evaluate';
-import { buildPicture, shotPose } from './glow/scene';
+import { facePicture } from './facePicture';
+import { buildPicture } from './glow/scene';
 
 export interface Cover {
   buildName: string;
@@ -60,11 +57,6 @@ export function coverOf(document: Production, size: number, rays: number): Cover
   const light = best && buildPicture(document, best.build.id, null);
   if (!light) return null;
   const shot = shotOf(document, best.build);
-  const rows = { first: 0, every: 1 };
-  const grid = bakeHead();
-  const picture = new LitPicture(seeRows(grid, size), grid, light, shotPose(shot), rows);
-  picture.refineInPlace(rays);
-  const targetLx = shotTargetLx({ ...shot, offsetStops: 0 });
-  const { pixels } = picture.develop({ skin: 'light', targetLx, matched: true });
+  const pixels = facePicture(light, shot, size, rays);
   return { buildName: best.build.name, shotName: shot.name, size, pixels };
 }

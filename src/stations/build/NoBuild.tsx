@@ -29,7 +29,19 @@ export function NoBuild() {
         painted board: three watts each, soft, with a ring in her eyes.
       </p>
       {shot ? (
-        <FormGallery shotId={shot.id} action="Start" onPick={start} />
+        <>
+          <p className="mb-4">
+            <button
+              type="button"
+              className="press press-main"
+              onClick={() => goTo('ask', { shot: shot.id })}
+            >
+              What should I build?
+            </button>{' '}
+            Every form, lamp and fixture weighed for this shot; or begin with a form:
+          </p>
+          <FormGallery shotId={shot.id} action="Start" onPick={start} />
+        </>
       ) : (
         <button type="button" className="press press-main" onClick={() => goTo('shot')}>
           Describe a shot

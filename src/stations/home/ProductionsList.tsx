@@ -134,6 +134,9 @@ function OneProduction({ production, onDelete }: OneProductionProps) {
           </time>
         </p>
         <p className="mt-auto flex gap-2 pt-2 text-[13px]">
+          <Link className="press" href={`/p/${production.id}/ask`}>
+            What should I build?<span className="sr-only"> in {production.name}</span>
+          </Link>
           <a className="press" href={`/api/productions/${production.id}/file`} download>
             Export<span className="sr-only"> {production.name}</span>
           </a>

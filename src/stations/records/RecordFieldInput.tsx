@@ -15,11 +15,14 @@ interface RecordFieldInputProps {
   mark?: string;
   /** a trap of the label that belongs to this field */
   problem?: string;
+  /** in a sentence: its label is only heard */
+  bare?: boolean;
   onChange: (value: unknown) => void;
 }
 
 /** One field of a record, as its definition says it is edited. */
-export function RecordFieldInput({ field, value, mark, problem, onChange }: RecordFieldInputProps) {
+export function RecordFieldInput(props: RecordFieldInputProps) {
+  const { field, value, mark, problem, bare, onChange } = props;
   const { units } = useDevice();
   const currency = useProduction((state) => state.document.currency);
   switch (field.kind) {
@@ -30,6 +33,7 @@ export function RecordFieldInput({ field, value, mark, problem, onChange }: Reco
           value={value as number | null}
           mark={mark}
           problem={problem}
+          bare={bare}
           system={units}
           onCommit={(next) => onChange(next)}
         />
@@ -41,6 +45,7 @@ export function RecordFieldInput({ field, value, mark, problem, onChange }: Reco
           valueMinor={value as number | null}
           currency={currency}
           emptyText={field.emptyText}
+          bare={bare}
           onCommit={(minor) => onChange(minor ?? (field.emptyText === undefined ? 0 : null))}
         />
       );
@@ -51,6 +56,7 @@ export function RecordFieldInput({ field, value, mark, problem, onChange }: Reco
           value={String(value)}
           options={field.options.map((each) => ({ ...each, value: String(each.value) }))}
           help={problem}
+          bare={bare}
           onCommit={(next) =>
             onChange(field.options.find((each) => String(each.value) === next)!.value)
           }

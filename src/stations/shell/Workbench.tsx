@@ -80,7 +80,9 @@ function Frame({ children }: { children: React.ReactNode }) {
   );
   const close = useCallback(() => setPanel(null), []);
   const sheet = useRef<HTMLElement>(null);
-  const { station, build } = useWorkplace();
+  const { station, asking, build } = useWorkplace();
+  // Several lights stand there, or none is chosen yet; the ladder is about one.
+  const whole = station === 'set' || asking;
   const title = useProduction((state) => state.document.name);
   useFocusKept(sheet, station, build?.id, panel);
   const actions = useActions(panels);
@@ -99,16 +101,15 @@ function Frame({ children }: { children: React.ReactNode }) {
         <main
           ref={sheet}
           tabIndex={-1}
-          className={`relative min-h-0 min-w-0 overflow-y-auto outline-none ${station === 'set' ? 'col-span-2 max-lg:col-span-1' : ''}`}
+          className={`relative min-h-0 min-w-0 overflow-y-auto outline-none ${whole ? 'col-span-2 max-lg:col-span-1' : ''}`}
         >
           <p className="hidden px-4 pt-2 font-display text-xl print:block">
             {title}, {stationName(station)}
-            {build && `: ${build.name}`}
+            {build && !asking && `: ${build.name}`}
           </p>
           {children}
         </main>
-        {/* Several lights stand there; the ladder is about one. */}
-        {station !== 'set' && (
+        {!whole && (
           <aside className="min-h-0 border-l border-line max-lg:col-start-2 max-lg:border-t max-lg:border-l-0 max-md:sticky max-md:top-0 max-md:z-20 max-md:order-first max-md:border-b">
             <Ladder />
           </aside>

@@ -51,6 +51,13 @@ function goingActions({ getState }: Store, { station, build, goTo }: Workplace):
       run: () => goTo(id),
     })),
     {
+      id: 'ask',
+      label: 'What should I build?',
+      keys: 'q',
+      keyName: 'Q',
+      run: () => goTo('ask'),
+    },
+    {
       id: 'previous',
       label: 'Previous build',
       keys: ',',

@@ -12,6 +12,8 @@ import { useTransport, type TransportState } from './useTransport';
 
 interface Workplace {
   station: StationId;
+  /** at the question what to build, before there is a build */
+  asking: boolean;
   /** the build everything on screen is about; null in a production without builds */
   build: Build | null;
   readouts: WorkedOut | null;
@@ -25,7 +27,10 @@ interface Workplace {
   setupId: string | null;
   /** how far the light of the build has been simulated */
   transport: TransportState;
-  goTo: (station: StationId, place?: { build?: string; shot?: string; setup?: string }) => void;
+  goTo: (
+    station: StationId | 'ask',
+    place?: { build?: string; shot?: string; setup?: string },
+  ) => void;
 }
 
 const NO_FINDINGS: readonly Finding[] = [];
@@ -36,7 +41,7 @@ const WorkplaceContext = createContext<Workplace | null>(null);
 export function WorkplaceProvider({ children }: { children: React.ReactNode }) {
   const router = useRouter();
   const search = useSearchParams();
-  const station = useStation();
+  const { station, asking } = useStation();
   const document = useProduction((state) => state.document);
   const wantedBuild = search.get('build');
   const wantedShot = search.get('shot');
@@ -89,6 +94,7 @@ export function WorkplaceProvider({ children }: { children: React.ReactNode }) {
   const workplace = useMemo(
     () => ({
       station,
+      asking,
       build,
       readouts,
       findings,
@@ -98,7 +104,7 @@ export function WorkplaceProvider({ children }: { children: React.ReactNode }) {
       transport,
       goTo,
     }),
-    [station, build, readouts, findings, derivations, shotId, setupId, transport, goTo],
+    [station, asking, build, readouts, findings, derivations, shotId, setupId, transport, goTo],
   );
   return <WorkplaceContext value={workplace}>{children}</WorkplaceContext>;
 }
@@ -109,7 +115,9 @@ export function useWorkplace(): Workplace {
   return workplace;
 }
 
-function useStation(): StationId {
+/** The question what to build belongs to the shot it is asked for. */
+function useStation(): { station: StationId; asking: boolean } {
   const last = usePathname().split('/').at(-1);
-  return STATIONS.find(({ id }) => id === last)?.id ?? 'shot';
+  const station = STATIONS.find(({ id }) => id === last)?.id ?? 'shot';
+  return { station, asking: last === 'ask' };
 }

@@ -1,5 +1,5 @@
 'use client';
-import { Lightbulb } from 'lucide-react';
+import { Compass, Lightbulb } from 'lucide-react';
 import { useState } from 'react';
 import type { Shot } from '@/core/location/shot';
 import { lazyPanel } from '@/ui/lazyPanel';
@@ -26,6 +26,13 @@ export function ShotLights({ shot }: { shot: Shot }) {
         >
           <Lightbulb size={16} aria-hidden />
           {own.length === 0 ? 'Build a light for this' : 'Another light for this'}
+        </button>
+        <button
+          type="button"
+          className="press flex items-center gap-1.5"
+          onClick={() => goTo('ask', { shot: shot.id })}
+        >
+          <Compass size={16} aria-hidden /> What should I build?
         </button>
         {own.map(({ id, name, standing }) => (
           <button

@@ -7,14 +7,15 @@ interface ChoiceFieldProps<V extends string | number> {
   options: readonly { value: V; label: string; disabled?: boolean }[];
   help?: string;
   problem?: string | null;
+  bare?: boolean;
   onCommit: (value: V) => void;
 }
 
 /** One of a few. The browser's own list is used: it is known to every hand and every reader. */
 export function ChoiceField<V extends string | number>(props: ChoiceFieldProps<V>) {
-  const { label, value, options, help, problem, onCommit } = props;
+  const { label, value, options, help, problem, bare, onCommit } = props;
   return (
-    <FieldFrame label={label} help={help} problem={problem}>
+    <FieldFrame label={label} help={help} problem={problem} bare={bare}>
       {({ id, describedBy }) => (
         <select
           id={id}

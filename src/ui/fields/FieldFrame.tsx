@@ -8,17 +8,37 @@ interface FieldFrameProps {
   mark?: string;
   help?: string;
   problem?: string | null;
+  /** stands in a sentence that says what it is: its label is only heard */
+  bare?: boolean;
   children: (ids: { id: string; describedBy: string | undefined }) => React.ReactNode;
 }
 
 /** Label above, message below: what is wrong is said where it is wrong. */
-export function FieldFrame({ label, mark, help, problem, children }: FieldFrameProps) {
+export function FieldFrame({ label, mark, help, problem, bare, children }: FieldFrameProps) {
   const id = useId();
   const note = problem ?? help;
   const meaning = meaningOf(label);
   const described = [note && `${id}-note`, mark && `${id}-mark`, meaning && `${id}-meaning`]
     .filter(Boolean)
     .join(' ');
+  if (bare)
+    return (
+      <span className="inline-block align-baseline">
+        <label htmlFor={id} className="sr-only">
+          {label}
+        </label>
+        {children({ id, describedBy: problem ? `${id}-note` : undefined })}
+        {problem && (
+          <span
+            id={`${id}-note`}
+            role="alert"
+            className="block text-[12.5px] leading-tight font-semibold text-stop"
+          >
+            {problem}
+          </span>
+        )}
+      </span>
+    );
   return (
     <Explained term={label}>
       <div className="relative min-w-0">

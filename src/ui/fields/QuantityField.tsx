@@ -27,6 +27,8 @@ interface QuantityFieldProps {
   help?: string;
   /** a problem found elsewhere that belongs to this field */
   problem?: string | null;
+  /** stands in a sentence: see FieldFrame */
+  bare?: boolean;
   /** shown for null, and accepted as null when typed or left empty */
   emptyText?: string;
   onCommit: (value: number | null) => string | null | void;
@@ -48,8 +50,19 @@ function withinRange(
 
 /** A measured value: type it with any unit, step it with arrows. */
 export function QuantityField(props: QuantityFieldProps) {
-  const { label, value, dimension, assumedUnit, step, system, emptyText, mark, help, onCommit } =
-    props;
+  const {
+    label,
+    value,
+    dimension,
+    assumedUnit,
+    step,
+    system,
+    emptyText,
+    mark,
+    help,
+    bare,
+    onCommit,
+  } = props;
   const shown = value === null ? '' : fieldText(value, dimension, system);
   const typed = useTyped<number | null>({
     shown,
@@ -69,7 +82,7 @@ export function QuantityField(props: QuantityFieldProps) {
   });
   const problem = typed.problem ?? props.problem;
   return (
-    <FieldFrame label={label} mark={mark} help={help} problem={problem}>
+    <FieldFrame label={label} mark={mark} help={help} problem={problem} bare={bare}>
       {({ id, describedBy }) => (
         <input
           {...typed.input}

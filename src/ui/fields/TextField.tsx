@@ -44,11 +44,13 @@ interface MoneyFieldProps {
   currency: string;
   /** shown for null; an emptied field commits null */
   emptyText?: string;
+  bare?: boolean;
   onCommit: (valueMinor: number | null) => void;
 }
 
 /** A price: "8,99 €", "8.99" or "€8"; never a fraction of a cent. */
-export function MoneyField({ label, valueMinor, currency, emptyText, onCommit }: MoneyFieldProps) {
+export function MoneyField(props: MoneyFieldProps) {
+  const { label, valueMinor, currency, emptyText, bare, onCommit } = props;
   const typed = useTyped<number | null>({
     shown: valueMinor === null ? '' : formatMoney(valueMinor, currency),
     read: (text) =>
@@ -59,7 +61,7 @@ export function MoneyField({ label, valueMinor, currency, emptyText, onCommit }:
     },
   });
   return (
-    <FieldFrame label={label} problem={typed.problem}>
+    <FieldFrame label={label} problem={typed.problem} bare={bare}>
       {({ id, describedBy }) => (
         <input
           {...typed.input}

@@ -26,8 +26,8 @@ export const MOST_ANSWERS = 7;
 
 /** Softness within this factor looks alike [common practice, docs/model/light.md]. */
 export const ALIKE = 1.2;
-/** What a whole wish missed costs beside the budget: missed by half it weighs as half the money. */
-export const WISH_WEIGHT = 1;
+/** What a whole wish missed costs beside the budget: missed by half it weighs as all the money. */
+export const WISH_WEIGHT = 2;
 /** What a budget nobody has told is taken for where money is weighed, minor units. */
 const SOME_BUDGET_MINOR = 10_000;
 
@@ -65,22 +65,24 @@ function bestsOf(question: Pick<Question, 'shot'>, all: readonly Judged[]): Best
   const some = all.some((found) => made(found) && missed(found) <= HALF);
   const fair = (found: Judged) => !some || missed(found) <= HALF;
   const widest = Math.max(0, ...all.filter(whole).map(({ angleDeg }) => angleDeg));
-  const most = by.includes('softness')
+  const most: Best[] = by.includes('softness')
     ? [
         {
-          id: 'softest' as const,
+          id: 'softest',
           // Among those that look as soft as the softest the cheapest.
-          among: (found: Judged) => whole(found) && found.angleDeg >= widest / ALIKE,
+          among: (found) => whole(found) && found.angleDeg >= widest / ALIKE,
           rank: cost,
         },
       ]
-    : [
-        {
-          id: 'evenest' as const,
-          among: ({ evennessStops }: Judged) => evennessStops !== null,
-          rank: ({ evennessStops }: Judged) => evennessStops!,
-        },
-      ];
+    : by.includes('evenness')
+      ? [
+          {
+            id: 'evenest',
+            among: ({ evennessStops }) => evennessStops !== null,
+            rank: ({ evennessStops }) => evennessStops!,
+          },
+        ]
+      : [];
   return [
     { id: 'weighed', among: any, rank: weight },
     { id: 'cheapest', among: (found) => made(found) && fair(found), rank: cost },

@@ -28,7 +28,7 @@ import type { PartId } from '../../ids';
 import type { WishId } from '../../location/wishes';
 
 /** Why designs fell before or while they were judged. */
-export type Fall = 'mains' | 'cri' | 'colour' | 'owned' | 'unmakeable' | 'stop' | 'wish';
+export type Fall = 'mains' | 'owned' | 'unmakeable' | 'stop' | 'wish';
 export type Tally = Partial<Record<Fall, number>>;
 
 /** What one piece of a search found. */
@@ -43,7 +43,7 @@ export interface Found {
 }
 
 /** Numbers of lamps looked at between the fewest and the most of a design. */
-const COUNTS = 10;
+const COUNTS = 12;
 /** Whole resolutions it may cost to find parts for one lamp. */
 const MOST_TRIES = 30;
 
@@ -104,14 +104,16 @@ const needed = (form: FormDefinition) =>
 /**
  * Parts that go with a lamp: for every place that needs one what is owned, or cheapest; where that is refused, the first
  * that is refused less.
+ * @returns null where the shelf has nothing for a place
  */
 export function partsWith(
   form: FormDefinition,
   lamp: LampPlace,
   question: Question,
-): BuildParameters {
+): BuildParameters | null {
   const { shelf } = question.document;
   const places = needed(form).map((field) => ({ field, options: partsFor(field, question) }));
+  if (places.some(({ field, options }) => !field.optional && options.length === 0)) return null;
   const chosen = places.flatMap(({ field, options: [first] }) =>
     first ? [choosing(field, first.id, shelf)] : [],
   );
@@ -303,8 +305,13 @@ function judgeCells(
 ): Found {
   const axes = axesOf(form, question);
   const base = partsWith(form, lamp, question);
-  const finishing = finishingHours(form, base, question);
   const sieve = new Sieve(question);
+  if (!base) {
+    const by = question.shot.wishes.owned === 'all' ? 'owned' : 'unmakeable';
+    for (const _ of cells) sieve.fell(by);
+    return sieve.found;
+  }
+  const finishing = finishingHours(form, base, question);
   for (const cell of cells) {
     const parameters = parametersAt(base, axes, cell, form);
     const series = seriesOf(form, parameters, question);

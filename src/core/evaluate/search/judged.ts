@@ -57,6 +57,8 @@ export interface Judged {
   fullMinor: number;
   /** things in it without a price: both are lower bounds then */
   unpriced: number;
+  /** every unit and part that is bought has a price */
+  priced: boolean;
   /** nothing but small hardware has to be bought for it */
   owned: boolean;
   hours: number;
@@ -107,7 +109,8 @@ export function missesOf(found: Judged, { shot }: Pick<Question, 'shot'>): Miss[
     flicker: found.flickers === true ? WHOLE : 0,
     money:
       over(found.nowMinor, shot.budgetMinor) +
-      (shot.budgetMinor === 0 && found.nowMinor > 0 ? WHOLE : 0),
+      (shot.budgetMinor === 0 && found.nowMinor > 0 ? WHOLE : 0) +
+      (shot.budgetMinor === null || found.priced ? 0 : unknown(null, 'money')),
     hours:
       over(found.hours, wishes.mostHours) + (wishes.mostHours === 0 && found.hours > 0 ? WHOLE : 0),
     watts: over(found.watts, wishes.mostW),

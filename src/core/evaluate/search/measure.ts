@@ -171,6 +171,8 @@ export interface Money {
   nowMinor: number;
   fullMinor: number;
   unpriced: number;
+  /** no unit or part that is bought is without a price: what is not known of small things is left out */
+  priced: boolean;
   owned: boolean;
 }
 
@@ -211,12 +213,13 @@ export function moneyBetween(
   const keys = [...new Set([...one.takes.keys(), ...other.takes.keys()])];
   const lines = keys.map((key) => lineOf(one.takes.get(key), other.takes.get(key), shelf));
   return (t) => {
-    const sum: Money = { nowMinor: 0, fullMinor: 0, unpriced: 0, owned: true };
+    const sum: Money = { nowMinor: 0, fullMinor: 0, unpriced: 0, priced: true, owned: true };
     for (const { from, to, onHand, pack, priceMinor, small } of lines) {
       const quantity = between(from, to, t);
       const now = packsFor(quantity - onHand, pack);
       if (priceMinor === null) sum.unpriced++;
-      else {
+      if (priceMinor === null && now > 0 && !small) sum.priced = false;
+      if (priceMinor !== null) {
         sum.nowMinor += now * priceMinor;
         sum.fullMinor += packsFor(quantity, pack) * priceMinor;
       }

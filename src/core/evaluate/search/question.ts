@@ -8,7 +8,6 @@ import type { ShelfLookup } from '../../shop/purchase';
 import { shelfOf } from '../context';
 import { Derivations } from '../derive';
 import { shotTargetLx } from '../light';
-import { begunBuild } from '../starter';
 
 /** What is asked, with all it refers to looked up. */
 export interface Question {
@@ -30,20 +29,30 @@ const circuitOf = ({ builds, circuits }: Production, shotId: string): Circuit =>
   return circuits.find(({ id }) => id === wanted) ?? circuits[0]!;
 };
 
-/** @returns null where there is no such shot */
-export function questionOf(document: Production, shotId: string): Question | null {
+/**
+ * @param derive  results kept from before, where there are any
+ * @returns null where there is no such shot
+ */
+export function questionOf(
+  document: Production,
+  shotId: string,
+  derive = new Derivations(),
+): Question | null {
   const shot = document.shots.find(({ id }) => id === shotId);
   if (!shot) return null;
   const circuit = circuitOf(document, shotId);
   const { part, unit, finish, hardware } = shelfOf(document);
   // Other lights of the same shot are other answers to the same question.
-  const others = document.builds.filter((build) => build.shotId !== shotId);
-  const alone = begunBuild({ id: 'none', name: 'none' }, shotId, circuit.id, {});
+  const others = document.builds.filter(
+    (build) =>
+      build.shotId !== shotId && build.circuitId === circuit.id && build.standing === 'in use',
+  );
+  const amps = others.map((build) => derive.amps(document, build, circuit.voltageV));
   return {
     document,
     shot,
     circuit,
-    othersA: new Derivations().othersA({ ...document, builds: [...others, alone] }, alone),
+    othersA: amps.reduce((sum, a) => sum + a, circuit.otherLoadW / circuit.voltageV),
     context: { shot, circuit, part, unit, finish },
     shelf: { part, unit, hardware },
     targetLx: shotTargetLx(shot),

@@ -63,6 +63,10 @@ export function refined(found: Judged, question: Question): Judged | null {
           nowMinor: purchase.spentNowMinor,
           fullMinor: purchase.fullMinor,
           unpriced: purchase.unpriced,
+          priced: purchase.lines.every(
+            ({ of, priced, packsNow }) =>
+              priced || packsNow === 0 || of === null || isSmall(document, of),
+          ),
           owned: purchase.lines.every(
             ({ of, packsNow }) => packsNow === 0 || of === null || isSmall(document, of),
           ),

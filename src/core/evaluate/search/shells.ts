@@ -10,6 +10,10 @@ import type { Question } from './question';
 /** Parameters that go together, by the place they have on an axis. */
 type Change = Readonly<Record<string, unknown>>;
 
+/** On hand, left over from a cut, or free. */
+const isThere = (part: Part): boolean =>
+  isOwned(part) || part.priceMinor === 0 || ('offCuts' in part && part.offCuts.length > 0);
+
 /** Things of the shelf that may go into a place, what is owned first, then the cheapest; only what is owned where that is asked. */
 export function partsFor(
   field: Extract<Field, { kind: 'part' }>,
@@ -17,10 +21,10 @@ export function partsFor(
 ): Part[] {
   const only = shot.wishes.owned === 'all';
   return fitting(document.shelf.parts, field)
-    .filter((part) => !only || isOwned(part) || part.priceMinor === 0)
+    .filter((part) => !only || isThere(part))
     .toSorted(
       (a, b) =>
-        Number(isOwned(b)) - Number(isOwned(a)) ||
+        Number(isThere(b)) - Number(isThere(a)) ||
         (a.priceMinor ?? 0) - (b.priceMinor ?? 0) ||
         (a.id < b.id ? -1 : 1),
     );

@@ -68,7 +68,7 @@ function judgedBuild(build: Build, question: Question): Judged | 'stop' | 'unmak
     miredOff: cctK === null ? 0 : Math.abs(mired(cctK) - mired(shot.cctK)),
     flickers: measured.flickers,
     ...money,
-    ...(made ? { nowMinor: 0, owned: true, unpriced: 0 } : {}),
+    ...(made ? { nowMinor: 0, owned: true, unpriced: 0, priced: true } : {}),
     hours: made ? 0 : measured.hours,
     watts: measured.watts,
     massKg: measured.massKg,
@@ -121,6 +121,7 @@ export function judgedFixture(
     fullMinor: nowMinor,
     // A price of nothing is a price nobody has typed.
     unpriced: way === 'buy' && fixture.priceMinor === 0 ? 1 : 0,
+    priced: way === 'hire' || fixture.priceMinor > 0,
     owned: false,
     hours: UNPACKED_H,
     watts: fixture.wattsW,

@@ -1,0 +1,5 @@
+import { AskStation } from '@/stations/lazyStations';
+
+export default function AskPage() {
+  return <AskStation />;
+}
