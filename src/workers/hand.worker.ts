@@ -53,6 +53,8 @@ const hand = {
   searchPiece: lazily('searchPiece'),
   searchRefined: lazily('searchRefined'),
   searchLook: lazily('searchLook'),
+  contestant: lazily('contestant'),
+  fixtureFile: lazily('fixtureFile'),
 } satisfies Record<string, unknown> & { [K in keyof Questions]: Questions[K] };
 export type HandApi = typeof hand;
 expose(hand);

@@ -13,6 +13,8 @@ import { Derivations } from '@/core/evaluate/derive';
 import { checkProduction } from '@/core/evaluate/checkProduction';
 import { colourSheet, unitColour } from '@/core/evaluate/colourSheet';
 import { SetEngine, type SetAnswer } from '@/core/evaluate/setup/engine';
+import { contestant, type Contestant, type ContestRef } from '@/core/evaluate/contest';
+import { readFixtureFile } from '@/core/verdict/fixtureFile';
 import type { Judged } from '@/core/evaluate/search/judged';
 import { lookOf, type Look } from '@/core/evaluate/search/look';
 import { questionOf, type Question } from '@/core/evaluate/search/question';
@@ -215,6 +217,14 @@ export const questions = {
     const question = askedQuestion(key, document, shotId);
     return question && refined(found, question);
   },
+  /** A build or a fixture as it stands at a shot, to be held against others. */
+  contestant: (document: Production, shotId: string, ref: ContestRef): Contestant | null =>
+    contestant(document, shotId, ref),
+  fixtureFile: (
+    bytes: Uint8Array,
+    fileName: string,
+    now: { frontWidthM: number; frontHeightM: number },
+  ) => readFixtureFile(bytes, fileName, now),
   searchLook: (
     document: Production,
     shotId: string,

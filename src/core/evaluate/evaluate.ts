@@ -4,6 +4,7 @@ import { lampGlows } from './lampGlow';
 import { shotOf } from '../document/blank';
 import type { Build, Production } from '../document/production';
 import type { ResolvedBuild } from '../build/resolvedBuild';
+import type { Finding } from '../findings/finding';
 import { fallOffCurve } from '../light/falloff';
 import { extraction } from '../light/mouth';
 import { chainOf } from '../power/chain';
@@ -115,7 +116,7 @@ function ladderOf(keep: KeepAs, parts: Parts, document: Production, build: Build
 
 /** How the light falls off, and how it stands against every fixture and other ways of lighting. */
 function comparedOf(keep: KeepAs, parts: Parts, document: Production) {
-  const { found, light, power, purchase, shot } = parts;
+  const { found, light, power, purchase, shot, findings } = parts;
   const { form, resolved } = found;
   const { fixtures, currency } = document;
   const { plan } = power;
@@ -128,10 +129,14 @@ function comparedOf(keep: KeepAs, parts: Parts, document: Production) {
   );
   return {
     fallOff,
-    comparisons: keep('comparisons', [contender, plan, purchase, fixtures, shot, currency], () => {
-      const whole = priced(contender, plan, purchase);
-      return fixtures.map((fixture) => compare(whole, fixture, shot, moneyOf(document)));
-    }),
+    comparisons: keep(
+      'comparisons',
+      [contender, plan, purchase, fixtures, shot, currency, findings],
+      () => {
+        const whole = priced(contender, plan, purchase, softTroubleOf(findings));
+        return fixtures.map((fixture) => compare(whole, fixture, shot, moneyOf(document)));
+      },
+    ),
     alternatives: keep('alternatives', [found, light, shot, fallOff], () =>
       alternatives(resolved, shot, light, fallOff),
     ),
@@ -236,7 +241,10 @@ function worstCri({ groups }: ResolvedBuild): number | null {
 
 const NEAREST_M = 0.1;
 
-type Unpriced = Omit<Contender, 'fullMinor' | 'spentNowMinor' | 'unpriced' | 'dimmable'>;
+type Unpriced = Omit<
+  Contender,
+  'fullMinor' | 'spentNowMinor' | 'unpriced' | 'dimmable' | 'softTrouble'
+>;
 
 /** What a build's light brings to a comparison; what it costs comes later, for it changes alone. */
 function contenderOf(
@@ -258,8 +266,21 @@ function contenderOf(
   };
 }
 
-const priced = (contender: Unpriced, plan: PowerPlan, purchase: Purchase): Contender => ({
+/** That it is smaller than the shot wants is said by its angle; anything else said against its softness is not. */
+const softTroubleOf = (findings: readonly Finding[]): string | null =>
+  findings.find(
+    ({ topic, id, severity }) =>
+      topic === 'softness' && id !== 'light.hard' && (severity === 'look' || severity === 'stop'),
+  )?.title ?? null;
+
+const priced = (
+  contender: Unpriced,
+  plan: PowerPlan,
+  purchase: Purchase,
+  softTrouble: string | null,
+): Contender => ({
   ...contender,
+  softTrouble,
   fullMinor: purchase.fullPerLightMinor,
   spentNowMinor: purchase.spentNowMinor,
   unpriced: purchase.unpriced,

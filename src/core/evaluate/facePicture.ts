@@ -1,4 +1,3 @@
-import type { Production } from '../document/production';
 import { bakeHead } from '../mannequin/grid';
 import { LitPicture } from '../picture/lit';
 import type { PictureLight } from '../picture/scene';

@@ -79,6 +79,8 @@ interface IesFile {
 
 /** Angles on a plane, and planes, that a file may have; none in the trade has more. */
 const MOST_ANGLES = 2000;
+/** Sizes are in feet unless the file says metres [std: LM-63]. */
+const FOOT_M = 0.3048;
 
 /** Reads LM-63 text strictly: type C, TILT=NONE, ascending angles, every figure there and none more. */
 export function readIes(text: string): Result<IesFile> {
@@ -122,6 +124,7 @@ export function readIes(text: string): Result<IesFile> {
   if (!rising(anglesDeg) || !rising(planesDeg)) return wrong(tilt + 3, 'angles must rise');
   const from = 13 + nv! + nh!;
   const scale = multiplier! * ballast!;
+  const unitM = units === 2 ? 1 : FOOT_M;
   return accept({
     version,
     keywords,
@@ -133,6 +136,6 @@ export function readIes(text: string): Result<IesFile> {
       numbers.slice(from + k * nv!, from + (k + 1) * nv!).map((value) => value * scale),
     ),
     unitsM: units === 2,
-    openingM: [w!, l!, h!],
+    openingM: [w! * unitM, l! * unitM, h! * unitM],
   });
 }

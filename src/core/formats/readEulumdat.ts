@@ -9,6 +9,8 @@ interface EulumdatFile {
   planesDeg: number[];
   /** candela by plane */
   cd: number[][];
+  /** luminous area, m; a width of 0 is a circle of that length */
+  openingM: readonly [length: number, width: number];
 }
 
 const MOST_ANGLES = 721;
@@ -107,6 +109,7 @@ export function readEulumdat(text: string): Result<EulumdatFile> {
     wattsW: watts(0) || 0,
     anglesDeg,
     planesDeg,
+    openingM: [(figure(15) || 0) / 1000, (figure(16) || 0) / 1000],
     cd: planesDeg.map((_, k) => written[placeOf(k, symmetry, planes)]!),
   });
 }

@@ -10,6 +10,10 @@ interface MeasuredUnit {
   /** what leaves the unit, by zonal sum */
   luminousFluxLm: number;
   wattsW: number | null;
+  /** on its axis, cd */
+  axisCd: number;
+  /** what it glows with, m; null where the file gives it no size */
+  opening: { widthM: number; heightM: number } | null;
   spread: Extract<Spread, { class: 'measured' }>;
   /** what was read and what was made of it, in words */
   notes: string[];
@@ -73,19 +77,36 @@ export function readUnitSpread(bytes: Uint8Array, fileName: string): Result<Meas
 function fromIes(text: string): Result<MeasuredUnit> {
   const read = readIes(text);
   if (!read.ok) return read;
-  const { planesDeg, anglesDeg, cd, wattsW, keywords, lampLm } = read.value;
+  const { planesDeg, anglesDeg, cd, wattsW, keywords, lampLm, openingM } = read.value;
   const name = keywords.LUMINAIRE?.[0] ?? keywords.LUMCAT?.[0] ?? '';
-  return made(name, wattsW, lampLm, { anglesDeg, cd: meanOverTurn(planesDeg, cd) });
+  const [width, length] = openingM;
+  // A negative width is the diameter of a circle [std: LM-63-2002].
+  const opening = sized(
+    Math.abs(width),
+    length === 0 || width < 0 ? Math.abs(width) : Math.abs(length),
+  );
+  return made(name, wattsW, lampLm, opening, { anglesDeg, cd: meanOverTurn(planesDeg, cd) });
 }
 
 function fromEulumdat(text: string): Result<MeasuredUnit> {
   const read = readEulumdat(text);
   if (!read.ok) return read;
-  const { name, wattsW, lampLm, planesDeg, anglesDeg, cd } = read.value;
-  return made(name, wattsW, lampLm, { anglesDeg, cd: openPlanes(planesDeg, cd) });
+  const { name, wattsW, lampLm, planesDeg, anglesDeg, cd, openingM } = read.value;
+  const [length, width] = openingM;
+  const opening = sized(length, width === 0 ? length : width);
+  return made(name, wattsW, lampLm, opening, { anglesDeg, cd: openPlanes(planesDeg, cd) });
 }
 
-function made(name: string, wattsW: number, lampLm: number, planes: Planes): Result<MeasuredUnit> {
+const sized = (widthM: number, heightM: number): MeasuredUnit['opening'] =>
+  widthM > 0 && heightM > 0 ? { widthM, heightM } : null;
+
+function made(
+  name: string,
+  wattsW: number,
+  lampLm: number,
+  opening: MeasuredUnit['opening'],
+  planes: Planes,
+): Result<MeasuredUnit> {
   const table = Array.from({ length: STEPS + 1 }, (_, k) =>
     Math.max(0, meanAt(planes, (180 * k) / STEPS)),
   );
@@ -118,6 +139,8 @@ function made(name: string, wattsW: number, lampLm: number, planes: Planes): Res
     name,
     luminousFluxLm,
     wattsW: wattsW > 0 ? wattsW : null,
+    axisCd: table[0]!,
+    opening,
     spread: spread.data,
     notes: [
       `${Math.round(luminousFluxLm)} lm by zonal sum${lossWords}`,

@@ -8,6 +8,7 @@ import {
   maybeMoney,
   measured,
   money,
+  share,
 } from '../record/define';
 import { list } from '../schema';
 import { CRI_GATE, type Use } from './use';
@@ -61,6 +62,8 @@ export const WISH_RECORD = defineRecord({
   ),
   rateMinorPerHour: money('An hour of yours is worth', 10_000_000),
   days: count('Shoot days', { min: 1, max: 1000, start: 1 }),
+  hoursADay: measured('count', 'h', 1)('Lit on a day', { min: 0, max: 24, start: 8 }),
+  resale: share('Sold again for', { min: 0, max: 1, start: 0 }),
   minorPerKwh: maybeMoney('A kilowatt-hour costs', 10_000_000, 'not counted'),
 });
 

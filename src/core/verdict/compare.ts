@@ -12,6 +12,8 @@ export interface Contender {
   angleDeg: number;
   /** its lamps throw shadows apart from one another */
   separate: boolean;
+  /** title of a finding against its softness; null where nothing is said against it */
+  softTrouble: string | null;
   fullMinor: number;
   spentNowMinor: number;
   /** things in it that nobody has told a price of: both sums are lower bounds then */
@@ -112,9 +114,13 @@ export function softnessWords(ratio: number): string {
   return ratio < 1 / EQUALLY_SOFT ? 'harder' : 'equally soft';
 }
 
-/** As wide is not as soft where the lamps show one by one. */
-const softnessSaid = (ratio: number, separate: boolean): string =>
-  separate ? `with several thin shadows where the other has one` : softnessWords(ratio);
+/** As wide is not as soft where the lamps show one by one, or a finding says so. */
+function softnessSaid(ratio: number, { separate, softTrouble }: Contender): string {
+  if (separate) return 'with several thin shadows where the other has one';
+  const words = softnessWords(ratio);
+  if (softTrouble === null || words === 'harder') return words;
+  return `${words === 'softer' ? 'wider' : 'as wide'}, but not as soft as that: ${lowerFirst(softTrouble)}`;
+}
 
 /** The verdict in one breath: light, softness, money, and the camera setting that lives with it. */
 function sentenceOf(
@@ -134,7 +140,7 @@ function sentenceOf(
       ? `for ${least}${formatMoney(contender.fullMinor, currency)}`
       : `for ${least}${percent(found.priceShare)} of the price`;
   const iso = `ISO ${isoText(found.isoToEqual)}`;
-  return `${place} ${name} is ${level} the ${lowerFirst(fixture.name)}, ${softnessSaid(found.softnessRatio, contender.separate)}, ${money}. At ${iso} you make f/${shot.fNumber}.`;
+  return `${place} ${name} is ${level} the ${lowerFirst(fixture.name)}, ${softnessSaid(found.softnessRatio, contender)}, ${money}. At ${iso} you make f/${shot.fNumber}.`;
 }
 
 function levelWords(stops: number): string {

@@ -18,6 +18,9 @@ export const FEATURES = {
   'quick-rigging': 'is up in a minute',
   warranty: 'has a warranty',
   silent: 'makes no noise',
+  linking: 'links to others like it',
+  repeatable: 'gives the same light every time',
+  certified: 'is tested and insured, as hired locations ask',
 } as const;
 export type Feature = keyof typeof FEATURES;
 const FEATURE_IDS = Object.keys(FEATURES) as [Feature, ...Feature[]];

@@ -17,6 +17,7 @@ const point = (lxAtShot: number, over: Partial<Contender> = {}): Contender => {
     exposureTimeS: 0.02,
     angleDeg: 41,
     separate: false,
+    softTrouble: null,
     fullMinor: 2421,
     spentNowMinor: 1800,
     unpriced: 0,

@@ -1,5 +1,4 @@
 'use client';
-import { useEffect, useRef } from 'react';
 import { BESTS, type Answer } from '@/core/evaluate/search/answers';
 import { WAYS } from '@/core/evaluate/search/judged';
 import type { Look } from '@/core/evaluate/search/look';
@@ -10,6 +9,7 @@ import {
   WAY_COSTS,
   type Writing,
 } from '@/core/evaluate/search/words';
+import { StillFace } from '../records/StillFace';
 import { QUIET_VIEW, ViewDrawing } from '@/ui/drawing/ViewDrawing';
 
 interface AnswerCardProps {
@@ -54,7 +54,7 @@ export function AnswerCard(props: AnswerCardProps) {
       className={`grid grid-cols-[96px_minmax(0,1fr)] gap-x-3 border bg-raised p-2 ${picked ? 'border-brass' : 'border-line'}`}
     >
       <div className="grid content-start gap-1">
-        <Face look={look} name={found.name} />
+        <StillFace look={look} name={found.name} />
         {look?.view && (
           <div className="h-16" aria-hidden>
             <ViewDrawing
@@ -99,28 +99,5 @@ export function AnswerCard(props: AnswerCardProps) {
         </p>
       </div>
     </li>
-  );
-}
-
-/** The face in its light; for what lights no face, nothing. */
-function Face({ look, name }: { look: Look | null; name: string }) {
-  const canvas = useRef<HTMLCanvasElement>(null);
-  const face = look?.face ?? null;
-  useEffect(() => {
-    if (!canvas.current || !look || !face) return;
-    const { size } = look;
-    canvas.current.getContext('2d')!.putImageData(new ImageData(face, size, size), 0, 0);
-  }, [look, face]);
-  if (look && !face) return null;
-  return (
-    <canvas
-      ref={canvas}
-      width={look?.size ?? 96}
-      height={look?.size ?? 96}
-      role="img"
-      data-face={face ? 'drawn' : 'none'}
-      aria-label={`A mannequin’s head in the light of ${name}, brought to the shot’s level`}
-      className="aspect-square w-full bg-[#14110d]"
-    />
   );
 }

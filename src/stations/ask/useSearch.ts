@@ -50,13 +50,9 @@ export function useSearch(
 ): Searched {
   const [standing, setStanding] = useState<{ key: string; so: Standing } | null>(null);
   const [failed, setFailed] = useState<{ key: string; problem: string } | null>(null);
-  const { shelf, fixtures, builds, shots, circuits, makings, calibration } = document;
-  // The note of a production asks nothing.
+  // A new question for every document; the memo's inputs are what makes it new.
   // eslint-disable-next-line react-hooks/exhaustive-deps
-  const key = useMemo(
-    () => nanoid(),
-    [shelf, fixtures, builds, shots, circuits, makings, calibration, shotId],
-  );
+  const key = useMemo(() => nanoid(), [document, shotId]);
   const [stopped, setStopped] = useState<string | null>(null);
   useEffect(() => {
     const abort = new AbortController();

@@ -2,6 +2,7 @@
 import { Dialog } from '@/ui/Dialog';
 import { TextField } from '@/ui/fields/TextField';
 import { FEATURES, FIXTURE_RECORD, type Feature, type Fixture } from '@/core/verdict/fixture';
+import { FixtureFile } from './FixtureFile';
 import { RecordFields } from '../records/RecordFields';
 import { useEdits } from '../store/useEdits';
 
@@ -37,6 +38,7 @@ export default function FixtureDialog({
         </div>
         <RecordFields fields={FIXTURE_RECORD.fields} record={fixture} onChange={change} />
       </div>
+      <FixtureFile fixture={fixture} onChange={change} />
       <fieldset className="mt-4">
         <legend className="font-semibold">What it does that a home-made light may not</legend>
         {(Object.keys(FEATURES) as Feature[]).map((feature) => (

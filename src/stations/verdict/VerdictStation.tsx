@@ -10,6 +10,7 @@ import { fixtureIdSchema } from '@/core/ids';
 import { JUDGED } from '@/core/location/use';
 import { meteredSentence } from '@/core/verdict/compare';
 import type { Fixture } from '@/core/verdict/fixture';
+import { Sheets } from '@/ui/Sheets';
 import { WithBuild, type AtHand } from '../build/WithBuild';
 import { useRungMarks } from '../shell/useRungMarks';
 import { useProduction } from '../store/context';
@@ -26,7 +27,41 @@ const FallOffChart = dynamic(() => import('./FallOffChart'), {
   loading: () => <div className="h-[calc(clamp(240px,34vh,460px)+41px)]" />,
 });
 
-export const VerdictStation = () => <WithBuild Sheet={VerdictSheet} />;
+const SideBySide = lazyPanel(() => import('./SideBySide'));
+const WaysSheet = lazyPanel(() => import('./WaysSheet'));
+const ClaimsSheet = lazyPanel(() => import('./ClaimsSheet'));
+const FixturesSheet = lazyPanel(() => import('./FixturesSheet'));
+
+const SHEETS = [
+  ['one', 'Against a fixture'],
+  ['side', 'Side by side'],
+  ['ways', 'Build, buy, hire, borrow'],
+  ['claims', 'Claims'],
+  ['fixtures', 'Fixtures for the shot'],
+] as const;
+
+export const VerdictStation = () => <WithBuild Sheet={VerdictSheets} />;
+
+function VerdictSheets({ build, readouts }: AtHand) {
+  const [sheet, setSheet] = useState<(typeof SHEETS)[number][0]>('one');
+  return (
+    <div className="flex h-full flex-col bg-sheet">
+      <Sheets
+        label="Sheets"
+        sheets={SHEETS}
+        open={sheet}
+        onOpen={setSheet}
+        className="relative min-h-0 flex-1 overflow-y-auto"
+      >
+        {sheet === 'one' && <VerdictSheet build={build} readouts={readouts} />}
+        {sheet === 'side' && <SideBySide build={build} />}
+        {sheet === 'ways' && <WaysSheet build={build} readouts={readouts} />}
+        {sheet === 'claims' && <ClaimsSheet />}
+        {sheet === 'fixtures' && <FixturesSheet build={build} onCompare={() => setSheet('one')} />}
+      </Sheets>
+    </div>
+  );
+}
 
 function VerdictSheet({ build, readouts }: AtHand) {
   const edits = useEdits();

@@ -27,7 +27,18 @@ const CELLS = 8;
  * @returns null for what some engine refuses
  */
 export function refined(found: Judged, question: Question): Judged | null {
-  if (found.sure) return found;
+  const whole = found.sure ? { judged: found, stops: [] } : judgedWhole(found, question);
+  return whole && whole.stops.length === 0 ? whole.judged : null;
+}
+
+/**
+ * The same, with the titles of what refuses it.
+ * @returns null for what gives no light or cannot be worked out
+ */
+export function judgedWhole(
+  found: Judged,
+  question: Question,
+): { judged: Judged; stops: string[] } | null {
   const { document, buildId } = withFound(found, question);
   const build = document.builds.find(({ id }) => id === buildId)!;
   const derive = new Derivations();
@@ -41,11 +52,12 @@ export function refined(found: Judged, question: Question): Judged | null {
   const flicker = derive.flicker(document, build, asked);
   const power = derive.power(document, build);
   if (!resolved || !light || !purchase || !flicker || !power || !(light.totalLx > 0)) return null;
-  if (derive.findings(document, build, asked).some(({ severity }) => severity === 'stop'))
-    return null;
+  const stops = derive
+    .findings(document, build, asked)
+    .flatMap(({ severity, title }) => (severity === 'stop' ? [title] : []));
   const { folded, massKg, steps } = resolved;
   const made = found.way === 'have' && found.what === 'made';
-  return {
+  const judged: Judged = {
     ...found,
     front: light.seen,
     lux: light.totalLx,
@@ -77,6 +89,7 @@ export function refined(found: Judged, question: Question): Judged | null {
     foldedM: Math.max(folded.widthM, folded.heightM, folded.depthM),
     sure: true,
   };
+  return { judged, stops };
 }
 
 /** Screws and clips: bought for a few coins, whatever one owns. */

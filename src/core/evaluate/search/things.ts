@@ -36,17 +36,25 @@ const isMade = ({ makings }: Production, build: Build, steps: readonly { id: str
 
 /** A light that is drawn already, at this shot: what is made of it costs nothing more. */
 function judgedBuild(build: Build, question: Question): Judged | 'stop' | 'unmakeable' {
+  const found = quickBuild(build, question);
+  return found === null ? 'unmakeable' : found.stopped ? 'stop' : found.judged;
+}
+
+/** What is quickly said of a build at the shot; null for what gives no light. */
+export function quickBuild(
+  build: Build,
+  question: Question,
+): { judged: Judged; stopped: boolean } | null {
   const { shot, targetLx, context, document } = question;
   const resolution = resolveWith(build, context);
   const measured = resolution && measure(resolution.resolved, question);
-  if (!resolution || !measured) return 'unmakeable';
-  if (measured.stopped) return 'stop';
+  if (!resolution || !measured) return null;
   const made = isMade(document, build, resolution.resolved.steps);
   const money = moneyOf(measured, question);
   const { open, perM, emitterWidthM, cctK } = measured;
   const spacing = open && perM > 0 ? 1 / perM : Infinity;
   const seen = JUDGED[shot.use].person || JUDGED[shot.use].by.includes('softness');
-  return {
+  const judged: Judged = {
     id: `have ${build.id}`,
     way: 'have',
     of: build.form,
@@ -76,6 +84,7 @@ function judgedBuild(build: Build, question: Question): Judged | 'stop' | 'unmak
     skill: FORMS.get(build.form)?.gallery.skill ?? 3,
     sure: false,
   };
+  return { judged, stopped: measured.stopped };
 }
 
 /** Putting up a light that comes whole, h [typ]. */
