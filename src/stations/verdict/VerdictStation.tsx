@@ -8,6 +8,8 @@ import { shotOf } from '@/core/document/blank';
 import { freeName } from '@/core/document/records';
 import { fixtureIdSchema } from '@/core/ids';
 import { JUDGED } from '@/core/location/use';
+import { toDegrees } from '@/core/angle';
+import { softLike } from '@/core/verdict/softLike';
 import { meteredSentence } from '@/core/verdict/compare';
 import type { Fixture } from '@/core/verdict/fixture';
 import { Sheets } from '@/ui/Sheets';
@@ -79,6 +81,7 @@ function VerdictSheet({ build, readouts }: AtHand) {
     simulated: light.measured.simulated,
   };
   const read = meteredSentence(comparison, metered ?? null, light?.corrected ?? false);
+  const soft = readouts.rungs.find(({ id }) => id === 'softness')?.value ?? null;
   const addFixture = () => {
     const added: Fixture = {
       ...fixture,
@@ -105,6 +108,12 @@ function VerdictSheet({ build, readouts }: AtHand) {
             {comparison.sentence}
           </p>
           {read && <p className="mt-1 text-[15px]">{read}</p>}
+          {soft !== null && JUDGED[shot.use].by.includes('softness') && (
+            <p data-like className="mt-1 text-[14px] text-ink-soft">
+              It is as wide as {softLike(toDegrees(soft)).name}; the fixture as{' '}
+              {softLike(comparison.fixtureAngleDeg).name}.
+            </p>
+          )}
         </div>
         <div className="grid gap-2">
           <FixtureChoice build={build} fixture={fixture} label="Compared with" />

@@ -1,6 +1,8 @@
 'use client';
 import { toDegrees } from '@/core/angle';
 import { cctCss } from '@/core/colour/display';
+import { shotOf } from '@/core/document/blank';
+import { JUDGED } from '@/core/location/use';
 import type { Build } from '@/core/document/production';
 import type { WorkedOut } from '@/core/evaluate/readouts';
 import { isoText } from '@/core/light/exposure';
@@ -36,6 +38,8 @@ export function VerdictTable({ build, readouts, fixture, comparison }: VerdictTa
   const sum = (minor: Known) => (minor === null || minor === undefined ? '–' : money(minor));
   const perLx = (minor: number | null, write = money) =>
     minor === null ? '–' : `${write(minor)}/lx`;
+  const { use } = useProduction(({ document }) => shotOf(document, build));
+  const evenness = JUDGED[use].by.includes('evenness') && !JUDGED[use].by.includes('softness');
   const softness = toDegrees(rung('softness')?.value ?? 0);
   const rows: Row[] = [
     row('Light at the subject', [rung('light')?.value, comparison.fixtureLx], (lux) =>
@@ -46,6 +50,17 @@ export function VerdictTable({ build, readouts, fixture, comparison }: VerdictTa
       [softness, comparison.fixtureAngleDeg],
       (angle) => `${Math.round(angle ?? 0)}°`,
     ),
+    ...(evenness
+      ? [
+          {
+            label: 'Evenness over the coverage',
+            words: [
+              readouts.evenness ? `± ${readouts.evenness.plusMinusStops.toFixed(2)} stops` : '–',
+              'not stated',
+            ] as const,
+          },
+        ]
+      : []),
     {
       label: 'Colour',
       words: [write(readouts.cctK, 'colourTemperature'), write(fixture.cctK, 'colourTemperature')],
@@ -56,6 +71,13 @@ export function VerdictTable({ build, readouts, fixture, comparison }: VerdictTa
       words: [whole(readouts.criRa), fixture.criRa === null ? 'not stated' : whole(fixture.criRa)],
     },
     row('Power', [rung('power')?.value, fixture.wattsW], (watts) => write(watts, 'power')),
+    {
+      label: 'Hours of making',
+      words: [
+        `${(readouts.steps.reduce((sum, { minutes }) => sum + minutes, 0) / 60).toFixed(1)} h`,
+        '–',
+      ],
+    },
     row('Mass', [readouts.massKg, fixture.massKg], (kg) => write(kg, 'mass')),
     {
       ...row('Money in full', [purchase.fullPerLightMinor, fixture.priceMinor], sum),

@@ -90,9 +90,11 @@ export default function WaysSheet({ build, readouts }: AtHand) {
   const money = (minor: number) => formatMoney(Math.round(minor), document.currency);
   const change = (label: string, set: (target: Shot['wishes']) => void) =>
     edits.record('shot', shot.id, `${label} of ${shot.name}`, (target) => set(target.wishes));
+  const spans = [...new Set([1, 3, wishes.days, 30])].toSorted((a, b) => a - b);
+  const heads = spans.map((days) => `${days} ${days === 1 ? 'day' : 'days'}`);
   const rows = ways.map(({ name, cost }) => ({
     label: name,
-    cells: [1, 3, wishes.days, 30].map((days) => ({
+    cells: spans.map((days) => ({
       words: money(costAfter(cost, days, counting)),
     })),
   }));
@@ -114,14 +116,7 @@ export default function WaysSheet({ build, readouts }: AtHand) {
           currency={document.currency}
         />
         <table className="rows mt-2 w-full text-[14px]">
-          <Heads
-            of={[
-              'way',
-              ...['1 day', '3 days', `${wishes.days} days`, '30 days'].map((figures) => ({
-                figures,
-              })),
-            ]}
-          />
+          <Heads of={['way', ...heads.map((figures) => ({ figures }))]} />
           <tbody>
             {rows.map(({ label, cells }) => (
               <tr key={label} data-way={label}>
@@ -160,14 +155,7 @@ export default function WaysSheet({ build, readouts }: AtHand) {
           <button
             type="button"
             className="press"
-            onClick={() =>
-              saveTable(
-                document,
-                `ways-${build.name}`,
-                ['way', '1 day', '3 days', `${wishes.days} days`, '30 days'],
-                rows,
-              )
-            }
+            onClick={() => saveTable(document, `ways-${build.name}`, ['way', ...heads], rows)}
           >
             Save as CSV
           </button>

@@ -5,8 +5,9 @@ import type { Contestant, ContestRef } from '@/core/evaluate/contest';
 import type { Look } from '@/core/evaluate/search/look';
 import { ask } from '@/workers/pool';
 
-const SIZE = 240;
-const RAYS = 10;
+/** Edge of a face, pixels, and rays to each of them. */
+const SIZE = 176;
+const RAYS = 8;
 
 export interface Beside {
   ref: ContestRef;
