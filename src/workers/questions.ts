@@ -14,7 +14,7 @@ import { checkProduction } from '@/core/evaluate/checkProduction';
 import { colourSheet, unitColour } from '@/core/evaluate/colourSheet';
 import { SetEngine, type SetAnswer } from '@/core/evaluate/setup/engine';
 import { contestant, type Contestant, type ContestRef } from '@/core/evaluate/contest';
-import { readFixtureFile } from '@/core/verdict/fixtureFile';
+import { readFixtureFile } from '@/core/evaluate/fixtureFile';
 import type { Judged } from '@/core/evaluate/search/judged';
 import { lookOf, type Look } from '@/core/evaluate/search/look';
 import { questionOf, type Question } from '@/core/evaluate/search/question';

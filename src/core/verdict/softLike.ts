@@ -4,6 +4,7 @@ import { angularSizeDeg } from '../light/softness';
 const THINGS: readonly { name: string; widthM: number; distanceM: number }[] = [
   { name: 'the sun', widthM: 0.0093, distanceM: 1 },
   { name: 'a bare bulb across the room', widthM: 0.06, distanceM: 3 },
+  { name: 'a bare bulb at a metre and a half', widthM: 0.06, distanceM: 1.5 },
   { name: 'a bare bulb at arm’s length', widthM: 0.06, distanceM: 0.7 },
   { name: 'a dinner plate at two metres', widthM: 0.27, distanceM: 2 },
   { name: 'a sheet of paper at a metre', widthM: 0.21, distanceM: 1 },

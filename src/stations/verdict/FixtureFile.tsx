@@ -1,7 +1,7 @@
 'use client';
 import { useState } from 'react';
 import { MOST_FILE_BYTES } from '@/core/formats/unitSpread';
-import type { readFixtureFile } from '@/core/verdict/fixtureFile';
+import type { readFixtureFile } from '@/core/evaluate/fixtureFile';
 import type { Fixture } from '@/core/verdict/fixture';
 import { FileField } from '@/ui/fields/FileField';
 import { ask } from '@/workers/pool';

@@ -1,18 +1,22 @@
 import type { BuildParameters } from '../../document/production';
 import { readParameters } from '../../forms';
-import type { ResolvedBuild } from '../../build/resolvedBuild';
-import { finished } from '../../making/finishing';
 import { choosing } from '../../forms/brings';
 import type { FormDefinition } from '../../forms/form';
 import { stopsBetween } from '../../light/exposure';
-import { NOSE_M, separateShadows } from '../../light/softness';
 import { mired } from '../../colour/mired';
-import { JUDGED } from '../../location/use';
 import { planPower } from '../../power/plan';
 import { quickFindings } from '../quickFindings';
 import { Front } from './front';
 import { ERROR_STOPS, missesOf, type Judged, type Miss } from './judged';
-import { measure, mixedBetween, moneyBetween, moneyOf, type Measured, type Money } from './measure';
+import {
+  measure,
+  mixedBetween,
+  moneyBetween,
+  moneyOf,
+  throwsApart,
+  type Measured,
+  type Money,
+} from './measure';
 import {
   bareWith,
   besides,
@@ -42,8 +46,9 @@ export interface Found {
   fell: Tally;
 }
 
-/** Numbers of lamps looked at between the fewest and the most of a design. */
+/** Numbers of lamps looked at between the fewest and the most of a design, and how few are all looked at. */
 const COUNTS = 12;
+const FEW = 40;
 /** Whole resolutions it may cost to find parts for one lamp. */
 const MOST_TRIES = 30;
 
@@ -130,16 +135,20 @@ export function partsWith(
   return best;
 }
 
-/** Numbers of lamps to look at: evenly by ratio, the one that just reaches the light, and what is on hand. */
+/**
+ * Numbers of lamps to look at: every one while they are few, else evenly by ratio; the one that just reaches the light,
+ * and what is on hand.
+ */
 function countsBetween(
   from: number,
   to: number,
   step: number,
   wanted: readonly number[],
 ): number[] {
-  const even = Array.from(
-    { length: COUNTS },
-    (_, k) => from * (to / from) ** (COUNTS > 1 ? k / (COUNTS - 1) : 0),
+  const few = (to - from) / step <= FEW;
+  const length = few ? Math.round((to - from) / step) + 1 : COUNTS;
+  const even = Array.from({ length }, (_, k) =>
+    few ? from + k * step : from * (to / from) ** (k / (COUNTS - 1)),
   );
   const whole = [...even, ...wanted]
     .map((count) => Number((Math.ceil(count / step - 1e-6) * step).toFixed(6)))
@@ -175,14 +184,20 @@ function seriesOf(
   if (!(most >= step)) return 'unmakeable';
   const withCount = (count: number) =>
     resolvedWith(form, { ...parameters, [fill.parameter]: count } as BuildParameters, question);
-  const from = Math.max(step, Math.ceil(most / 8 / step - 1e-9) * step);
+  // A single lamp, or a twentieth of all the tape that fits.
+  const from = Math.max(step, step < 1 ? Math.ceil(most / 20 / step - 1e-9) * step : 1);
   const one = withCount(from);
   if (typeof one === 'string') return one;
   if (one.stopped) return 'stop';
   const [to, other] = lastFine(withCount, from, most, step) ?? [from, one];
   const share = (count: number | null) =>
     to > from && count !== null ? (count - from) / (to - from) : 0;
-  const at = (count: number | null) => mixedBetween(one, other, share(count));
+  const at = (count: number | null): Measured => {
+    const mixed = mixedBetween(one, other, share(count));
+    // A single lamp has no neighbour: from two on they stand closer the more there are.
+    const alone = one.perM === 0 && count !== null && count > from;
+    return alone ? { ...mixed, perM: (other.perM * count) / to } : mixed;
+  };
   const priced = moneyBetween(one, other, question);
   const perLamp = to > from ? (other.lux - one.lux) / (to - from) : one.lux / from;
   const enough = from + (targetLx - one.lux) / perLamp;
@@ -233,9 +248,7 @@ function judgedOf(
   question: Question,
 ): Omit<Judged, 'cell' | 'what'> {
   const { shot, targetLx } = question;
-  const { open, perM, emitterWidthM, cctK } = measured;
-  const spacing = open && perM > 0 ? 1 / perM : Infinity;
-  const seen = JUDGED[shot.use].person || JUDGED[shot.use].by.includes('softness');
+  const { cctK } = measured;
   return {
     id,
     way: 'build',
@@ -249,7 +262,7 @@ function judgedOf(
     stops: stopsBetween(measured.lux, targetLx),
     errorStops: ERROR_STOPS.estimate,
     angleDeg: measured.angleDeg,
-    separate: seen && separateShadows(spacing, emitterWidthM, shot.distanceM, NOSE_M).separate,
+    separate: throwsApart(measured, question),
     evennessStops: measured.evennessStops,
     ra: measured.ra,
     cctK,
@@ -311,7 +324,6 @@ function judgeCells(
     sieve.fell(by, cells.length);
     return sieve.found;
   }
-  const finishing = finishingHours(form, base, question);
   for (const cell of cells) {
     const parameters = parametersAt(base, axes, cell, form);
     const series = seriesOf(form, parameters, question);
@@ -334,27 +346,12 @@ function judgeCells(
       );
       sieve.take({
         ...judged,
-        hours: judged.hours + finishing,
         cell,
         what: whatWords(lamp, count),
       });
     }
   }
   return sieve.found;
-}
-
-/** Checking, cleaning up and setting up take much the same whatever the size, h. */
-function finishingHours(
-  form: FormDefinition,
-  parameters: BuildParameters,
-  { context }: Question,
-): number {
-  const read = readParameters(form, parameters);
-  if (!read.ok || form.problems(read.value, context).length > 0) return 0;
-  const resolved = form.resolve(read.value, context);
-  const minutes = (steps: ResolvedBuild['steps']) =>
-    steps.reduce((sum, step) => sum + step.minutes, 0);
-  return (minutes(finished(resolved, context)) - minutes(resolved.steps)) / 60;
 }
 
 /** “6 × Globe G45”, “2.6 m of Tape 24 V”, or the lamp alone. */

@@ -1,4 +1,5 @@
 import { mixedCctK } from '../../colour/mix';
+import { finished } from '../../making/finishing';
 import { mired } from '../../colour/mired';
 import type { Need } from '../../build/needs';
 import { frontSize, subjectM } from '../../build/front';
@@ -6,7 +7,7 @@ import { evennessOver } from '../../light/evenness';
 import { JUDGED } from '../../location/use';
 import { buildField } from '../field';
 import type { ResolvedBuild } from '../../build/resolvedBuild';
-import { angularSizeDeg } from '../../light/softness';
+import { angularSizeDeg, NOSE_M, separateShadows } from '../../light/softness';
 import { stackLayers } from '../../light/mouth';
 import { cctAtLevel, raAsMixed } from '../../power/watts';
 import { planPower } from '../../power/plan';
@@ -97,10 +98,17 @@ function evennessOf(resolved: ResolvedBuild, { shot }: Question): number | null 
   ).plusMinusStops;
 }
 
-/** @returns null for what cannot be cut from its stock, or gives no light */
-export function measure(resolved: ResolvedBuild, question: Question): Measured | null {
+/**
+ * @param steps  with checking and setting up among them
+ * @returns null for what cannot be cut from its stock, or gives no light
+ */
+export function measure(
+  resolved: ResolvedBuild,
+  question: Question,
+  steps = finished(resolved, question.context),
+): Measured | null {
   const { shot, circuit, context, othersA, document, clean, targetLx } = question;
-  const { groups, mouth, array, needs, steps, massKg, folded } = resolved;
+  const { groups, mouth, array, needs, massKg, folded } = resolved;
   const cut = cutNeeds(resolved, question);
   const lux = lightMargin(resolved, shot) * targetLx;
   if (!cut || !(lux > 0) || groups.length === 0) return null;
@@ -147,6 +155,19 @@ export function measure(resolved: ResolvedBuild, question: Question): Measured |
         ({ severity }) => severity === 'stop',
       ),
   };
+}
+
+/** Its lamps throw shadows apart, as somebody sees it who is looked at, or what is judged by softness. */
+export function throwsApart(
+  { open, perM, emitterWidthM }: Measured,
+  { shot }: Pick<Question, 'shot'>,
+): boolean {
+  const { person, by } = JUDGED[shot.use];
+  const spacingM = open && perM > 0 ? 1 / perM : Infinity;
+  return (
+    (person || by.includes('softness')) &&
+    separateShadows(spacingM, emitterWidthM, shot.distanceM, NOSE_M).separate
+  );
 }
 
 const between = (a: number, b: number, t: number): number => a + (b - a) * t;

@@ -1,15 +1,14 @@
 import type { Build, Production } from '../../document/production';
 import { FORMS } from '../../forms';
 import { stopsBetween } from '../../light/exposure';
-import { angularSizeDeg, NOSE_M, separateShadows } from '../../light/softness';
+import { angularSizeDeg } from '../../light/softness';
 import { mired } from '../../colour/mired';
-import { JUDGED } from '../../location/use';
 import { formatMoney } from '../../quantity';
 import { fixtureIlluminanceLx, type Fixture } from '../../verdict/fixture';
 import { resolveWith } from '../context';
 import { ERROR_STOPS, type Judged, type Way } from './judged';
 import { Sieve, type Found } from './judge';
-import { measure, moneyOf } from './measure';
+import { measure, moneyOf, throwsApart } from './measure';
 import type { Question } from './question';
 
 /** Everything that need not be drawn first: lights drawn already, fixtures to buy or to hire. */
@@ -47,13 +46,11 @@ export function quickBuild(
 ): { judged: Judged; stopped: boolean } | null {
   const { shot, targetLx, context, document } = question;
   const resolution = resolveWith(build, context);
-  const measured = resolution && measure(resolution.resolved, question);
+  const measured = resolution && measure(resolution.resolved, question, resolution.resolved.steps);
   if (!resolution || !measured) return null;
   const made = isMade(document, build, resolution.resolved.steps);
   const money = moneyOf(measured, question);
-  const { open, perM, emitterWidthM, cctK } = measured;
-  const spacing = open && perM > 0 ? 1 / perM : Infinity;
-  const seen = JUDGED[shot.use].person || JUDGED[shot.use].by.includes('softness');
+  const { cctK } = measured;
   const judged: Judged = {
     id: `have ${build.id}`,
     way: 'have',
@@ -69,7 +66,7 @@ export function quickBuild(
     stops: stopsBetween(measured.lux, targetLx),
     errorStops: ERROR_STOPS.estimate,
     angleDeg: measured.angleDeg,
-    separate: seen && separateShadows(spacing, emitterWidthM, shot.distanceM, NOSE_M).separate,
+    separate: throwsApart(measured, question),
     evennessStops: measured.evennessStops,
     ra: measured.ra,
     cctK,

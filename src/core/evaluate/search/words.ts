@@ -27,8 +27,10 @@ export const sizeWords = ({ front }: Pick<Judged, 'front'>, { units }: Writing):
 };
 
 /** Money to spend; “from” where something has no price. */
-export const spentWords = (found: Judged, writing: Writing): string =>
-  `${found.unpriced > 0 ? 'from ' : ''}${money(found.nowMinor, writing)}`;
+export function spentWords(found: Judged, writing: Writing): string {
+  const spent = money(found.nowMinor, writing);
+  return found.unpriced > 0 ? `from ${spent}` : spent;
+}
 
 const softWords = ({ angleDeg, separate }: Judged): string =>
   `${degrees(angleDeg)}${separate ? ' wide, but with several thin shadows' : ' soft'}`;

@@ -1,6 +1,6 @@
 import { readUnitSpread } from '../formats/unitSpread';
 import { accept, refuse, type Result } from '../result';
-import type { Fixture } from './fixture';
+import type { Fixture } from '../verdict/fixture';
 
 /** What a photometric file says of a fixture; what it is silent of stays as it was typed. */
 export type FixtureFigures = Pick<Fixture, 'illuminanceLx' | 'atDistanceM'> &
