@@ -5,6 +5,7 @@ import type { View } from '../drawing/drawing';
 import type { Field, FormContext, ParameterMigrations } from '../forms/form';
 import { BOARD_M } from '../forms/kit/typical';
 import type { Control } from '../light/controls';
+import type { Use } from '../location/use';
 import type { Mouth } from '../light/mouth';
 import type { Framework } from '../build/framework';
 import type { Parcel, ResolvedBuild, Size } from '../build/resolvedBuild';
@@ -48,6 +49,8 @@ export interface AccessoryDefinition<P = unknown> {
   /** changes where the light goes, so that it is worth seeing with and without */
   optical?: true;
   defaults: () => P;
+  /** sets of its parameters that a search tries on what it found good, and what for; without, it is not tried */
+  search?: { uses: readonly Use[]; sets: readonly Readonly<Record<string, unknown>>[] };
   /** by the document version they lead to */
   migrations?: ParameterMigrations;
   attach: (parameters: P, base: ResolvedBuild, context: FormContext) => Attachment;

@@ -380,6 +380,13 @@ export const hood: AccessoryDefinition<Hood> = {
   parameters: schema,
   fields,
   optical: true,
+  search: {
+    uses: ['face', 'insert', 'edge'],
+    sets: [
+      { lengthM: 0.15, lining: 'foil' },
+      { lengthM: 0.3, lining: 'foil' },
+    ],
+  },
   defaults,
   attach,
   assemble,

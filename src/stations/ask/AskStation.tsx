@@ -60,6 +60,7 @@ function useOpening(shot: Shot) {
     if (found.way === 'build' && found.parameters) {
       const made = {
         ...newBuild(document, found.of, shot.id, found.parameters),
+        accessories: [...found.accessories],
         standing: document.builds.some(({ shotId }) => shotId === shot.id)
           ? ('an idea' as const)
           : ('in use' as const),

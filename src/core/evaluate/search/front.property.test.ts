@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { sample } from '../../testing/sample';
 import { answersOf, MOST_ANSWERS } from './answers';
 import { frontOf, objectives } from './front';
-import { Sieve } from './judge';
+import { Sieve } from './sieve';
 import { missesOf, type Judged } from './judged';
 import { questionOf } from './question';
 import { judged } from './testing';

@@ -1,13 +1,14 @@
 import type { BuildParameters } from '../../document/production';
+import { ACCESSORIES } from '../../accessories';
+import { attachAll } from '../../accessories/attach';
+import { accessorySchema, type Accessory } from '../../accessories/carried';
 import { readParameters } from '../../forms';
 import { choosing } from '../../forms/brings';
 import type { FormDefinition } from '../../forms/form';
 import { stopsBetween } from '../../light/exposure';
 import { mired } from '../../colour/mired';
-import { planPower } from '../../power/plan';
-import { quickFindings } from '../quickFindings';
-import { Front } from './front';
-import { ERROR_STOPS, missesOf, type Judged, type Miss } from './judged';
+import { ERROR_STOPS, type Judged } from './judged';
+import { emptyFound, Sieve, type Fall, type Found } from './sieve';
 import {
   measure,
   mixedBetween,
@@ -18,7 +19,6 @@ import {
   type Money,
 } from './measure';
 import {
-  bareWith,
   besides,
   cellsOf,
   changesOf,
@@ -27,38 +27,13 @@ import {
   type Cell,
   type LampPlace,
 } from './shells';
+import { partsWith } from './parts';
 import type { Question } from './question';
 import type { PartId } from '../../ids';
-import type { WishId } from '../../location/wishes';
-
-/** Why designs fell before or while they were judged. */
-export type Fall = 'mains' | 'owned' | 'unmakeable' | 'stop' | 'wish';
-export type Tally = Partial<Record<Fall, number>>;
-
-/** What one piece of a search found. */
-export interface Found {
-  front: Judged[];
-  /** best of those that miss one hard wish alone, by that wish */
-  near: Partial<Record<WishId, Judged>>;
-  /** the nearest of all that miss some; null where none was looked at */
-  nearest: Judged | null;
-  judged: number;
-  fell: Tally;
-}
 
 /** Numbers of lamps looked at between the fewest and the most of a design, and how few are all looked at. */
 const COUNTS = 12;
 const FEW = 40;
-/** Whole resolutions it may cost to find parts for one lamp. */
-const MOST_TRIES = 30;
-
-export const emptyFound = (): Found => ({
-  front: [],
-  near: {},
-  nearest: null,
-  judged: 0,
-  fell: {},
-});
 
 /** How far the lamps fall short of being usable at all, by their label alone; null for those that are looked at. */
 export function lampFalls({ unit }: LampPlace, { shot, circuit }: Question): Fall | null {
@@ -82,57 +57,14 @@ function resolvedWith(
   form: FormDefinition,
   parameters: BuildParameters,
   question: Question,
+  accessories: readonly Accessory[],
 ): Measured | 'unmakeable' {
   const { context } = question;
   const read = readParameters(form, parameters);
   if (!read.ok || form.problems(read.value, context).length > 0) return 'unmakeable';
-  return measure(form.resolve(read.value, context), question) ?? 'unmakeable';
-}
-
-/** Stops of the quick engines while parts are chosen; what cannot be made has them all. */
-function stopsIn(form: FormDefinition, parameters: BuildParameters, question: Question): number {
-  const { context, circuit, othersA, document } = question;
-  const read = readParameters(form, parameters);
-  if (!read.ok || form.problems(read.value, context).length > 0) return Infinity;
-  const resolved = form.resolve(read.value, context);
-  const plan = planPower(resolved, circuit, othersA, context.part);
-  const found = quickFindings(resolved, plan, document.shelf.parts);
-  return found.filter(({ severity }) => severity === 'stop').length;
-}
-
-/** Places of a form that a part must be chosen for; layers are a choice of the search. */
-const needed = (form: FormDefinition) =>
-  form.fields.flatMap((field) =>
-    field.kind === 'part' && (!field.optional || field.begins) ? [field] : [],
-  );
-
-/**
- * Parts that go with a lamp: for every place that needs one what is owned, or cheapest; where that is refused, the first
- * that is refused less.
- * @returns null where the shelf has nothing for a place
- */
-export function partsWith(
-  form: FormDefinition,
-  lamp: LampPlace,
-  question: Question,
-): BuildParameters | null {
-  const { shelf } = question.document;
-  const places = needed(form).map((field) => ({ field, options: partsFor(field, question) }));
-  if (places.some(({ field, options }) => !field.optional && options.length === 0)) return null;
-  const chosen = places.flatMap(({ field, options: [first] }) =>
-    first ? [choosing(field, first.id, shelf)] : [],
-  );
-  let best = Object.assign(bareWith(form, lamp, question.document), ...chosen) as BuildParameters;
-  let least = stopsIn(form, best, question);
-  let tries = MOST_TRIES;
-  for (const { field, options } of places)
-    for (const { id } of options.slice(1)) {
-      if (least === 0 || tries-- === 0) return best;
-      const tried = { ...best, ...choosing(field, id, shelf) } as BuildParameters;
-      const its = stopsIn(form, tried, question);
-      if (its < least) [best, least] = [tried, its];
-    }
-  return best;
+  const bare = form.resolve(read.value, context);
+  const whole = accessories.length > 0 ? attachAll(bare, accessories, context).resolved : bare;
+  return measure(whole, question) ?? 'unmakeable';
 }
 
 /**
@@ -168,10 +100,11 @@ function seriesOf(
   form: FormDefinition,
   parameters: BuildParameters,
   question: Question,
+  accessories: readonly Accessory[],
 ): Series | Fall {
   const { fill } = form;
   if (!fill) {
-    const only = resolvedWith(form, parameters, question);
+    const only = resolvedWith(form, parameters, question, accessories);
     if (typeof only === 'string') return only;
     if (only.stopped) return 'stop';
     return { counts: [null], at: () => only, money: () => moneyOf(only, question) };
@@ -183,7 +116,12 @@ function seriesOf(
   const most = Math.floor(fill.most(read.value, context) / step + 1e-9) * step;
   if (!(most >= step)) return 'unmakeable';
   const withCount = (count: number) =>
-    resolvedWith(form, { ...parameters, [fill.parameter]: count } as BuildParameters, question);
+    resolvedWith(
+      form,
+      { ...parameters, [fill.parameter]: count } as BuildParameters,
+      question,
+      accessories,
+    );
   // A single lamp, or a twentieth of all the tape that fits.
   const from = Math.max(step, step < 1 ? Math.ceil(most / 20 / step - 1e-9) * step : 1);
   const one = withCount(from);
@@ -246,7 +184,7 @@ function judgedOf(
   parameters: BuildParameters,
   id: string,
   question: Question,
-): Omit<Judged, 'cell' | 'what'> {
+): Omit<Judged, 'cell' | 'what' | 'accessories' | 'worn'> {
   const { shot, targetLx } = question;
   const { cctK } = measured;
   return {
@@ -302,13 +240,23 @@ export function judgeLamp(
   return { ...emptyFound(), judged: size, fell: { [fall]: size } };
 }
 
-/** The same beside a design that was found good. */
-export const judgeBeside = (
+/** The same beside a design that was found good, and the design itself with what it may carry. */
+export function judgeBeside(
   form: FormDefinition,
   lamp: LampPlace,
   question: Question,
   cell: Cell,
-): Found => judgeCells(form, lamp, question, besides(cell, axesOf(form, question)));
+): Found {
+  const axes = axesOf(form, question);
+  const base = partsWith(form, lamp, question);
+  const sieve = new Sieve(question);
+  if (!base) return sieve.found;
+  for (const beside of besides(cell, axes))
+    judgeShell(sieve, { form, lamp, question, base, axes }, beside, []);
+  for (const worn of wornOf(question))
+    judgeShell(sieve, { form, lamp, question, base, axes }, cell, [worn]);
+  return sieve.found;
+}
 
 function judgeCells(
   form: FormDefinition,
@@ -324,35 +272,62 @@ function judgeCells(
     sieve.fell(by, cells.length);
     return sieve.found;
   }
-  for (const cell of cells) {
-    const parameters = parametersAt(base, axes, cell, form);
-    const series = seriesOf(form, parameters, question);
-    if (typeof series === 'string') {
-      sieve.fell(series);
-      continue;
-    }
-    for (const count of series.counts) {
-      const id = [form.id, lamp.unit.id, cell.join('/'), count ?? ''].join(' ').trim();
-      const counted =
-        count === null ? parameters : { ...parameters, [form.fill!.parameter]: count };
-      const judged = judgedOf(
-        series.at(count),
-        series.money(count),
-        form,
-        lamp,
-        counted,
-        id,
-        question,
-      );
-      sieve.take({
-        ...judged,
-        cell,
-        what: whatWords(lamp, count),
-      });
-    }
-  }
+  for (const cell of cells) judgeShell(sieve, { form, lamp, question, base, axes }, cell, []);
   return sieve.found;
 }
+
+interface Drawn {
+  form: FormDefinition;
+  lamp: LampPlace;
+  question: Question;
+  base: BuildParameters;
+  axes: ReturnType<typeof axesOf>;
+}
+
+/** One shell of a design at every number of its lamps. */
+function judgeShell(
+  sieve: Sieve,
+  { form, lamp, question, base, axes }: Drawn,
+  cell: Cell,
+  accessories: readonly Accessory[],
+): void {
+  const parameters = parametersAt(base, axes, cell, form);
+  const series = seriesOf(form, parameters, question, accessories);
+  if (typeof series === 'string') return sieve.fell(series);
+  const worn = accessories.map(({ id }) => id).join('+');
+  for (const count of series.counts) {
+    const id = [form.id, lamp.unit.id, cell.join('/'), count ?? '', worn].join(' ').trim();
+    const counted = count === null ? parameters : { ...parameters, [form.fill!.parameter]: count };
+    const judged = judgedOf(
+      series.at(count),
+      series.money(count),
+      form,
+      lamp,
+      counted,
+      id,
+      question,
+    );
+    const names = accessories.flatMap(({ kind }) => ACCESSORIES.get(kind)?.name ?? []);
+    sieve.take({ ...judged, cell, accessories, worn: names, what: whatWords(lamp, count) });
+  }
+}
+
+/** What accessories declare for the use, each set with parts of the shelf: what is there first, then the cheapest. */
+const wornOf = (question: Question): Accessory[] =>
+  [...ACCESSORIES.values()].flatMap(({ id, fields, defaults, search }) => {
+    if (!search?.uses.includes(question.shot.use)) return [];
+    const chosen = fields.flatMap((field) => {
+      const [part] = field.kind === 'part' && !field.optional ? partsFor(field, question) : [];
+      return part ? [choosing(field, part.id, question.document.shelf)] : [];
+    });
+    return search.sets.map((set, k) =>
+      accessorySchema.parse({
+        id: `${id}-${k + 1}`,
+        kind: id,
+        parameters: Object.assign({}, defaults(), ...chosen, set) as object,
+      }),
+    );
+  });
 
 /** “6 × Globe G45”, “2.6 m of Tape 24 V”, or the lamp alone. */
 const whatWords = ({ unit }: LampPlace, count: number | null): string => {
@@ -363,77 +338,3 @@ const whatWords = ({ unit }: LampPlace, count: number | null): string => {
       ? unit.name
       : `${count} × ${unit.name}`;
 };
-
-/** What misses a hard wish, with what tells which of two is nearer: how many, how far in sum, money. */
-interface Near {
-  judged: Judged;
-  rank: readonly [count: number, sum: number, minor: number];
-}
-
-const nearOf = (judged: Judged, hard: readonly Miss[]): Near => ({
-  judged,
-  rank: [hard.length, hard.reduce((sum, { share }) => sum + share, 0), judged.nowMinor],
-});
-
-function nearer(one: Near | null | undefined, other: Near): Near {
-  if (!one) return other;
-  const k = one.rank.findIndex((value, at) => value !== other.rank[at]);
-  if (k < 0) return one.judged.id < other.judged.id ? one : other;
-  return one.rank[k]! < other.rank[k]! ? one : other;
-}
-
-/** Lets through what misses no hard wish, and remembers the nearest of the others, in whatever order they come. */
-export class Sieve {
-  private readonly front: Front;
-  private readonly fallen: Tally = {};
-  private readonly near: Partial<Record<WishId, Near>> = {};
-  private nearest: Near | null = null;
-  private judged = 0;
-
-  constructor(private readonly question: Question) {
-    this.front = new Front(question);
-  }
-
-  fell(by: Fall, count = 1): void {
-    this.judged += count;
-    this.fallen[by] = (this.fallen[by] ?? 0) + count;
-  }
-
-  take(judged: Judged): void {
-    const { question } = this;
-    if (question.shot.wishes.owned === 'all' && !judged.owned) return this.fell('owned');
-    const misses = missesOf(judged, question);
-    if (!misses.some(({ hard }) => hard)) {
-      this.judged++;
-      return this.front.add(judged, misses);
-    }
-    this.fell('wish');
-    this.remember(judged, misses);
-  }
-
-  private remember(judged: Judged, misses: readonly Miss[]): void {
-    const hard = misses.filter((miss) => miss.hard);
-    const next = nearOf(judged, hard);
-    this.nearest = nearer(this.nearest, next);
-    const [{ wish }] = hard as [Miss];
-    if (hard.length === 1) this.near[wish] = nearer(this.near[wish], next);
-  }
-
-  /** What another sieve of the same question found. */
-  add(found: Found): void {
-    for (const each of found.front) this.front.add(each);
-    for (const each of [...Object.values(found.near), ...(found.nearest ? [found.nearest] : [])])
-      this.remember(each, missesOf(each, this.question));
-    for (const [fall, count] of Object.entries(found.fell) as [Fall, number][])
-      this.fallen[fall] = (this.fallen[fall] ?? 0) + count;
-    this.judged += found.judged;
-  }
-
-  get found(): Found {
-    const near = Object.fromEntries(
-      Object.entries(this.near).map(([wish, { judged }]) => [wish, judged]),
-    );
-    const nearest = this.nearest?.judged ?? null;
-    return { front: this.front.all, near, nearest, judged: this.judged, fell: { ...this.fallen } };
-  }
-}

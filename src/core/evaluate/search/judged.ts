@@ -1,3 +1,4 @@
+import type { Accessory } from '../../accessories/carried';
 import type { BuildParameters } from '../../document/production';
 import type { WishId } from '../../location/wishes';
 import { MOST_SKILL } from '../../location/wishes';
@@ -29,6 +30,9 @@ export interface Judged {
   what: string;
   /** to open it as a build; null for a fixture and for a build that is there */
   parameters: BuildParameters | null;
+  /** what it carries, and its names */
+  accessories: readonly Accessory[];
+  worn: readonly string[];
   /** id of the lamp, for telling answers apart */
   lamp: string | null;
   /** size of its front, m */

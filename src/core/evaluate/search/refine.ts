@@ -8,14 +8,22 @@ import type { Question } from './question';
 
 /** The document with a found design in it, and the id it has there. */
 export function withFound(
-  found: Pick<Judged, 'of' | 'name' | 'parameters' | 'id'>,
+  found: Pick<Judged, 'of' | 'name' | 'parameters' | 'accessories' | 'id'>,
   { document, shot, circuit }: Pick<Question, 'document' | 'shot' | 'circuit'>,
 ): { document: Production; buildId: string } {
   const drawn =
     found.parameters === null ? document.builds.find(({ id }) => found.id === `have ${id}`) : null;
   const build = drawn
     ? { ...drawn, shotId: shot.id, circuitId: circuit.id }
-    : begunBuild({ id: found.of, name: found.name }, shot.id, circuit.id, found.parameters ?? {});
+    : {
+        ...begunBuild(
+          { id: found.of, name: found.name },
+          shot.id,
+          circuit.id,
+          found.parameters ?? {},
+        ),
+        accessories: [...found.accessories],
+      };
   const others = document.builds.filter(({ id, shotId }) => id !== build.id && shotId !== shot.id);
   return { document: { ...document, builds: [...others, build] }, buildId: build.id };
 }

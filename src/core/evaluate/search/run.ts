@@ -1,6 +1,6 @@
 import { answersOf, type Answer } from './answers';
 import { frontOf } from './front';
-import { Sieve, type Found } from './judge';
+import { Sieve, type Found } from './sieve';
 import { missesOf, type Judged } from './judged';
 import { tasksBeside, tasksOf, type Task } from './tasks';
 import type { Question } from './question';

@@ -1,7 +1,8 @@
 import { readParameters, FORMS } from '../../forms';
 import type { BuildParameters, Production } from '../../document/production';
 import { cellsOf, changesOf, lampPlaces, parametersAt } from './shells';
-import { judgeLamp, partsWith } from './judge';
+import { judgeLamp } from './judge';
+import { partsWith } from './parts';
 import { measure, moneyOf, throwsApart } from './measure';
 import { objectives } from './front';
 import { missesOf, type Judged } from './judged';

@@ -1,6 +1,7 @@
 import { FORMS } from '../../forms';
 import { missesOf, type Judged } from './judged';
-import { emptyFound, judgeBeside, judgeLamp, lampFalls, type Found } from './judge';
+import { judgeBeside, judgeLamp, lampFalls } from './judge';
+import { emptyFound, type Found } from './sieve';
 import { lampPlaces, type Cell, type LampPlace } from './shells';
 import { judgeThings } from './things';
 import type { Question } from './question';
@@ -14,7 +15,7 @@ export type Task =
   | { kind: 'beside'; form: string; unit: string; cell: Cell };
 
 /** Shells a whole search resolves, and the most and fewest of one lamp in one form. */
-const SHELLS = { all: 2600, most: 100, least: 4 };
+const SHELLS = { all: 2200, most: 80, least: 4 };
 /** Of a lamp whose label misses a hard wish only the nearest miss is wanted. */
 const FEW = 6;
 

@@ -10,6 +10,8 @@ export const judged = (over: Partial<Judged> = {}): Judged => ({
   name: 'Strip ring',
   what: '1 m of tape',
   parameters: {},
+  accessories: [],
+  worn: [],
   lamp: 'tape',
   front: { widthM: 0.8, heightM: 0.8 },
   layers: [],

@@ -7,7 +7,7 @@ import { formatMoney } from '../../quantity';
 import { fixtureIlluminanceLx, type Fixture } from '../../verdict/fixture';
 import { resolveWith } from '../context';
 import { ERROR_STOPS, type Judged, type Way } from './judged';
-import { Sieve, type Found } from './judge';
+import { Sieve, type Found } from './sieve';
 import { measure, moneyOf, throwsApart } from './measure';
 import type { Question } from './question';
 
@@ -58,6 +58,8 @@ export function quickBuild(
     name: build.name,
     what: made ? 'made' : (FORMS.get(build.form)?.name ?? ''),
     parameters: null,
+    accessories: [],
+    worn: [],
     lamp: build.id,
     front: measured.front,
     layers: [],
@@ -109,6 +111,8 @@ export function judgedFixture(
         ? `${days} ${days === 1 ? 'day' : 'days'} at ${formatMoney(fixture.hirePerDayMinor ?? 0, document.currency)}`
         : 'bought',
     parameters: null,
+    accessories: [],
+    worn: [],
     lamp: fixture.id,
     front: { widthM, heightM },
     layers: [],

@@ -2,7 +2,7 @@ import type { WishId } from '../../location/wishes';
 import { formatMoney, show, showText, stopsInWords, type UnitSystem } from '../../quantity';
 import { ALIKE, cannotTell } from './answers';
 import { missesOf, type Judged } from './judged';
-import type { Fall } from './judge';
+import type { Fall } from './sieve';
 import type { Question } from './question';
 
 /** How answers are written: money in the production’s currency, sizes in the reader’s units. */
@@ -38,7 +38,8 @@ const softWords = ({ angleDeg, separate }: Judged): string =>
 /** An answer in one sentence: what it is, what it gives with its error, what it costs. */
 export function sentenceOf(found: Judged, writing: Writing): string {
   const behind = found.layers.length > 0 ? ` behind ${found.layers.join(' and ')}` : '';
-  const what = found.way === 'have' ? '' : `, ${found.what}${behind}`;
+  const worn = found.worn.length > 0 ? ` with a ${found.worn.join(' and a ').toLowerCase()}` : '';
+  const what = found.way === 'have' ? '' : `, ${found.what}${behind}${worn}`;
   const light = `${stopsInWords(found.stops)} ± ${found.errorStops} stops`;
   const spend = found.way === 'hire' ? 'for the hire' : 'still to spend';
   const work = found.hours > 0 ? `, ${hours(found.hours)} of work` : '';
