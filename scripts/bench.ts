@@ -14,6 +14,7 @@ import { benchForms } from './benchForms';
 import { benchGlow, benchLight, type Note } from './benchLight';
 import { benchPages } from './benchPages';
 import { benchSetEngine, benchSetPage } from './benchSet';
+import { benchSearch, benchSearchPage } from './benchSearch';
 import { benchShelf } from './benchShelf';
 import { quantile } from './quantile';
 
@@ -117,6 +118,7 @@ async function benchBrowser(lightOnly: boolean) {
     await benchPages(browser, options, ROUTES, note);
     await benchGround(await (await browser.newContext(options)).newPage(), ORIGIN, note);
     await benchSetPage(browser, options, note);
+    await benchSearchPage(browser, options, note);
   }
   await benchGlow(await (await browser.newContext(options)).newPage(), note);
   await browser.close();
@@ -139,6 +141,17 @@ async function main() {
         { baseURL: ORIGIN, viewport: { width: 1280, height: 800 } },
         note,
       );
+      await browser.close();
+    });
+    console.table(report);
+    return;
+  }
+  if (only === 'search') {
+    await benchSearch(note);
+    await withServer(async () => {
+      const browser = await launch();
+      const viewport = { width: 1280, height: 800 };
+      await benchSearchPage(browser, { baseURL: ORIGIN, viewport }, note);
       await browser.close();
     });
     console.table(report);
@@ -175,6 +188,7 @@ async function main() {
     await benchShelf(note);
     await benchForms(note);
     benchSetEngine(note);
+    await benchSearch(note);
   }
   await withServer(async () => {
     if (!lightOnly) await benchAnswers();

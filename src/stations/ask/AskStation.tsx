@@ -87,7 +87,8 @@ function Asked({ shot, shots }: { shot: Shot; shots: readonly Shot[] }) {
   const document = useProduction((state) => state.document);
   const { derivations, goTo } = useWorkplace();
   const { units } = useDevice();
-  const { standing, done, problem, stop } = useSearch(document, shot.id, derivations);
+  const { standing, stage, problem, stop } = useSearch(document, shot.id, derivations);
+  const done = stage === 'done';
   const [picked, setPicked] = useState<string | null>(null);
   const answers = standing?.answers ?? [];
   const looks = useLooks(document, shot.id, answers, done);
@@ -95,7 +96,7 @@ function Asked({ shot, shots }: { shot: Shot; shots: readonly Shot[] }) {
   const writing: Writing = { currency: document.currency, units };
   return (
     <div
-      data-ask={done ? 'done' : (standing?.stage ?? 'begun')}
+      data-ask={stage}
       aria-busy={!done}
       className="grid h-full grid-cols-[330px_minmax(0,1fr)_400px] bg-sheet max-xl:grid-cols-[320px_minmax(0,1fr)] max-lg:block"
     >

@@ -36,8 +36,8 @@ function helperOf(
 
 export interface Searched {
   standing: Standing | null;
-  /** the answer to the question as it stands now */
-  done: boolean;
+  /** how far the question as it stands now has come */
+  stage: Standing['stage'] | 'begun';
   problem: string | null;
   stop: () => void;
 }
@@ -92,7 +92,7 @@ export function useSearch(
   return {
     // What was known of the last question stays until something is known of this one.
     standing: standing?.so ?? null,
-    done: standing?.key === key && standing.so.stage === 'done',
+    stage: standing?.key === key ? standing.so.stage : 'begun',
     problem: failed?.key === key ? failed.problem : null,
     stop: () => setStopped(key),
   };

@@ -21,7 +21,7 @@ export interface Standing extends Found {
 }
 
 /** Rounds of simulating what leads; each drops what does not stand up. */
-const MOST_ROUNDS = 6;
+const MOST_ROUNDS = 10;
 
 /** How it stands when somebody looks; working the answers out for nobody would take longer than finding them. */
 export type Told = (so: () => Standing) => void;
@@ -69,8 +69,9 @@ export async function search(
     await shared(open, helpers, signal, async (helper, found) => {
       known.set(found.id, await helper.refine(found));
     });
+    const learnt = shiftsOf(open, known);
     pool = pool.flatMap((each) => {
-      const now = known.has(each.id) ? known.get(each.id)! : each;
+      const now = known.has(each.id) ? known.get(each.id)! : shifted(each, learnt);
       return now && fits(now, question) ? [now] : [];
     });
     const so = { ...sieve.found, front: pool };
@@ -78,6 +79,35 @@ export async function search(
   }
   if (signal.aborted) return null;
   return standingOf({ ...sieve.found, front: frontOf(pool, question) }, question, 'done', 1);
+}
+
+const familyOf = ({ of, lamp, layers }: Judged): string => [of, lamp, ...layers].join(' ');
+
+/** By how much the light of a family of designs was estimated wrongly, stops: the mean of those that were simulated. */
+function shiftsOf(
+  open: readonly Judged[],
+  known: ReadonlyMap<string, Judged | null>,
+): ReadonlyMap<string, number> {
+  const all = new Map<string, number[]>();
+  for (const found of open) {
+    const now = known.get(found.id);
+    if (!now) continue;
+    const family = familyOf(found);
+    all.set(family, [...(all.get(family) ?? []), now.stops - found.stops]);
+  }
+  return new Map(
+    [...all].map(([family, shifts]) => [
+      family,
+      shifts.reduce((sum, each) => sum + each, 0) / shifts.length,
+    ]),
+  );
+}
+
+/** What was learnt of one of a family holds for the others until they are simulated themselves. */
+function shifted(found: Judged, learnt: ReadonlyMap<string, number>): Judged {
+  const by = learnt.get(familyOf(found));
+  if (by === undefined || found.sure) return found;
+  return { ...found, stops: found.stops + by, lux: found.lux * 2 ** by };
 }
 
 const fits = (found: Judged, question: Question): boolean => {
