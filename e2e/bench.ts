@@ -12,6 +12,8 @@ export const STATIONS = [
   'meter',
   'verdict',
   'set',
+  // No station of its own: the question belongs to the shot.
+  'ask',
 ] as const;
 
 interface Given {

@@ -41,7 +41,14 @@ const PICTURES: Picture[] = [
     },
   },
   { name: 'build', route: '/p/night-ferry/build?build=clerk-ring' },
-  { name: 'deck', route: '/p/night-ferry/build?build=deck-sky', theme: 'set' },
+  {
+    name: 'ask',
+    route: '/p/night-ferry/ask?shot=clerk',
+    before: async (page) => {
+      await page.locator('[data-ask=done]').waitFor({ timeout: 60_000 });
+      await page.locator('[data-answer="3"] [data-face=drawn]').waitFor({ timeout: 60_000 });
+    },
+  },
   {
     name: 'colour',
     route: '/p/night-ferry/shelf?build=lens-ring',

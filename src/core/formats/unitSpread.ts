@@ -79,12 +79,9 @@ function fromIes(text: string): Result<MeasuredUnit> {
   if (!read.ok) return read;
   const { planesDeg, anglesDeg, cd, wattsW, keywords, lampLm, openingM } = read.value;
   const name = keywords.LUMINAIRE?.[0] ?? keywords.LUMCAT?.[0] ?? '';
-  const [width, length] = openingM;
-  // A negative width is the diameter of a circle [std: LM-63-2002].
-  const opening = sized(
-    Math.abs(width),
-    length === 0 || width < 0 ? Math.abs(width) : Math.abs(length),
-  );
+  const [width, length] = openingM.map(Math.abs) as [number, number];
+  // Its length lies along C0; a circle has a width alone, negative in the file [std: LM-63-2002].
+  const opening = sized(length === 0 ? width : length, width);
   return made(name, wattsW, lampLm, opening, { anglesDeg, cd: meanOverTurn(planesDeg, cd) });
 }
 
@@ -93,7 +90,8 @@ function fromEulumdat(text: string): Result<MeasuredUnit> {
   if (!read.ok) return read;
   const { name, wattsW, lampLm, planesDeg, anglesDeg, cd, openingM } = read.value;
   const [length, width] = openingM;
-  const opening = sized(length, width === 0 ? length : width);
+  // Its length lies along C90; a circle has no width.
+  const opening = sized(width === 0 ? length : width, length);
   return made(name, wattsW, lampLm, opening, { anglesDeg, cd: openPlanes(planesDeg, cd) });
 }
 

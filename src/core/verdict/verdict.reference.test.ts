@@ -112,3 +112,13 @@ describe('comparison', () => {
     expect([0.5, 1, 2].map(softnessWords)).toEqual(['harder', 'equally soft', 'softer']);
   });
 });
+
+test('what a finding says against its softness is never called as soft', () => {
+  const angleDeg = 41;
+  const said = (over: Partial<Contender>) =>
+    compare(point(100, { angleDeg, ...over }), dome, shot, document).sentence;
+  expect(said({})).toContain('equally soft');
+  expect(said({ softTrouble: 'Dots show through' })).not.toContain('equally soft');
+  expect(said({ softTrouble: 'Dots show through' })).toContain('dots show through');
+  expect(said({ separate: true })).not.toContain('equally soft');
+});
