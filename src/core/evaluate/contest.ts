@@ -1,6 +1,6 @@
 import type { Production } from '../document/production';
 import { softLike } from '../verdict/softLike';
-import { FEATURES, type Feature } from '../verdict/fixture';
+import type { Feature } from '../verdict/fixture';
 import { forecastShare } from './forecastShare';
 import { measuredOf, type Measured } from './measured';
 import type { RungId } from './readout';
@@ -67,5 +67,3 @@ export const copiesToEqual = (lux: number, wantedLux: number): number =>
 /** As far as the inverse square holds: where it would give as much as another does at the shot. */
 export const nearerToEqualM = (lux: number, wantedLux: number, distanceM: number): number =>
   distanceM * Math.min(1, Math.sqrt(lux / wantedLux));
-
-export const allFeatures = Object.keys(FEATURES) as Feature[];

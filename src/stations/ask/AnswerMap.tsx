@@ -56,9 +56,10 @@ const asCanvas = (css: string): string => {
   return color;
 };
 
-/** Most light for the money or less: what nobody gets past. */
+/** Most light for the money or less of what is made: what nobody who builds gets past. */
 function envelope(front: readonly Judged[], across: Across): { x: number; y: number }[] {
-  const sorted = front.toSorted((a, b) => ACROSS[across].of(a) - ACROSS[across].of(b));
+  const made = front.filter(({ way }) => way === 'build' || way === 'have');
+  const sorted = made.toSorted((a, b) => ACROSS[across].of(a) - ACROSS[across].of(b));
   let most = -Infinity;
   return sorted.flatMap((found) => {
     if (found.stops <= most) return [];

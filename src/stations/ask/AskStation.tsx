@@ -17,6 +17,7 @@ import { useDevice } from '@/ui/device';
 import { newBuild } from '../shell/actions';
 import { useSession } from '../shell/Workbench';
 import { useWorkplace } from '../shell/useWorkplace';
+import { TakeAway } from '../records/TakeAway';
 import { useProduction, useProductionStore } from '../store/context';
 import { useEdits } from '../store/useEdits';
 import { AnswerCard } from './AnswerCard';
@@ -137,18 +138,7 @@ function Asked({ shot, shots }: { shot: Shot; shots: readonly Shot[] }) {
           onOpen={open}
         />
         {answers.length > 0 && (
-          <p className="no-print mt-2 flex gap-2 text-[13px]">
-            <button type="button" className="press" onClick={() => window.print()}>
-              Print
-            </button>
-            <button
-              type="button"
-              className="press"
-              onClick={() => saveAnswers(document, shot, standing!.answers, standing!.front)}
-            >
-              Save as CSV
-            </button>
-          </p>
+          <TakeAway onCsv={() => saveAnswers(document, shot, standing!.answers, standing!.front)} />
         )}
       </div>
     </div>

@@ -14,6 +14,7 @@ import { FEATURES, type Feature } from '@/core/verdict/fixture';
 import { moneyFormatter, show, showText, stopsInWords, type Dimension } from '@/core/quantity';
 import { useDevice } from '@/ui/device';
 import { StillFace } from '../records/StillFace';
+import { TakeAway } from '../records/TakeAway';
 import { useProduction } from '../store/context';
 import { saveTable } from './saveTable';
 import { useContestants, type Beside } from './useContestants';
@@ -105,18 +106,9 @@ export default function SideBySide({ build }: { build: Build }) {
           ))}
         </tbody>
       </table>
-      <p className="no-print mt-3 flex gap-2 text-[13px]">
-        <button type="button" className="press" onClick={() => window.print()}>
-          Print
-        </button>
-        <button
-          type="button"
-          className="press"
-          onClick={() => saveTable(document, `side-by-side-${shot.name}`, ['', ...names], rows)}
-        >
-          Save as CSV
-        </button>
-      </p>
+      <TakeAway
+        onCsv={() => saveTable(document, `side-by-side-${shot.name}`, ['', ...names], rows)}
+      />
     </section>
   );
 }

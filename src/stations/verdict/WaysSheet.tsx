@@ -18,6 +18,7 @@ import { Heads } from '@/ui/Heads';
 import { axisIn, useChart } from '@/ui/useChart';
 import type { AtHand } from '../build/WithBuild';
 import { RecordFields } from '../records/RecordFields';
+import { TakeAway } from '../records/TakeAway';
 import { useProduction } from '../store/context';
 import { useEdits } from '../store/useEdits';
 import { FixtureChoice } from './FixtureChoice';
@@ -148,18 +149,9 @@ export default function WaysSheet({ build, readouts }: AtHand) {
             onChange={change}
           />
         )}
-        <p className="no-print flex gap-2 text-[13px]">
-          <button type="button" className="press" onClick={() => window.print()}>
-            Print
-          </button>
-          <button
-            type="button"
-            className="press"
-            onClick={() => saveTable(document, `ways-${build.name}`, ['way', ...heads], rows)}
-          >
-            Save as CSV
-          </button>
-        </p>
+        <TakeAway
+          onCsv={() => saveTable(document, `ways-${build.name}`, ['way', ...heads], rows)}
+        />
       </div>
     </section>
   );

@@ -5,16 +5,14 @@ import { accessorySchema, type Accessory } from '../../accessories/carried';
 import { readParameters } from '../../forms';
 import { choosing } from '../../forms/brings';
 import type { FormDefinition } from '../../forms/form';
-import { stopsBetween } from '../../light/exposure';
-import { mired } from '../../colour/mired';
-import { ERROR_STOPS, type Judged } from './judged';
+import type { Judged } from './judged';
 import { emptyFound, Sieve, type Fall, type Found } from './sieve';
 import {
   measure,
   mixedBetween,
   moneyBetween,
   moneyOf,
-  throwsApart,
+  estimateOf,
   type Measured,
   type Money,
 } from './measure';
@@ -185,8 +183,6 @@ function judgedOf(
   id: string,
   question: Question,
 ): Omit<Judged, 'cell' | 'what' | 'accessories' | 'worn'> {
-  const { shot, targetLx } = question;
-  const { cctK } = measured;
   return {
     id,
     way: 'build',
@@ -194,25 +190,10 @@ function judgedOf(
     name: form.name,
     parameters,
     lamp: lamp.unit.id,
-    front: measured.front,
+    ...estimateOf(measured, question),
     layers: layersOf(form, parameters, question),
-    lux: measured.lux,
-    stops: stopsBetween(measured.lux, targetLx),
-    errorStops: ERROR_STOPS.estimate,
-    angleDeg: measured.angleDeg,
-    separate: throwsApart(measured, question),
-    evennessStops: measured.evennessStops,
-    ra: measured.ra,
-    cctK,
-    miredOff: cctK === null ? 0 : Math.abs(mired(cctK) - mired(shot.cctK)),
-    flickers: measured.flickers,
     ...money,
-    hours: measured.hours,
-    watts: measured.watts,
-    massKg: measured.massKg,
-    foldedM: measured.foldedM,
     skill: form.gallery.skill,
-    sure: false,
   };
 }
 

@@ -3,6 +3,7 @@ import { finished } from '../../making/finishing';
 import { mired } from '../../colour/mired';
 import type { Need } from '../../build/needs';
 import { frontSize, subjectM } from '../../build/front';
+import { stopsBetween } from '../../light/exposure';
 import { evennessOver } from '../../light/evenness';
 import { JUDGED } from '../../location/use';
 import { buildField } from '../field';
@@ -15,6 +16,7 @@ import { packSizeOf } from '../../units/effective';
 import { keyOf, packsFor } from '../../shop/purchase';
 import { lightMargin } from '../light';
 import { quickFindings, wrongVoltage } from '../quickFindings';
+import { ERROR_STOPS } from './judged';
 import type { Question } from './question';
 
 /** Stock that is cut from sheets: so much of a sheet is of use [practice]. */
@@ -168,6 +170,30 @@ export function throwsApart(
     (person || by.includes('softness')) &&
     separateShadows(spacingM, emitterWidthM, shot.distanceM, NOSE_M).separate
   );
+}
+
+/** What is measured, as an estimate of an answer. */
+export function estimateOf(measured: Measured, question: Pick<Question, 'shot' | 'targetLx'>) {
+  const { lux, angleDeg, evennessStops, ra, cctK, flickers, hours, watts, massKg, foldedM, front } =
+    measured;
+  return {
+    front,
+    lux,
+    stops: stopsBetween(lux, question.targetLx),
+    errorStops: ERROR_STOPS.estimate,
+    angleDeg,
+    separate: throwsApart(measured, question),
+    evennessStops,
+    ra,
+    cctK,
+    miredOff: cctK === null ? 0 : Math.abs(mired(cctK) - mired(question.shot.cctK)),
+    flickers,
+    hours,
+    watts,
+    massKg,
+    foldedM,
+    sure: false,
+  };
 }
 
 const between = (a: number, b: number, t: number): number => a + (b - a) * t;

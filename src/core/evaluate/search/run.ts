@@ -1,7 +1,7 @@
 import { answersOf, type Answer } from './answers';
 import { frontOf } from './front';
 import { Sieve, type Found } from './sieve';
-import { missesOf, type Judged } from './judged';
+import type { Judged } from './judged';
 import { tasksBeside, tasksOf, type Task } from './tasks';
 import type { Question } from './question';
 
@@ -130,19 +130,3 @@ async function shared<T>(
     }),
   );
 }
-
-/** Hard wishes a light misses, the worst first. */
-export const hardMisses = (found: Judged, question: Pick<Question, 'shot'>) =>
-  missesOf(found, question)
-    .filter(({ hard }) => hard)
-    .toSorted((a, b) => b.share - a.share);
-
-/** One helper on this thread, for scripts and tests. */
-export const ownHelper = (
-  question: Question,
-  doTask: (task: Task, question: Question) => Found,
-  refine: (found: Judged, question: Question) => Judged | null,
-): Helper => ({
-  judge: (task) => Promise.resolve(doTask(task, question)),
-  refine: (found) => Promise.resolve(refine(found, question)),
-});

@@ -8,7 +8,7 @@ import { fixtureIlluminanceLx, type Fixture } from '../../verdict/fixture';
 import { resolveWith } from '../context';
 import { ERROR_STOPS, type Judged, type Way } from './judged';
 import { Sieve, type Found } from './sieve';
-import { measure, moneyOf, throwsApart } from './measure';
+import { estimateOf, measure, moneyOf } from './measure';
 import type { Question } from './question';
 
 /** Everything that need not be drawn first: lights drawn already, fixtures to buy or to hire. */
@@ -44,13 +44,11 @@ export function quickBuild(
   build: Build,
   question: Question,
 ): { judged: Judged; stopped: boolean } | null {
-  const { shot, targetLx, context, document } = question;
+  const { context, document } = question;
   const resolution = resolveWith(build, context);
   const measured = resolution && measure(resolution.resolved, question, resolution.resolved.steps);
   if (!resolution || !measured) return null;
   const made = isMade(document, build, resolution.resolved.steps);
-  const money = moneyOf(measured, question);
-  const { cctK } = measured;
   const judged: Judged = {
     id: `have ${build.id}`,
     way: 'have',
@@ -61,27 +59,12 @@ export function quickBuild(
     accessories: [],
     worn: [],
     lamp: build.id,
-    front: measured.front,
+    ...estimateOf(measured, question),
     layers: [],
     cell: null,
-    lux: measured.lux,
-    stops: stopsBetween(measured.lux, targetLx),
-    errorStops: ERROR_STOPS.estimate,
-    angleDeg: measured.angleDeg,
-    separate: throwsApart(measured, question),
-    evennessStops: measured.evennessStops,
-    ra: measured.ra,
-    cctK,
-    miredOff: cctK === null ? 0 : Math.abs(mired(cctK) - mired(shot.cctK)),
-    flickers: measured.flickers,
-    ...money,
-    ...(made ? { nowMinor: 0, owned: true, unpriced: 0, priced: true } : {}),
-    hours: made ? 0 : measured.hours,
-    watts: measured.watts,
-    massKg: measured.massKg,
-    foldedM: measured.foldedM,
+    ...moneyOf(measured, question),
+    ...(made ? { nowMinor: 0, owned: true, unpriced: 0, priced: true, hours: 0 } : {}),
     skill: FORMS.get(build.form)?.gallery.skill ?? 3,
-    sure: false,
   };
   return { judged, stopped: measured.stopped };
 }
