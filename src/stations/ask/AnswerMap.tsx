@@ -47,14 +47,18 @@ const SHAPES: Record<Judged['way'], 'circle' | 'rectRot' | 'rect' | 'triangle'> 
 /** Hard to soft: from ink to the glow of a lamp. */
 const softInk = (share: number) =>
   `color-mix(in oklab, #b5651d ${Math.round(100 * (1 - share))}%, #ffd98a)`;
-const asCanvas = (css: string): string => {
+/** Shades told apart; each is asked of the browser once a drawing, for that is slow. */
+const SHADES = 8;
+function shades(): string[] {
   const probe = document.createElement('span');
-  probe.style.color = css;
   document.body.append(probe);
-  const { color } = getComputedStyle(probe);
+  const found = Array.from({ length: SHADES }, (_, k) => {
+    probe.style.color = softInk(k / (SHADES - 1));
+    return getComputedStyle(probe).color;
+  });
   probe.remove();
-  return color;
-};
+  return found;
+}
 
 /** Most light for the money or less of what is made: what nobody who builds gets past. */
 function envelope(front: readonly Judged[], across: Across): { x: number; y: number }[] {
@@ -107,7 +111,8 @@ export default function AnswerMap({ front, answers, softnessDeg, picked }: Answe
     (ink) => {
       const share = ({ angleDeg, separate }: Judged) =>
         Math.min(1, angleDeg / Math.max(1, 1.2 * softnessDeg)) * (separate ? 0.5 : 1);
-      const shades = front.map((found) => asCanvas(softInk(share(found))));
+      const inks = shades();
+      const shaded = front.map((found) => inks[Math.round(share(found) * (SHADES - 1))]!);
       return {
         type: 'scatter',
         data: {
@@ -126,7 +131,7 @@ export default function AnswerMap({ front, answers, softnessDeg, picked }: Answe
               data: front.map((found) => ({ x: ACROSS[across].of(found), y: found.stops })),
               pointStyle: front.map(({ way }) => SHAPES[way]),
               pointRadius: 6,
-              pointBackgroundColor: shades,
+              pointBackgroundColor: shaded,
               pointBorderColor: ink('--ink-soft'),
               pointBorderWidth: 1,
             },

@@ -10,7 +10,7 @@ import { lightHands, type Hand } from '@/workers/pool';
 /** Typing and dragging change a question many times a second; only what rests is searched. */
 const REST_MS = 90;
 /** No oftener is it worked out what the answers would be by now. */
-const TOLD_MS = 140;
+const TOLD_MS = 250;
 
 /** A worker that is told the question when it does not know it. */
 function helperOf(
@@ -67,9 +67,9 @@ export function useSearch(
         });
       const helpers = hands.map((hand) => helperOf(hand, key, document, shotId, abort.signal));
       let last = 0;
-      const told = (so: () => Standing) => {
+      const told = (so: () => Standing, always?: true) => {
         const now = performance.now();
-        if (now - last < TOLD_MS) return;
+        if (!always && now - last < TOLD_MS) return;
         last = now;
         setStanding({ key, so: so() });
       };

@@ -24,7 +24,7 @@ export interface Standing extends Found {
 const MOST_ROUNDS = 10;
 
 /** How it stands when somebody looks; working the answers out for nobody would take longer than finding them. */
-export type Told = (so: () => Standing) => void;
+export type Told = (so: () => Standing, always?: true) => void;
 
 function standingOf(
   found: Found,
@@ -61,7 +61,10 @@ export async function search(
   await judgeAll(tasksOf(question), 'judging');
   if (signal.aborted) return null;
   await judgeAll(tasksBeside(sieve.found.front, question), 'looking closer');
+  if (signal.aborted) return null;
   let pool = sieve.found.front;
+  const judgedAll = sieve.found;
+  told(() => standingOf(judgedAll, question, 'simulating', 0), true);
   for (let round = 0; round < MOST_ROUNDS && !signal.aborted; round++) {
     const open = answersOf(pool, question).flatMap(({ found }) => (found.sure ? [] : [found]));
     if (open.length === 0) break;
@@ -75,7 +78,8 @@ export async function search(
       return now && fits(now, question) ? [now] : [];
     });
     const so = { ...sieve.found, front: pool };
-    told(() => standingOf(so, question, 'simulating', (round + 1) / MOST_ROUNDS));
+    if (!signal.aborted)
+      told(() => standingOf(so, question, 'simulating', (round + 1) / MOST_ROUNDS));
   }
   if (signal.aborted) return null;
   return standingOf({ ...sieve.found, front: frontOf(pool, question) }, question, 'done', 1);

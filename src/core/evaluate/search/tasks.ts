@@ -15,7 +15,7 @@ export type Task =
   | { kind: 'beside'; form: string; unit: string; cell: Cell };
 
 /** Shells a whole search resolves, and the most and fewest of one lamp in one form. */
-const SHELLS = { all: 2200, most: 80, least: 4 };
+const SHELLS = { all: 1900, most: 70, least: 4 };
 /** Of a lamp whose label misses a hard wish only the nearest miss is wanted. */
 const FEW = 6;
 
