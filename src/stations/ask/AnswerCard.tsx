@@ -88,7 +88,7 @@ export function AnswerCard(props: AnswerCardProps) {
           {levels.length > 0 &&
             ` In light and softness no error tells it from ${listed(levels.map(String))}.`}
         </p>
-        <p className="mt-1 flex gap-2 text-[13px]">
+        <p className="no-print mt-1 flex gap-2 text-[13px]">
           <button type="button" className="press press-main min-h-[26px] py-0" onClick={onOpen}>
             {found.way === 'build'
               ? 'Open it as a build'
