@@ -4,17 +4,11 @@ import type { Build, Production } from '../document/production';
 import { choosing } from '../forms/brings';
 import type { Field } from '../forms/form';
 import type { Part } from '../materials/part';
-import { fitting, isOwned } from '../materials/takes';
+import { byOwnedThenPrice, fitting } from '../materials/takes';
 import { evaluate } from './evaluate';
 
 /** Parts tried at a place before the first is taken as it is. */
 const MOST_TRIES = 14;
-
-/** What is owned first, then what is cheapest; a price nobody knows comes last. */
-const byOwnedThenPrice = (a: Part, b: Part): number =>
-  Number(isOwned(b)) - Number(isOwned(a)) ||
-  (a.priceMinor ?? Infinity) - (b.priceMinor ?? Infinity) ||
-  0;
 
 const candidates = (field: Field, { shelf }: Production): Part[] =>
   field.kind !== 'part' || field.optional

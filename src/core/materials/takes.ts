@@ -73,6 +73,12 @@ export const unfit = (takes: TakesId | undefined, part: Part): string | null =>
 /** Whether any of a thing on the shelf is there already. */
 export const isOwned = ({ onHand }: { onHand: number }): boolean => onHand > 0;
 
+/** What is owned first, then what is cheapest; a price nobody knows comes last. */
+export const byOwnedThenPrice = (a: Part, b: Part): number =>
+  Number(isOwned(b)) - Number(isOwned(a)) ||
+  (a.priceMinor ?? Infinity) - (b.priceMinor ?? Infinity) ||
+  0;
+
 /** Parts a place takes, of its role and its kind. */
 export const fitting = (
   parts: readonly Part[],

@@ -13,7 +13,7 @@ import { useState } from 'react';
 import type { Answer } from '@/core/evaluate/search/answers';
 import { WAYS, type Judged } from '@/core/evaluate/search/judged';
 import { spentWords } from '@/core/evaluate/search/words';
-import { stopsInWords } from '@/core/quantity';
+import { minorDigits, stopsInWords } from '@/core/quantity';
 import { ChartFigure } from '@/ui/ChartFigure';
 import { Heads } from '@/ui/Heads';
 import { useDevice } from '@/ui/device';
@@ -25,13 +25,13 @@ Chart.register(ScatterController, LineController, LineElement, LinearScale, Poin
 interface AnswerMapProps {
   front: readonly Judged[];
   answers: readonly Answer[];
-  /** no answer is softer than what is asked for by more than this */
+  /** what is asked for: points are shaded against it */
   softnessDeg: number;
   picked: string | null;
 }
 
 const ACROSS = {
-  money: { name: 'money', of: ({ nowMinor }: Judged) => nowMinor / 100 },
+  money: { name: 'money', of: ({ nowMinor }: Judged, unit: number) => nowMinor / unit },
   hours: { name: 'hours of making', of: ({ hours }: Judged) => hours },
 } as const;
 type Across = keyof typeof ACROSS;
@@ -61,21 +61,24 @@ function shades(): string[] {
 }
 
 /** Most light for the money or less of what is made: what nobody who builds gets past. */
-function envelope(front: readonly Judged[], across: Across): { x: number; y: number }[] {
+function envelope(
+  front: readonly Judged[],
+  at: (found: Judged) => number,
+): { x: number; y: number }[] {
   const made = front.filter(({ way }) => way === 'build' || way === 'have');
-  const sorted = made.toSorted((a, b) => ACROSS[across].of(a) - ACROSS[across].of(b));
+  const sorted = made.toSorted((a, b) => at(a) - at(b));
   let most = -Infinity;
   return sorted.flatMap((found) => {
     if (found.stops <= most) return [];
     most = found.stops;
-    return [{ x: ACROSS[across].of(found), y: found.stops }];
+    return [{ x: at(found), y: found.stops }];
   });
 }
 
 /** Numbers of the answers beside their points. */
 const numbers = (
   answers: readonly Answer[],
-  across: Across,
+  at: (found: Judged) => number,
   ink: Ink,
   picked: string | null,
 ): Plugin<'scatter'> => ({
@@ -86,7 +89,7 @@ const numbers = (
     ctx.textAlign = 'center';
     ctx.textBaseline = 'middle';
     for (const [k, { found }] of answers.entries()) {
-      const x = scales.x!.getPixelForValue(ACROSS[across].of(found));
+      const x = scales.x!.getPixelForValue(at(found));
       const y = scales.y!.getPixelForValue(found.stops);
       ctx.beginPath();
       ctx.arc(x, y, 11, 0, 2 * Math.PI);
@@ -111,6 +114,8 @@ export default function AnswerMap({ front, answers, softnessDeg, picked }: Answe
     (ink) => {
       const share = ({ angleDeg, separate }: Judged) =>
         Math.min(1, angleDeg / Math.max(1, 1.2 * softnessDeg)) * (separate ? 0.5 : 1);
+      const unit = 10 ** minorDigits(currency);
+      const at = (found: Judged) => ACROSS[across].of(found, unit);
       const inks = shades();
       const shaded = front.map((found) => inks[Math.round(share(found) * (SHADES - 1))]!);
       return {
@@ -120,7 +125,7 @@ export default function AnswerMap({ front, answers, softnessDeg, picked }: Answe
             {
               label: 'most light for it',
               type: 'line' as const,
-              data: envelope(front, across),
+              data: envelope(front, at),
               stepped: 'before' as const,
               borderColor: ink('--line-strong'),
               borderWidth: 1.5,
@@ -128,7 +133,7 @@ export default function AnswerMap({ front, answers, softnessDeg, picked }: Answe
             },
             {
               label: 'what can be had',
-              data: front.map((found) => ({ x: ACROSS[across].of(found), y: found.stops })),
+              data: front.map((found) => ({ x: at(found), y: found.stops })),
               pointStyle: front.map(({ way }) => SHAPES[way]),
               pointRadius: 6,
               pointBackgroundColor: shaded,
@@ -165,7 +170,7 @@ export default function AnswerMap({ front, answers, softnessDeg, picked }: Answe
             },
           },
         },
-        plugins: [numbers(answers, across, ink, picked) as Plugin],
+        plugins: [numbers(answers, at, ink, picked) as Plugin],
       };
     },
     [front, answers, across, softnessDeg, picked, currency],

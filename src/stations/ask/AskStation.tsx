@@ -8,6 +8,7 @@ import {
   type Answer,
 } from '@/core/evaluate/search/answers';
 import { FALL_WORDS, type Writing } from '@/core/evaluate/search/words';
+import { circuitOf } from '@/core/evaluate/search/question';
 import type { Standing } from '@/core/evaluate/search/run';
 import type { Shot } from '@/core/location/shot';
 import { buildIdSchema, fixtureIdSchema } from '@/core/ids';
@@ -61,6 +62,7 @@ function useOpening(shot: Shot) {
     if (found.way === 'build' && found.parameters) {
       const made = {
         ...newBuild(document, found.of, shot.id, found.parameters),
+        circuitId: circuitOf(document, shot.id).id,
         accessories: [...found.accessories],
         standing: document.builds.some(({ shotId }) => shotId === shot.id)
           ? ('an idea' as const)
@@ -137,6 +139,10 @@ function Asked({ shot, shots }: { shot: Shot; shots: readonly Shot[] }) {
           onPick={setPicked}
           onOpen={open}
         />
+        <p className="mt-2 text-[12.5px] text-ink-soft">
+          An answer is a drawing, not a clearance: mains, heat, heights and metal edges hurt people.
+          Wire checks it before power; local codes and a competent person come first.
+        </p>
         {answers.length > 0 && (
           <TakeAway onCsv={() => saveAnswers(document, shot, standing!.answers, standing!.front)} />
         )}

@@ -2,6 +2,7 @@
 import { SHOT_RECORD, type Shot } from '@/core/location/shot';
 import { USE_NAMES, JUDGED } from '@/core/location/use';
 import { WISH_RECORD, WISHES, type WishId, type Wishes } from '@/core/location/wishes';
+import { circuitOf } from '@/core/evaluate/search/question';
 import { shotTargetLx } from '@/core/evaluate/light';
 import { show, showText } from '@/core/quantity';
 import { useDevice } from '@/ui/device';
@@ -68,7 +69,7 @@ const FIELDS = { shot: SHOT_RECORD.fields, wishes: WISH_RECORD.fields };
 export function Sentence({ shot: asked }: { shot: Shot }) {
   const edits = useEdits();
   const { units } = useDevice();
-  const circuits = useProduction((state) => state.document.circuits);
+  const circuit = useProduction(({ document }) => circuitOf(document, asked.id));
   const change = (label: string, set: (target: Shot) => void) =>
     edits.record('shot', asked.id, `${label} of ${asked.name}`, set);
   const { hard } = asked.wishes;
@@ -110,7 +111,7 @@ export function Sentence({ shot: asked }: { shot: Shot }) {
           </li>
         ))}
       </ul>
-      {circuits.length === 0 && <p>There is no circuit to hang it on.</p>}
+      <p className="mt-1 text-[13px] text-ink-soft">It would hang on {circuit.name}.</p>
     </section>
   );
 }

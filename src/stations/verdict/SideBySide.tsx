@@ -153,7 +153,7 @@ function useRows(lights: readonly Beside[], isoSpeed: number, distanceM: number)
       words: write(judged.lux, 'illuminance'),
       note: than
         ? `${signed(judged.stops - than.judged.stops, Math.abs(judged.stops - than.judged.stops).toFixed(1))} stops against the first, ± ${Math.hypot(judged.errorStops, than.judged.errorStops).toFixed(1)}`
-        : stopsInWords(judged.stops),
+        : `${stopsInWords(judged.stops)}, ± ${judged.errorStops}`,
     })),
     row('Where it comes from', ({ ref, judged, measured, corrected }) => ({
       words:

@@ -53,7 +53,14 @@ export default function WaysSheet({ build, readouts }: AtHand) {
   const ways: Way[] = [
     {
       name: 'build it',
-      cost: { onceMinor: purchase.spentNowMinor, hours, perDayMinor: 0, watts, resale: 0 },
+      // One of the copies, as it is one fixture.
+      cost: {
+        onceMinor: purchase.spentNowMinor / build.copies,
+        hours,
+        perDayMinor: 0,
+        watts,
+        resale: 0,
+      },
     },
     ...(priceMinor > 0
       ? [
@@ -166,7 +173,7 @@ function sentences(ways: readonly Way[], counting: Counting): string[] {
       const days = breakEvenDays(made.cost, cost, counting);
       const than = name === 'hire it' ? 'hiring' : 'buying';
       if (days === null) return `Building never catches up with ${than}.`;
-      if (days === 0) return `Building costs less than ${than} from the first day.`;
+      if (days === 0) return `Building costs no more than ${than} from the first day.`;
       const whole = Math.ceil(days - 1e-9);
       return `Building costs no more than ${than} from day ${whole} on.`;
     });

@@ -4,6 +4,7 @@ import { attachAll } from '../../accessories/attach';
 import { accessorySchema, type Accessory } from '../../accessories/carried';
 import { readParameters } from '../../forms';
 import { choosing } from '../../forms/brings';
+import { REGIONS } from '../../electrics/region';
 import type { FormDefinition } from '../../forms/form';
 import type { Judged } from './judged';
 import { emptyFound, Sieve, type Fall, type Found } from './sieve';
@@ -33,7 +34,7 @@ import type { PartId } from '../../ids';
 const COUNTS = 12;
 const FEW = 40;
 
-/** How far the lamps fall short of being usable at all, by their label alone; null for those that are looked at. */
+/** Why lamps are not looked at, by their label alone; null for those that are. */
 export function lampFalls({ unit }: LampPlace, { shot, circuit }: Question): Fall | null {
   const { wishes } = shot;
   if (wishes.owned !== 'any' && !(unit.onHand > 0)) return 'owned';
@@ -50,7 +51,7 @@ export function lampFalls({ unit }: LampPlace, { shot, circuit }: Question): Fal
   return null;
 }
 
-/** Resolved and measured; null with what it fell by. */
+/** Resolved and measured, or what it fell by. */
 function resolvedWith(
   form: FormDefinition,
   parameters: BuildParameters,
@@ -137,7 +138,8 @@ function seriesOf(
   const priced = moneyBetween(one, other, question);
   const perLamp = to > from ? (other.lux - one.lux) / (to - from) : one.lux / from;
   const enough = from + (targetLx - one.lux) / perLamp;
-  const ampsLeft = circuit.ratedA - othersA;
+  // As the power plan has it: so much of a breaker may be drawn for hours.
+  const ampsLeft = circuit.ratedA * REGIONS[circuit.region].continuousShare - othersA;
   const counts = countsBetween(from, to, step, [enough, fill.onHand(read.value, context)]);
   const amps = (count: number) => one.amps + (other.amps - one.amps) * share(count);
   return {
@@ -215,7 +217,7 @@ export function judgeLamp(
       axes.map(({ length }) => length),
       mostShells,
     );
-    return judgeCells(form, lamp, question, cells);
+    return judgeCells({ form, lamp, question, axes }, cells);
   }
   const size = axes.reduce((product, { length }) => product * length, 1);
   return { ...emptyFound(), judged: size, fell: { [fall]: size } };
@@ -240,12 +242,9 @@ export function judgeBeside(
 }
 
 function judgeCells(
-  form: FormDefinition,
-  lamp: LampPlace,
-  question: Question,
+  { form, lamp, question, axes }: Omit<Drawn, 'base'>,
   cells: readonly Cell[],
 ): Found {
-  const axes = axesOf(form, question);
   const base = partsWith(form, lamp, question);
   const sieve = new Sieve(question);
   if (!base) {
@@ -297,10 +296,15 @@ function judgeShell(
 const wornOf = (question: Question): Accessory[] =>
   [...ACCESSORIES.values()].flatMap(({ id, fields, defaults, search }) => {
     if (!search?.uses.includes(question.shot.use)) return [];
-    const chosen = fields.flatMap((field) => {
-      const [part] = field.kind === 'part' && !field.optional ? partsFor(field, question) : [];
-      return part ? [choosing(field, part.id, question.document.shelf)] : [];
-    });
+    const places = fields.flatMap((field) =>
+      field.kind === 'part' && !field.optional
+        ? [{ field, part: partsFor(field, question)[0] }]
+        : [],
+    );
+    if (places.some(({ part }) => !part)) return [];
+    const chosen = places.map(({ field, part }) =>
+      choosing(field, part!.id, question.document.shelf),
+    );
     return search.sets.map((set, k) =>
       accessorySchema.parse({
         id: `${id}-${k + 1}`,

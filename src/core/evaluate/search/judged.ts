@@ -93,7 +93,10 @@ const over = (value: number | null, most: number | null): number =>
 const under = (value: number | null, least: number): number =>
   value === null || least <= 0 ? 0 : Math.max(0, 1 - value / least);
 
-/** What of the wishes a light misses. What is not known misses nothing where it ranks, and all where it cuts. */
+/**
+ * What of the wishes a light misses. What is not known misses nothing where it ranks, and all where it cuts; but for
+ * flicker, of which labels and sheets are silent: that it is not known is said in words.
+ */
 export function missesOf(found: Judged, { shot }: Pick<Question, 'shot'>): Miss[] {
   const { wishes } = shot;
   const judgedBy = JUDGED[shot.use].by;

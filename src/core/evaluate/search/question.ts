@@ -24,7 +24,7 @@ export interface Question {
 }
 
 /** The breaker a light for the shot would hang on: that of its builds, or the first. */
-const circuitOf = ({ builds, circuits }: Production, shotId: string): Circuit => {
+export const circuitOf = ({ builds, circuits }: Production, shotId: string): Circuit => {
   const wanted = builds.find((build) => build.shotId === shotId)?.circuitId;
   return circuits.find(({ id }) => id === wanted) ?? circuits[0]!;
 };

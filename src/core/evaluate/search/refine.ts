@@ -14,7 +14,7 @@ export function withFound(
   const drawn =
     found.parameters === null ? document.builds.find(({ id }) => found.id === `have ${id}`) : null;
   const build = drawn
-    ? { ...drawn, shotId: shot.id, circuitId: circuit.id }
+    ? { ...drawn, shotId: shot.id, circuitId: circuit.id, copies: 1 }
     : {
         ...begunBuild(
           { id: found.of, name: found.name },

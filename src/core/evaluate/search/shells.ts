@@ -2,7 +2,7 @@ import type { BuildParameters, Production } from '../../document/production';
 import { choosing } from '../../forms/brings';
 import type { Field, FormDefinition } from '../../forms/form';
 import type { Axis } from '../../forms/search';
-import { fitting, isOwned } from '../../materials/takes';
+import { byOwnedThenPrice, fitting, isOwned } from '../../materials/takes';
 import type { Part } from '../../materials/part';
 import type { Unit } from '../../units/unit';
 import type { Question } from './question';
@@ -24,9 +24,7 @@ export function partsFor(
     .filter((part) => !only || isThere(part))
     .toSorted(
       (a, b) =>
-        Number(isThere(b)) - Number(isThere(a)) ||
-        (a.priceMinor ?? 0) - (b.priceMinor ?? 0) ||
-        (a.id < b.id ? -1 : 1),
+        Number(isThere(b)) - Number(isThere(a)) || byOwnedThenPrice(a, b) || (a.id < b.id ? -1 : 1),
     );
 }
 

@@ -43,7 +43,7 @@ export function sentenceOf(found: Judged, writing: Writing): string {
   const light = `${stopsInWords(found.stops)} ± ${found.errorStops} stops`;
   const spend = found.way === 'hire' ? 'for the hire' : 'still to spend';
   const work = found.hours > 0 ? `, ${hours(found.hours)} of work` : '';
-  return `${sizeWords(found, writing)}${what}: ${light}, ${softWords(found)}, ${spentWords(found, writing)} ${spend}${work}.`;
+  return `${sizeWords(found, writing)}${what}: ${light}, ${softWords(found)}, ${spentWords(found, writing)} ${spend}${work}.${found.flickers === null ? ' Whether it flickers is not stated: film it at the shutter first.' : ''}`;
 }
 
 /** Less than this of stops, hours and money is no difference worth a word. */
