@@ -20,9 +20,15 @@ export const quickFindings = (
   ...(resolved.tape ? supplyFindings(resolved.tape, []) : []),
 ];
 
+/** Whether a lamp is made for so many volts, a tenth either way, the range of its label in it; one that names none is. */
+export const madeForMains = (
+  { supplyV, supplyToV }: { supplyV: number | null; supplyToV: number | null },
+  voltageV: number,
+): boolean =>
+  !supplyV || (voltageV >= supplyV * 0.9 && voltageV <= Math.max(supplyV, supplyToV ?? 0) * 1.1);
+
 /** Lamps made for another mains. */
 export const wrongVoltage = (
   groups: ResolvedBuild['groups'],
   { voltageV }: Pick<Circuit, 'voltageV'>,
-): boolean =>
-  groups.some(({ unit }) => unit.supplyV && Math.abs(unit.supplyV / voltageV - 1) > 0.1);
+): boolean => groups.some(({ unit }) => !madeForMains(unit, voltageV));

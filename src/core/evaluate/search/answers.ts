@@ -93,7 +93,7 @@ function bestsOf(question: Pick<Question, 'shot'>, all: readonly Judged[]): Best
       among: (found) => found.way === 'build' && fair(found),
       rank: ({ hours }) => hours,
     },
-    { id: 'drawn', among: ({ way }) => way === 'have', rank: weight },
+    { id: 'drawn', among: (found) => found.way === 'have' && fair(found), rank: weight },
     { id: 'bought', among: ({ way }) => way === 'buy' || way === 'hire', rank: cost },
   ];
 }

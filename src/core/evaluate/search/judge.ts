@@ -6,6 +6,7 @@ import { readParameters } from '../../forms';
 import { choosing } from '../../forms/brings';
 import { REGIONS } from '../../electrics/region';
 import type { FormDefinition } from '../../forms/form';
+import { madeForMains } from '../quickFindings';
 import type { Judged } from './judged';
 import { emptyFound, Sieve, type Fall, type Found } from './sieve';
 import {
@@ -38,16 +39,7 @@ const FEW = 40;
 export function lampFalls({ unit }: LampPlace, { shot, circuit }: Question): Fall | null {
   const { wishes } = shot;
   if (wishes.owned !== 'any' && !(unit.onHand > 0)) return 'owned';
-  if (
-    'supplyV' in unit &&
-    !(
-      (circuit.voltageV >= unit.supplyV * 0.9 && circuit.voltageV <= unit.supplyV * 1.1) ||
-      (unit.supplyToV !== null &&
-        circuit.voltageV >= unit.supplyV * 0.9 &&
-        circuit.voltageV <= unit.supplyToV * 1.1)
-    )
-  )
-    return 'mains';
+  if ('supplyV' in unit && !madeForMains(unit, circuit.voltageV)) return 'mains';
   return null;
 }
 
