@@ -1,4 +1,4 @@
-import { readyFolder } from '../src/server/storage/testing';
+import { readyFolder } from '../src/server/storage/testing/readyFolder';
 import { expect, figure, kept, stored, test, visit, visitList, type Page } from './bench';
 import { answering, startServer } from './server';
 

@@ -19,13 +19,21 @@ const freePort = () =>
   });
 
 /** Starts the production build on a data folder of its own, as `./jar demo` would. */
-export async function startServer(folder: string, port?: number): Promise<Running> {
+export async function startServer(
+  folder: string,
+  port?: number,
+  environment: Record<string, string> = {},
+): Promise<Running> {
   const at = port ?? (await freePort());
-  const child = spawn(
-    process.execPath,
-    ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(at)],
-    { env: { ...process.env, LANTERN_JAR_DATA: folder, LANTERN_JAR_DEMO: '1' } },
-  );
+  const child = spawn(process.execPath, ['.next/front.mjs'], {
+    env: {
+      ...process.env,
+      LANTERN_JAR_DATA: folder,
+      LANTERN_JAR_DEMO: '1',
+      PORT: String(at),
+      ...environment,
+    },
+  });
   let output = '';
   child.stdout.on('data', (data) => (output += data));
   child.stderr.on('data', (data) => (output += data));

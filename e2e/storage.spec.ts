@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { nightFerry } from '../src/demo/nightFerry';
 import { command, expect, kept, put, stored, test, visit, reload, visitList } from './bench';
-import { readyFolder } from '../src/server/storage/testing';
+import { readyFolder } from '../src/server/storage/testing/readyFolder';
 import { answering, startServer } from './server';
 
 const folder = () => mkdtempSync(join(tmpdir(), 'jar-e2e-'));

@@ -10,8 +10,8 @@ const ORIGIN = `http://127.0.0.1:${PORT}`;
 /** Serves the demo from a store of its own, by the production build that stands, until all is done. */
 export async function withDemo(run: () => Promise<void>): Promise<void> {
   const folder = mkdtempSync(join(tmpdir(), 'jar-pictures-'));
-  const env = { ...process.env, LANTERN_JAR_DATA: folder, LANTERN_JAR_DEMO: '1' };
-  const words = ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(PORT)];
+  const env = { ...process.env, LANTERN_JAR_DATA: folder, LANTERN_JAR_DEMO: '1', PORT: String(PORT) };
+  const words = ['.next/front.mjs'];
   const server = spawn(process.execPath, words, { env, stdio: 'ignore' });
   try {
     for (let attempt = 0; attempt < 100; attempt++) {

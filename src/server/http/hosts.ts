@@ -1,3 +1,5 @@
+import { currentDesk } from '../share/current';
+
 /**
  * Names this server answers to. A page of another site can have its own name point at this machine and
  * then read and write here as if it were ours (DNS rebinding); its browser still tells that name.
@@ -6,6 +8,12 @@ const OWN = new Set(['127.0.0.1', 'localhost', '[::1]']);
 
 export const FOREIGN_HOST =
   'Lantern Jar answers on 127.0.0.1 and localhost only; name others in LANTERN_JAR_HOSTS.';
+
+/** The address this bench is shared at; who asks there has been looked at by then (`front/shareDoor.ts`). */
+const sharedHost = (): string | null => {
+  const desk = currentDesk();
+  return desk && new URL(desk.address).hostname;
+};
 
 /** @param more  names given with LANTERN_JAR_HOSTS, parted by commas */
 export function isOwnHost(
@@ -18,5 +26,5 @@ export function isOwnHost(
     .split(',')
     .map((name) => name.trim().toLowerCase())
     .filter(Boolean);
-  return OWN.has(hostname) || named.includes(hostname);
+  return OWN.has(hostname) || named.includes(hostname) || hostname === sharedHost();
 }

@@ -6,7 +6,7 @@ import { readProductionZip } from '@/workers/productionZip';
 import { png, sha256 } from '@/workers/testing';
 import { openDatabase, type OpenDatabase } from '../storage/database';
 import { mediaChunks, productions } from '../storage/schema';
-import { readyFolder } from '../storage/testing';
+import { readyFolder } from '../storage/testing/readyFolder';
 import { keepDemoPhotographs } from './demo';
 import { mediaStore, MOST_SMALL_BYTES, UNNAMED_DAYS, type MediaStore } from './store';
 import { productionZip } from './zip';

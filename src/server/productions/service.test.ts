@@ -17,7 +17,7 @@ import { nightFerry } from '@/demo/nightFerry';
 import { openDatabase, type OpenDatabase } from '../storage/database';
 import { productions } from '../storage/schema';
 import { StorageProblem } from '../storage/problem';
-import { readyFolder } from '../storage/testing';
+import { readyFolder } from '../storage/testing/readyFolder';
 import { productionRepository } from './repository';
 import { productionService, type ProductionService } from './service';
 

@@ -15,7 +15,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { openDatabase } from './database';
 import { StorageProblem } from './problem';
-import { readyFolder } from './testing';
+import { readyFolder } from './testing/readyFolder';
 
 const fresh = () => mkdtempSync(join(tmpdir(), 'jar-damaged-'));
 let sound: string;

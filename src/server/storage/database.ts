@@ -1,6 +1,7 @@
 import { chmodSync, existsSync, mkdirSync, readdirSync, readFileSync, statSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 import type { PgDatabase, PgQueryResultHKT } from 'drizzle-orm/pg-core';
+import { openEngine, type FileWatch } from './engine';
 import { lockFolder } from './lock';
 import { damaged, StorageProblem, unwritable } from './problem';
 import * as schema from './schema';
@@ -18,14 +19,20 @@ interface StorageOptions {
   /** a real PostgreSQL; wins over the folder */
   databaseUrl?: string;
   folder: string;
+  /** for tests: looks on at what is written and flushed */
+  watch?: FileWatch;
 }
 
 /**
  * Opens the store and brings its tables up to date.
  * @throws StorageProblem when the folder is locked or unwritable, or the database unreachable
  */
-export async function openDatabase({ databaseUrl, folder }: StorageOptions): Promise<OpenDatabase> {
-  return databaseUrl ? openPostgres(databaseUrl) : openFolder(resolve(folder));
+export async function openDatabase({
+  databaseUrl,
+  folder,
+  watch,
+}: StorageOptions): Promise<OpenDatabase> {
+  return databaseUrl ? openPostgres(databaseUrl) : openFolder(resolve(folder), watch);
 }
 
 /** Step by step: Node's own recursive way never returns where a parent refuses with ENOENT. */
@@ -70,7 +77,7 @@ const inTime = <T>(folder: string, work: Promise<T>): Promise<T> => {
   return Promise.race([work, late]).finally(() => clearTimeout(timer));
 };
 
-async function openFolder(folder: string): Promise<OpenDatabase> {
+async function openFolder(folder: string, watch?: FileWatch): Promise<OpenDatabase> {
   // Films before they are shown are nobody else's business.
   process.umask(0o077);
   try {
@@ -79,16 +86,19 @@ async function openFolder(folder: string): Promise<OpenDatabase> {
   } catch (error) {
     throw unwritable(folder, error);
   }
-  const unlock = lockFolder(folder);
-  process.once('exit', unlock);
+  const release = lockFolder(folder);
+  process.once('exit', release);
+  const unlock = () => {
+    process.off('exit', release);
+    release();
+  };
   try {
     lookOver(folder);
-    const [{ PGlite }, { drizzle }, { migrate }] = await Promise.all([
-      import('@electric-sql/pglite'),
+    const [{ drizzle }, { migrate }] = await Promise.all([
       import('drizzle-orm/pglite'),
       import('drizzle-orm/pglite/migrator'),
     ]);
-    const client = await inTime(folder, PGlite.create(join(folder, 'pglite')));
+    const client = await inTime(folder, openEngine(folder, watch));
     const db = drizzle(client, { schema });
     await inTime(folder, migrate(db, { migrationsFolder: MIGRATIONS }));
     // Read once, so that pages that are broken are told now and not at the first click.

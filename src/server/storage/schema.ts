@@ -11,6 +11,7 @@ import {
   timestamp,
   type PgColumn,
 } from 'drizzle-orm/pg-core';
+import type { Right } from '@/core/document/rights';
 import type { Production } from '@/core/document/production';
 
 /** One row a production; the document is the truth, the other columns are for lists and checks. */
@@ -40,6 +41,11 @@ export const takenEdits = pgTable(
     client: text('client').notNull(),
     /** the revision it made */
     revision: integer('revision').notNull(),
+    /** as the undo list words it */
+    label: text('label').notNull().default(''),
+    /** who made it, as the device was named when it was let in; empty for the bench itself */
+    who: text('who').notNull().default(''),
+    at: timestamp('at', { withTimezone: true }).notNull().defaultNow(),
   },
   (table) => [
     primaryKey({ columns: [table.productionId, table.editId] }),
@@ -82,6 +88,18 @@ export const mediaChunks = pgTable(
   },
   (table) => [primaryKey({ columns: [table.hash, table.n] })],
 );
+
+/** Devices that were let in by a code: what they show is known by its hash alone. */
+export const devices = pgTable('devices', {
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+  right: text('right').$type<Right>().notNull(),
+  tokenHash: text('token_hash').notNull().unique(),
+  createdAt: timestamp('created_at', { withTimezone: true }).notNull().defaultNow(),
+  seenAt: timestamp('seen_at', { withTimezone: true }).notNull().defaultNow(),
+  /** set when it was shown the door; it stays in the list so that the log can be read */
+  revokedAt: timestamp('revoked_at', { withTimezone: true }),
+});
 
 /** Facts about this store itself, such as whether the sample production was ever put in. */
 export const settings = pgTable('settings', {

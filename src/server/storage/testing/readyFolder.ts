@@ -11,7 +11,7 @@ import {
 import { createHash } from 'node:crypto';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { openDatabase } from './database';
+import { openDatabase } from '../database';
 
 const MIGRATIONS = 'src/server/migrations';
 const ENGINE = 'node_modules/@electric-sql/pglite/package.json';
