@@ -46,7 +46,9 @@ test('kill -9 in the middle of typing: everything the server has answered for is
   page.on('response', async (response) => {
     const asked = response.request();
     if (asked.method() !== 'PATCH' || !response.ok()) return;
-    const sizes = [...(asked.postData() ?? '').matchAll(/"outerDiameterM"\],"value":([\d.]+)/g)];
+    const { edits } = asked.postDataJSON() as { edits: { commands: unknown[] }[] };
+    const done = JSON.stringify(edits.map(({ commands }) => commands));
+    const sizes = [...done.matchAll(/"outerDiameterM"\],"value":([\d.]+)/g)];
     answered.push(...sizes.map(([, size]) => Number(size)));
   });
   let sizeM = 0.9;

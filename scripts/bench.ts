@@ -70,7 +70,12 @@ const ORIGIN = `http://127.0.0.1:${PORT}`;
 
 async function withServer(work: () => Promise<void>) {
   const folder = mkdtempSync(join(tmpdir(), 'jar-bench-'));
-  const env = { ...process.env, LANTERN_JAR_DATA: folder, LANTERN_JAR_DEMO: '1', PORT: String(PORT) };
+  const env = {
+    ...process.env,
+    LANTERN_JAR_DATA: folder,
+    LANTERN_JAR_DEMO: '1',
+    PORT: String(PORT),
+  };
   const words = ['.next/front.mjs'];
   const server = spawn(process.execPath, words, { env, stdio: 'ignore' });
   try {

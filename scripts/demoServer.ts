@@ -10,7 +10,12 @@ const ORIGIN = `http://127.0.0.1:${PORT}`;
 /** Serves the demo from a store of its own, by the production build that stands, until all is done. */
 export async function withDemo(run: () => Promise<void>): Promise<void> {
   const folder = mkdtempSync(join(tmpdir(), 'jar-pictures-'));
-  const env = { ...process.env, LANTERN_JAR_DATA: folder, LANTERN_JAR_DEMO: '1', PORT: String(PORT) };
+  const env = {
+    ...process.env,
+    LANTERN_JAR_DATA: folder,
+    LANTERN_JAR_DEMO: '1',
+    PORT: String(PORT),
+  };
   const words = ['.next/front.mjs'];
   const server = spawn(process.execPath, words, { env, stdio: 'ignore' });
   try {

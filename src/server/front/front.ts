@@ -74,7 +74,6 @@ const doorOf =
       }
       await handle(request, response);
     } catch (error) {
-       
       console.error(error);
       refuse(response, { status: 503, words: 'This did not work; nothing was changed.' });
     }

@@ -20,7 +20,7 @@ const formSchema = z.object({
     .trim()
     .min(1)
     .max(60)
-     
+
     .regex(/^[^\x00-\x1f\x7f]*$/),
 });
 

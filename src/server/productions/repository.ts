@@ -1,4 +1,4 @@
-import { and, desc, eq, gt, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
+import { and, desc, eq, gt, inArray, isNotNull, isNull, lt, sql } from 'drizzle-orm';
 import type { Production } from '@/core/document/production';
 import type { Database } from '../storage/database';
 import { productions, settings, takenEdits } from '../storage/schema';
@@ -25,6 +25,23 @@ export interface TakenEdit {
   revision: number;
 }
 
+/** An edit as it is noted when it is taken. */
+export interface NotedEdit {
+  id: string;
+  client: string;
+  label: string;
+  /** the device it came from; empty for the bench itself */
+  who: string;
+}
+
+export interface LoggedEdit {
+  id: string;
+  label: string;
+  who: string;
+  at: Date;
+}
+const LOG_LINES = 300;
+
 /** Ids of past edits kept for each production. */
 const EDITS_KEPT = 1000;
 
@@ -32,17 +49,12 @@ const EDITS_KEPT = 1000;
 const living = (id: string) => and(eq(productions.id, id), isNull(productions.deletedAt));
 
 /** Notes edits as taken, and forgets all but the last thousand. */
-async function noteTaken(tx: Database, id: string, edits: readonly TakenEdit[]) {
+async function noteTaken(tx: Database, id: string, revision: number, edits: readonly NotedEdit[]) {
   if (edits.length === 0) return;
   await tx
     .insert(takenEdits)
     .values(
-      edits.map(({ id: editId, client, revision }) => ({
-        productionId: id,
-        editId,
-        client,
-        revision,
-      })),
+      edits.map(({ id: editId, ...noted }) => ({ productionId: id, editId, revision, ...noted })),
     )
     .onConflictDoNothing();
   await tx.execute(sql`
@@ -74,6 +86,14 @@ const readingOf = (db: Database) => ({
     return row ?? null;
   },
 
+  revision: async (id: string): Promise<number | null> => {
+    const [row] = await db
+      .select({ revision: productions.revision })
+      .from(productions)
+      .where(living(id));
+    return row?.revision ?? null;
+  },
+
   /** Edits taken after a revision, and those of the named ones that were taken at any time. */
   taken: async (id: string, after: number, ids: readonly string[]) => {
     const columns = {
@@ -95,6 +115,20 @@ const readingOf = (db: Database) => ({
     return { since, known: new Set(named.map((edit) => edit.id)) };
   },
 
+  /** The newest edits first: what was done, by whom, when. */
+  log: (id: string): Promise<LoggedEdit[]> =>
+    db
+      .select({
+        id: takenEdits.editId,
+        label: takenEdits.label,
+        who: takenEdits.who,
+        at: takenEdits.at,
+      })
+      .from(takenEdits)
+      .where(eq(takenEdits.productionId, id))
+      .orderBy(desc(takenEdits.seq))
+      .limit(LOG_LINES),
+
   /** Also sees what lies in the bin, because its id is still taken. */
   isTaken: async (id: string): Promise<boolean> =>
     (await db.select({ id: productions.id }).from(productions).where(eq(productions.id, id)))
@@ -113,7 +147,7 @@ const writingOf = (db: Database) => ({
     id: string,
     fromRevision: number,
     document: Production,
-    edits: readonly Omit<TakenEdit, 'revision'>[],
+    edits: readonly NotedEdit[],
   ): Promise<boolean> =>
     db.transaction(async (tx) => {
       const revision = fromRevision + 1;
@@ -123,11 +157,7 @@ const writingOf = (db: Database) => ({
         .where(and(living(id), eq(productions.revision, fromRevision)))
         .returning({ id: productions.id });
       if (written.length === 0) return false;
-      await noteTaken(
-        tx,
-        id,
-        edits.map((edit) => ({ ...edit, revision })),
-      );
+      await noteTaken(tx, id, revision, edits);
       return true;
     }),
 
@@ -138,7 +168,38 @@ const writingOf = (db: Database) => ({
   },
 });
 
+/** A production that was deleted, and can be taken back until it is taken away for good. */
+export interface BinnedProduction {
+  id: string;
+  name: string;
+  deletedAt: Date;
+}
+
+/** Deleted productions can be taken back for so long. */
+export const BIN_DAYS = 30;
+
 const binOf = (db: Database) => ({
+  inBin: (): Promise<BinnedProduction[]> =>
+    db
+      .select({
+        id: productions.id,
+        name: productions.name,
+        deletedAt: sql<Date>`${productions.deletedAt}`.mapWith(productions.deletedAt),
+      })
+      .from(productions)
+      .where(isNotNull(productions.deletedAt))
+      .orderBy(desc(productions.deletedAt)),
+  /** Takes away for good what has lain in the bin too long. @param now  handed in so that tests need not wait */
+  emptyBin: async (now = new Date()): Promise<number> => {
+    const since = new Date(now.getTime() - BIN_DAYS * 86_400_000);
+    const gone = await db
+      .delete(productions)
+      .where(lt(productions.deletedAt, since))
+      .returning({ id: productions.id });
+    const ids = gone.map(({ id }) => id);
+    if (ids.length > 0) await db.delete(takenEdits).where(inArray(takenEdits.productionId, ids));
+    return ids.length;
+  },
   bin: async (id: string): Promise<boolean> =>
     (
       await db

@@ -9,6 +9,7 @@ import { REGION_IDS } from '@/core/electrics/region';
 import { accept, type Problem, type Result } from '@/core/result';
 import { bringing, withOwn } from '@/core/shelf/own';
 import { nightFerry, typicalStock } from '@/demo/nightFerry';
+import type { Device } from '../share/devices';
 import { ownShelfOf } from './ownShelf';
 import type { ProductionRepository } from './repository';
 import type { Stored } from './stored';
@@ -96,6 +97,10 @@ export function productionService(repository: ProductionRepository) {
     find,
     bin: repository.bin,
     takeBack: repository.takeBack,
+    inBin: repository.inBin,
+    emptyBin: repository.emptyBin,
+    log: repository.log,
+    revision: repository.revision,
 
     /** A new production begins with a shelf of typical units, so that a build can start at once. */
     create: async (given: z.input<typeof createSchema>) => {
@@ -114,8 +119,8 @@ export function productionService(repository: ProductionRepository) {
     },
 
     /** Edits on the revision they were made from, each taken or refused by itself. */
-    save: (id: string, given: SaveRequest): Promise<SaveOutcome> =>
-      saveEdits(repository, find, id, given),
+    save: (id: string, given: SaveRequest, by: Device | null = null): Promise<SaveOutcome> =>
+      saveEdits(repository, find, id, given, by),
 
     /** What a browser with unsent edits must know: the newest state, and which of them are in it. */
     since: async (id: string, given: z.infer<typeof sinceSchema>) => {

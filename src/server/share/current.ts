@@ -9,3 +9,6 @@ export const currentDesk = (): ShareDesk | null => holder.lanternJarDesk ?? null
 export const setDesk = (desk: ShareDesk): void => {
   holder.lanternJarDesk = desk;
 };
+
+/** Whether others may be at work here: devices of the network, or other servers on one database. */
+export const isShared = (): boolean => currentDesk() !== null || Boolean(process.env.DATABASE_URL);

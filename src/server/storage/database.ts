@@ -129,16 +129,39 @@ function asProblem(folder: string, error: unknown): StorageProblem {
   }
 }
 
+/** Connections of one server, and how long it waits for one, for an answer, and for a lock. */
+const POOL = {
+  max: 10,
+  connectionTimeoutMillis: 5000,
+  idleTimeoutMillis: 30_000,
+  statement_timeout: 30_000,
+  query_timeout: 35_000,
+  lock_timeout: 10_000,
+  keepAlive: true,
+};
+/** Number of the lock that lets one of several servers bring the tables up to date; any number nobody else uses. */
+const MIGRATING = 4_680_018;
+
 async function openPostgres(url: string): Promise<OpenDatabase> {
   const [{ Pool }, { drizzle }, { migrate }] = await Promise.all([
     import('pg'),
     import('drizzle-orm/node-postgres'),
     import('drizzle-orm/node-postgres/migrator'),
   ]);
-  const pool = new Pool({ connectionString: url });
+  const pool = new Pool({ connectionString: url, ...POOL });
+  // An idle connection that breaks is replaced when the next one is asked for.
+  pool.on('error', () => undefined);
   try {
     const db = drizzle(pool, { schema });
-    await migrate(db, { migrationsFolder: MIGRATIONS });
+    const one = await pool.connect();
+    try {
+      await one.query('select pg_advisory_lock($1)', [MIGRATING]);
+      await migrate(drizzle(one, { schema }), { migrationsFolder: MIGRATIONS });
+      await one.query('select pg_advisory_unlock($1)', [MIGRATING]);
+    } finally {
+      // With the connection goes the lock, should anything have failed.
+      one.release(true);
+    }
     return { db, close: () => pool.end() };
   } catch (error) {
     await pool.end();

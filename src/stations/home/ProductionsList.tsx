@@ -3,14 +3,18 @@ import { lazyPanel } from '@/ui/lazyPanel';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import { RIGHT_WORDS, type Right } from '@/core/document/rights';
 import { Jar } from '@/ui/Jar';
 import { Listening } from '@/ui/Listening';
 import { Cover } from './Cover';
+import { dayAndTime } from './dayAndTime';
 import { requestJson } from './request';
 
 const NewProductionDialog = lazyPanel(() => import('./NewProductionDialog'));
 
 const ImportDialog = lazyPanel(() => import('./ImportDialog'));
+const ShareDialog = lazyPanel(() => import('./ShareDialog'));
+const BinDialog = lazyPanel(() => import('./BinDialog'));
 
 interface ListedProduction {
   id: string;
@@ -20,10 +24,22 @@ interface ListedProduction {
   updatedAt: string;
 }
 
+interface ProductionsListProps {
+  productions: ListedProduction[];
+  /** productions in the bin */
+  binned: number;
+  /** whether devices of the network may be let in */
+  shared: boolean;
+  /** the device that looks, where it is not the bench itself */
+  device: { name: string; right: Right } | null;
+}
+
 /** The wall of hooks: every production, and the ways to get another. */
-export function ProductionsList({ productions }: { productions: ListedProduction[] }) {
+export function ProductionsList(props: ProductionsListProps) {
+  const { productions, shared, device } = props;
+  const mayEdit = device === null || device.right === 'edit';
   const router = useRouter();
-  const [panel, setPanel] = useState<'new' | 'import' | null>(null);
+  const [panel, setPanel] = useState<'new' | 'import' | 'share' | 'bin' | null>(null);
   const [binned, setBinned] = useState<ListedProduction | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
 
@@ -45,13 +61,32 @@ export function ProductionsList({ productions }: { productions: ListedProduction
       <Listening />
       <Greeting />
       <p className="mt-8 flex flex-wrap gap-3">
-        <button type="button" className="press press-main" onClick={() => setPanel('new')}>
-          New production
-        </button>
-        <button type="button" className="press" onClick={() => setPanel('import')}>
-          Import a file
-        </button>
+        {mayEdit && (
+          <>
+            <button type="button" className="press press-main" onClick={() => setPanel('new')}>
+              New production
+            </button>
+            <button type="button" className="press" onClick={() => setPanel('import')}>
+              Import a file
+            </button>
+          </>
+        )}
+        {!device && shared && (
+          <button type="button" className="press" onClick={() => setPanel('share')}>
+            Share the bench
+          </button>
+        )}
+        {!device && props.binned > 0 && (
+          <button type="button" className="press" onClick={() => setPanel('bin')}>
+            Bin ({props.binned})
+          </button>
+        )}
       </p>
+      {device && (
+        <p className="mt-4 text-ink-soft">
+          “{device.name}” may {RIGHT_WORDS[device.right]}.
+        </p>
+      )}
       {binned && (
         <p role="status" className="mt-4 border border-line bg-raised p-3">
           “{binned.name}” is in the bin.{' '}
@@ -77,7 +112,7 @@ export function ProductionsList({ productions }: { productions: ListedProduction
           <OneProduction
             key={production.id}
             production={production}
-            onDelete={() => bin(production)}
+            onDelete={mayEdit ? () => bin(production) : null}
           />
         ))}
       </ul>
@@ -87,6 +122,8 @@ export function ProductionsList({ productions }: { productions: ListedProduction
       </p>
       {panel === 'new' && <NewProductionDialog onClose={() => setPanel(null)} />}
       {panel === 'import' && <ImportDialog onClose={() => setPanel(null)} />}
+      {panel === 'share' && <ShareDialog onClose={() => setPanel(null)} />}
+      {panel === 'bin' && <BinDialog onClose={() => setPanel(null)} />}
     </main>
   );
 }
@@ -108,7 +145,8 @@ const Greeting = () => (
 
 interface OneProductionProps {
   production: ListedProduction;
-  onDelete: () => void;
+  /** null where it is not for this device to delete */
+  onDelete: (() => void) | null;
 }
 
 function OneProduction({ production, onDelete }: OneProductionProps) {
@@ -128,10 +166,7 @@ function OneProduction({ production, onDelete }: OneProductionProps) {
         <p className="mt-1 text-[13px] text-ink-soft">
           {counted(production.shots, 'shot')}, {counted(production.builds, 'light')}
           <br />
-          changed{' '}
-          <time dateTime={production.updatedAt}>
-            {production.updatedAt.slice(0, 16).replace('T', ' ')} UTC
-          </time>
+          changed <time dateTime={production.updatedAt}>{dayAndTime(production.updatedAt)}</time>
         </p>
         <p className="mt-auto flex gap-2 pt-2 text-[13px]">
           <Link className="press" href={`/p/${production.id}/ask`}>
@@ -140,9 +175,11 @@ function OneProduction({ production, onDelete }: OneProductionProps) {
           <a className="press" href={`/api/productions/${production.id}/file`} download>
             Export<span className="sr-only"> {production.name}</span>
           </a>
-          <button type="button" className="press" onClick={onDelete}>
-            Delete<span className="sr-only"> {production.name}</span>
-          </button>
+          {onDelete && (
+            <button type="button" className="press" onClick={onDelete}>
+              Delete<span className="sr-only"> {production.name}</span>
+            </button>
+          )}
         </p>
       </div>
     </li>

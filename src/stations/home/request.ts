@@ -35,3 +35,29 @@ export async function requestJson(
     return { ok: false, message: 'The server does not answer. Is it still running?' };
   }
 }
+
+type Answer<T> = { ok: true; value: T } | { ok: false; message: string };
+
+/** Asks the server for something of a known shape. */
+export async function askJson<T>(
+  url: string,
+  schema: z.ZodMiniType<T>,
+  given?: { method: string; body: unknown },
+): Promise<Answer<T>> {
+  try {
+    const answer = await fetch(
+      url,
+      given && {
+        method: given.method,
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify(given.body),
+      },
+    );
+    const json: unknown = await answer.json();
+    return answer.ok
+      ? { ok: true, value: schema.parse(json) }
+      : { ok: false, message: problemSchema.parse(json).title };
+  } catch {
+    return { ok: false, message: 'The server does not answer. Is it still running?' };
+  }
+}

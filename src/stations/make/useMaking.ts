@@ -77,7 +77,10 @@ export function useBench(build: Build, readouts: WorkedOut) {
   const edits = useEdits();
   const document = useProduction((state) => state.document);
   const { derivations } = useWorkplace();
-  const [by] = useHand();
+  const [hand] = useHand();
+  // A device that was let in under a name need not be told it again.
+  const named = useProduction((state) => state.device?.name ?? '');
+  const by = hand || named;
   const change = (making: Making, label: string, recipe: (draft: Making) => void) =>
     edits.record('making', making.id, label, recipe);
   const now = () => stamp(Date.now());

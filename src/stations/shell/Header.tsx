@@ -1,5 +1,6 @@
 'use client';
 import { BookOpen, CopyPlus, Lamp, Moon, Redo2, Ruler, Search, Trash2, Undo2 } from 'lucide-react';
+import { RIGHT_WORDS } from '@/core/document/rights';
 import { useDevice } from '@/ui/device';
 import { useProduction } from '../store/context';
 import { SaveMark } from './SaveMark';
@@ -13,6 +14,7 @@ export function Header({ actions }: { actions: readonly Action[] }) {
   const builds = useProduction((state) => state.document.builds);
   const history = useProduction((state) => state.history);
   const device = useDevice();
+  const who = useProduction((state) => state.device);
   const run = (id: string) => actions.find((action) => action.id === id)?.run();
   const lastDone = history.past.at(-1)?.batch.label;
   const lastUndone = history.future.at(-1)?.batch.label.replace(/^undo /, '');
@@ -57,6 +59,16 @@ export function Header({ actions }: { actions: readonly Action[] }) {
         </>
       )}
       <span className="flex-1" />
+      {who && (
+        <span
+          data-right={who.right}
+          className="text-[13px] text-ink-soft"
+          title={`This device may ${RIGHT_WORDS[who.right]}`}
+        >
+          {who.name}
+          {who.right !== 'edit' && <> · {who.right === 'read' ? 'reads' : 'ticks'}</>}
+        </span>
+      )}
       <SaveMark />
       <IconPress
         label={lastDone ? `Undo: ${lastDone}` : 'Undo'}

@@ -30,6 +30,8 @@ const FindingsDialog = lazyPanel(() => import('./FindingsDialog'));
 
 const GlossaryDialog = lazyPanel(() => import('./GlossaryDialog'));
 
+const LogDialog = lazyPanel(() => import('./LogDialog'));
+
 const CommandBox = lazyPanel(() => import('./CommandBox'));
 
 const SessionContext = createContext<{
@@ -44,10 +46,16 @@ export function useSession() {
   return session;
 }
 
+interface WorkbenchProps {
+  initial: Initial;
+  follows: boolean;
+  children: React.ReactNode;
+}
+
 /** Rail, sheet and ladder round one production. */
-export function Workbench({ initial, children }: { initial: Initial; children: React.ReactNode }) {
+export function Workbench({ initial, follows, children }: WorkbenchProps) {
   return (
-    <ProductionProvider initial={initial}>
+    <ProductionProvider initial={initial} follows={follows}>
       <WorkplaceProvider>
         <Frame>{children}</Frame>
       </WorkplaceProvider>
@@ -61,7 +69,7 @@ const fetchPanels = () => {
     panel.fetch();
 };
 
-type Panel = 'commands' | 'keys' | 'findings' | 'production' | 'glossary' | null;
+type Panel = 'commands' | 'keys' | 'findings' | 'production' | 'glossary' | 'log' | null;
 
 function Frame({ children }: { children: React.ReactNode }) {
   const [panel, setPanel] = useState<Panel>(null);
@@ -74,6 +82,7 @@ function Frame({ children }: { children: React.ReactNode }) {
       openFindings: () => setPanel('findings'),
       openProduction: () => setPanel('production'),
       openGlossary: () => setPanel('glossary'),
+      openLog: () => setPanel('log'),
       say,
     }),
     [],
@@ -121,6 +130,7 @@ function Frame({ children }: { children: React.ReactNode }) {
       </p>
       {panel === 'commands' && <CommandBox actions={actions} onClose={close} />}
       {panel === 'production' && <ProductionDialog onClose={close} />}
+      {panel === 'log' && <LogDialog onClose={close} />}
       {panel === 'glossary' && <GlossaryDialog onClose={close} />}
       {panel === 'keys' && <KeyList actions={actions} onClose={close} />}
       {panel === 'findings' && (

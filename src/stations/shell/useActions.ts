@@ -28,6 +28,7 @@ interface Panels {
   openFindings: () => void;
   openProduction: () => void;
   openGlossary: () => void;
+  openLog: () => void;
   say: (words: string) => void;
 }
 
@@ -147,6 +148,7 @@ const panelActions = (panels: Panels): Action[] => [
     label: 'Production and circuits',
     run: panels.openProduction,
   },
+  { id: 'log', label: 'Who did what', run: panels.openLog },
   {
     id: 'glossary',
     label: 'What the words mean',

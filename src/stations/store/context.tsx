@@ -8,18 +8,36 @@ import {
   type ProductionStore,
 } from './production';
 
+/** Quick enough for two people who talk to each other; twenty phones ask a server seven times a second. */
+const FOLLOW_EVERY_MS = 3000;
+
 const StoreContext = createContext<ProductionStore | null>(null);
 
 /** Holds one production for all stations below it; made once from what the server sent. */
 export function ProductionProvider({
   initial,
+  follows,
   children,
 }: {
   initial: Initial;
+  /** others may be at work on it: what they change is taken in as it comes */
+  follows: boolean;
   children: React.ReactNode;
 }) {
   const [store] = useState(() => createProductionStore(initial));
   useEffect(() => void store.getState().recall(), [store]);
+  useEffect(() => {
+    if (!follows) return;
+    const look = () => {
+      if (document.visibilityState === 'visible') void store.getState().follow();
+    };
+    const timer = setInterval(look, FOLLOW_EVERY_MS);
+    document.addEventListener('visibilitychange', look);
+    return () => {
+      clearInterval(timer);
+      document.removeEventListener('visibilitychange', look);
+    };
+  }, [store, follows]);
   return <StoreContext value={store}>{children}</StoreContext>;
 }
 

@@ -4,6 +4,7 @@ import { dropJournal, wholeHistory } from './journal';
 import type { Keeping } from './keeping';
 import { forgetLegacy, LEGACY_WINDOW } from './legacy';
 import type { Moving } from './moving';
+import type { Newer } from './saving';
 import type { Sending } from './sending';
 import type { Place, ProductionState } from './state';
 
@@ -29,8 +30,21 @@ export function meetingOf(
   { set, get }: Place,
   { remember }: Keeping,
   { schedule }: Sending,
-): Pick<ProductionState, 'takeNewer' | 'putMineOnTop'> {
-  return {
+): Pick<ProductionState, 'takeNewer' | 'putMineOnTop'> & { takeIn: (newer: Newer) => void } {
+  const meeting: ReturnType<typeof meetingOf> = {
+    takeIn: (newer) => {
+      const { save, history } = get();
+      // An open question is answered first.
+      if (save.kind === 'conflict' || newer.revision < get().revision) return;
+      if (history.pending.length === 0) {
+        const { document, revision } = newer;
+        const dragging = get().beforeDrag !== null ? { beforeDrag: document } : {};
+        set({ document, acknowledged: document, revision, save: { kind: 'saved' }, ...dragging });
+        return;
+      }
+      set({ save: { kind: 'conflict', newer, clashes: [], from: 'here' } });
+      meeting.putMineOnTop();
+    },
     takeNewer: () => {
       const { save, history } = get();
       if (save.kind !== 'conflict') return;
@@ -48,10 +62,10 @@ export function meetingOf(
       remember(done);
     },
     putMineOnTop: (choices = {}) => {
-      const { save, history, document } = get();
+      const { save, history, document, beforeDrag } = get();
       if (save.kind !== 'conflict') return;
       const batches = history.pending.map(({ batch }) => batch);
-      const merged = mergeBatches(batches, save.newer.document, choices, document);
+      const merged = mergeBatches(batches, save.newer.document, choices, beforeDrag ?? document);
       if (merged.clashes.length) return set({ save: { ...save, clashes: merged.clashes } });
       const next = refitted(history, merged.batches);
       const whole = wholeHistory(next);
@@ -60,6 +74,7 @@ export function meetingOf(
       const { document: newer, revision } = save.newer;
       set({
         document: merged.document,
+        ...(beforeDrag ? { beforeDrag: merged.document } : {}),
         acknowledged: newer,
         revision,
         history: next,
@@ -72,6 +87,7 @@ export function meetingOf(
       schedule(0);
     },
   };
+  return meeting;
 }
 
 /** What other windows and older versions left unsent: taken up, or let go. */

@@ -8,6 +8,7 @@ import {
   type Command,
 } from '@/core/document/edit';
 import type { Production } from '@/core/document/production';
+import { notAllowed, type Right } from '@/core/document/rights';
 import { touchedProblems } from '@/core/document/touched';
 import { recorded, redone, tooOld, undone, type Recorded } from './history';
 import type { Keeping } from './keeping';
@@ -21,8 +22,17 @@ type Attempt =
   | { refused: Pick<Refusal, 'message' | 'at'> }
   | { refused?: undefined; batch: Batch; document: Production };
 
+const rightOf = ({ device }: ProductionState): Right => device?.right ?? 'edit';
+
 /** Commands as a new move, if the document can take them. */
-function attempt(document: Production, label: string, commands: readonly Command[]): Attempt {
+function attempt(
+  document: Production,
+  label: string,
+  commands: readonly Command[],
+  right: Right,
+): Attempt {
+  const barred = notAllowed(right, commands);
+  if (barred) return { refused: { message: barred, at: null } };
   const done = applyCommands(document, commands);
   if (!done.ok) return { refused: { message: done.problems[0]!.message, at: null } };
   const [problem] = touchedProblems(done.value.document, commands);
@@ -54,7 +64,7 @@ export function movingOf(
 
   function enter(label: string, commands: readonly Command[]): string | null {
     if (commands.length === 0) return null;
-    const made = attempt(get().document, label, commands);
+    const made = attempt(get().document, label, commands, rightOf(get()));
     if (made.refused) return tell({ label, message: made.refused.message, at: made.refused.at });
     const { refusals, history } = get();
     if (refusals.length) set({ refusals: refusals.filter((each) => each.label !== label) });
@@ -71,7 +81,7 @@ export function movingOf(
     const { label } = last.batch;
     const { commands, left, closed } = undoCommands(document, last.batch);
     const back = list === 'past' ? `undo ${label}` : label.replace(/^undo /, '');
-    const made = commands.length > 0 ? attempt(document, back, commands) : null;
+    const made = commands.length > 0 ? attempt(document, back, commands, rightOf(get())) : null;
     if (!made || made.refused) {
       const off = move(history, null, Date.now());
       set({ history: off.history });

@@ -6,13 +6,15 @@ import { keepingOf, type Keeping } from './keeping';
 import { meetingOf, offersOf } from './meeting';
 import { draggingOf, movingOf } from './moving';
 import { recallJournals, type Recalled } from './recalling';
+import { fetchNewer } from './saving';
 import { sendingOf, type Sending } from './sending';
 import type { Initial, Place, ProductionState, Refusal } from './state';
 
 export type { Initial, Offer, ProductionState, Refusal, SaveState } from './state';
 
 /** What a window knows before anything has happened in it. */
-const beginning = ({ document, revision }: Initial) => ({
+const beginning = ({ document, revision, device }: Initial) => ({
+  device: device ?? null,
   document,
   acknowledged: document,
   revision,
@@ -72,16 +74,23 @@ export function createProductionStore(initial: Initial) {
     const place: Place = { id: initial.document.id, set, get };
     const tell = tellingOf(place);
     const keeping = keepingOf(place);
-    const sending = sendingOf(place, keeping, tell);
+    const sending = sendingOf(place, keeping, tell, (newer) => takeIn(newer));
+    const { takeIn, ...meeting } = meetingOf(place, keeping, sending);
     const moving = movingOf(place, keeping, sending, tell);
     return {
       ...beginning(initial),
       ...draggingOf(place, moving),
-      ...meetingOf(place, keeping, sending),
+      ...meeting,
       ...offersOf(place, moving),
       change: (label, change) => moving.enter(label, change(get().document)),
       undo: () => moving.step('past'),
       redo: () => moving.step('future'),
+      follow: async () => {
+        const busy = () => sending.isSending() || get().beforeDrag !== null;
+        if (busy()) return;
+        const newer = await fetchNewer(place.id, get().revision);
+        if (newer && newer.revision > get().revision && !busy()) takeIn(newer);
+      },
       dismiss: (refusal) =>
         set(({ refusals }) => ({ refusals: refusals.filter((each) => each.id !== refusal) })),
       recall: recallingOf(initial, place, keeping, sending),

@@ -15,7 +15,8 @@ export interface RefusedEdit {
 }
 
 type SendOutcome =
-  | { kind: 'saved'; revision: number; refused: RefusedEdit[] }
+  /** `newer` is the state of all, where others' edits stand beside these */
+  | { kind: 'saved'; revision: number; refused: RefusedEdit[]; newer: Newer | null }
   | { kind: 'stale'; newer: Newer }
   /** the request as a whole is not taken, and nobody says which edit is at fault */
   | { kind: 'rejected'; message: string }
@@ -26,16 +27,18 @@ const problemSchema = z.object({
   message: z.string(),
   at: z.optional(z.unknown()),
 });
+const newerSchema = z.object({ revision: z.number(), document: z.unknown() });
 const savedSchema = z.object({
   revision: z.number(),
   refused: z.array(z.object({ id: z.string(), problems: z.array(problemSchema) })),
+  newer: z.optional(newerSchema),
 });
 const refusalSchema = z.object({
   title: z.string(),
   problems: z._default(z.array(problemSchema), []),
   revision: z.optional(z.number()),
   refused: z.optional(savedSchema.shape.refused),
-  newer: z.optional(z.object({ revision: z.number(), document: z.unknown() })),
+  newer: z.optional(newerSchema),
 });
 
 /** A server that takes longer is treated as one that does not answer; the edits are sent again. */
@@ -62,7 +65,12 @@ export async function sendEdits(
     const [answer, json] = await post('PATCH', `/api/productions/${id}`, {
       client,
       baseRevision,
-      edits: batches.map(({ id: edit, label, commands }) => ({ id: edit, label, commands })),
+      edits: batches.map(({ id: edit, label, commands, inverse }) => ({
+        id: edit,
+        label,
+        commands,
+        inverse,
+      })),
     });
     if (answer.ok) return taken(savedSchema.parse(json));
     return refusal(answer.status, refusalSchema.parse(json));
@@ -71,9 +79,10 @@ export async function sendEdits(
   }
 }
 
-const taken = ({ revision, refused }: z.infer<typeof savedSchema>): SendOutcome => ({
+const taken = ({ revision, refused, newer }: z.infer<typeof savedSchema>): SendOutcome => ({
   kind: 'saved',
   revision,
+  newer: (newer as Newer | undefined) ?? null,
   refused: refused.map(({ id, problems }) => ({
     id,
     message: problems[0] ? problems[0].message : 'It does not fit the document.',
@@ -85,7 +94,7 @@ function refusal(status: number, problem: z.infer<typeof refusalSchema>): SendOu
   if (status === 409 && problem.newer)
     return { kind: 'stale', newer: problem.newer as unknown as Newer };
   if (status === 422 && problem.refused && problem.revision !== undefined)
-    return taken({ revision: problem.revision, refused: problem.refused });
+    return taken({ ...problem, revision: problem.revision, refused: problem.refused });
   const [first] = problem.problems;
   const message = first?.path ? `${problem.title} ${first.path}: ${first.message}` : problem.title;
   if (status === 404)
@@ -96,6 +105,19 @@ function refusal(status: number, problem: z.infer<typeof refusalSchema>): SendOu
   return status === 400 || status === 413 || status === 422
     ? { kind: 'rejected', message }
     : { kind: 'unanswered', message };
+}
+
+/** The state of the store when it is newer than a revision; null when it is not, or nobody says. */
+export async function fetchNewer(id: string, after: number): Promise<Newer | null> {
+  try {
+    const answer = await fetch(`/api/productions/${id}?after=${after}`, {
+      signal: AbortSignal.timeout(PATIENCE_MS),
+    });
+    if (answer.status !== 200) return null;
+    return newerSchema.parse(await answer.json()) as Newer;
+  } catch {
+    return null;
+  }
 }
 
 const sinceSchema = z.object({

@@ -1,7 +1,7 @@
 import { applyBatches, mergeBatches } from '@/core/document/edit';
 import { settled, type Move } from './history';
 import type { Keeping } from './keeping';
-import { sendEdits, type RefusedEdit } from './saving';
+import { sendEdits, type Newer, type RefusedEdit } from './saving';
 import type { Initial, Place, Refusal } from './state';
 
 const RETRY_MS = 2000;
@@ -14,7 +14,7 @@ function firstOf(pending: readonly Move[], most: number): Move[] {
   const sent: Move[] = [];
   let chars = 0;
   for (const move of pending.slice(0, most)) {
-    chars += JSON.stringify(move.batch.commands).length;
+    chars += JSON.stringify([move.batch.commands, move.batch.inverse]).length;
     if (sent.length > 0 && chars > MOST_SENT_CHARS) break;
     sent.push(move);
   }
@@ -76,6 +76,8 @@ export function sendingOf(
   { id, set, get }: Place,
   { window, remember }: Keeping,
   tell: (refusal: Omit<Refusal, 'id'>) => string,
+  /** a state of the store with others' changes in it */
+  takeIn: (newer: Newer) => void,
 ) {
   let sending = false;
   /** edits in one request; one by one while it is not known which of them is at fault */
@@ -90,8 +92,10 @@ export function sendingOf(
     const batches = sent.map(({ batch }) => batch);
     const outcome = await sendEdits(id, await window(), revision, batches);
     sending = false;
-    if (outcome.kind === 'saved') acknowledge(outcome.revision, sent, outcome.refused);
-    else if (outcome.kind === 'stale') openConflict(outcome.newer, 'here');
+    if (outcome.kind === 'saved') {
+      acknowledge(outcome.revision, sent, outcome.refused, outcome.newer !== null);
+      if (outcome.newer) takeIn(outcome.newer);
+    } else if (outcome.kind === 'stale') openConflict(outcome.newer, 'here');
     else if (outcome.kind === 'rejected') reject(sent, outcome.message);
     else {
       set({ save: { kind: 'unanswered', message: outcome.message } });
@@ -108,7 +112,12 @@ export function sendingOf(
     acknowledge(get().revision, sent, [{ id: sent[0]!.batch.id, message, at: null }]);
   }
 
-  function acknowledge(revision: number, sent: readonly Move[], refused: readonly RefusedEdit[]) {
+  function acknowledge(
+    revision: number,
+    sent: readonly Move[],
+    refused: readonly RefusedEdit[],
+    more = false,
+  ) {
     const state = get();
     const { acknowledged, done, document, told } = answered(state, sent, refused);
     const pending = done.history.pending.length > 0;
@@ -123,7 +132,7 @@ export function sendingOf(
     told.forEach(tell);
     if (!pending) most = MOST_SENT;
     remember(done);
-    if (pending) schedule(0);
+    if (pending && !more) schedule(0);
   }
 
   function openConflict(newer: Initial, from: 'here' | 'before') {
@@ -133,6 +142,6 @@ export function sendingOf(
     set({ save: { kind: 'conflict', newer, clashes, from } });
   }
 
-  return { schedule, openConflict };
+  return { schedule, openConflict, isSending: () => sending };
 }
 export type Sending = ReturnType<typeof sendingOf>;

@@ -1,5 +1,6 @@
 import type { Change, Choice, Clash, FieldRef } from '@/core/document/edit';
 import type { Production } from '@/core/document/production';
+import type { Right } from '@/core/document/rights';
 import type { History, Move } from './history';
 import type { Newer } from './saving';
 
@@ -39,6 +40,8 @@ export interface Stranded {
 }
 
 export interface ProductionState {
+  /** who this is and what it may do; null for the bench itself, which may do everything */
+  device: { name: string; right: Right } | null;
   document: Production;
   /** the document as the store has it, at `revision` */
   acknowledged: Production;
@@ -62,6 +65,8 @@ export interface ProductionState {
   undo: () => string | null;
   redo: () => string | null;
   dismiss: (refusalId: string) => void;
+  /** asks the store for what others have changed, and takes it in beside what is unsent */
+  follow: () => Promise<void>;
   /** reads this browser's journals after mounting; comes true when what they hold is taken up */
   recall: () => Promise<void>;
   takeNewer: () => void;
@@ -75,6 +80,8 @@ export interface ProductionState {
 export interface Initial {
   document: Production;
   revision: number;
+  /** the device that asks, where it is not the bench itself */
+  device?: { name: string; right: Right } | null;
 }
 
 /** Where the parts of the store stand: its production, and its state read and written. */

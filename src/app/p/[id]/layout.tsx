@@ -1,7 +1,10 @@
 import type { Metadata } from 'next';
+import { headers } from 'next/headers';
 import { notFound } from 'next/navigation';
 import { cache } from 'react';
 import { currentProductions } from '@/server/productions/current';
+import { isShared } from '@/server/share/current';
+import { visitorOf } from '@/server/share/visitor';
 import { Workbench } from '@/stations/lazyStations';
 
 const load = cache(async (id: string) => (await currentProductions()).find(id));
@@ -16,5 +19,10 @@ export async function generateMetadata({ params }: Props): Promise<Metadata> {
 export default async function ProductionLayout({ params, children }: Props) {
   const stored = await load((await params).id);
   if (!stored) notFound();
-  return <Workbench initial={stored}>{children}</Workbench>;
+  const device = visitorOf(await headers());
+  return (
+    <Workbench initial={{ ...stored, device }} follows={isShared()}>
+      {children}
+    </Workbench>
+  );
 }

@@ -50,7 +50,9 @@ export async function cutThePower(
   await repository.insert(withName(1));
   answered.push({ save: 1, orders: disk.orders.length });
   for (let n = 2; n <= saves; n++) {
-    await repository.replace(ID, n - 1, withName(n), [{ id: `edit-${n}`, client: 'test' }]);
+    await repository.replace(ID, n - 1, withName(n), [
+      { id: `edit-${n}`, client: 'test', label: 'save', who: '' },
+    ]);
     answered.push({ save: n, orders: disk.orders.length });
     if (n % checkpointEvery === 0) await db.execute('checkpoint');
   }

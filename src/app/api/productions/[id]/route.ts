@@ -1,37 +1,55 @@
+import * as z from 'zod';
 import { answering, problemAnswer } from '@/server/http/answer';
 import { isForeign, withBody } from '@/server/http/body';
 import { currentProductions } from '@/server/productions/current';
 import { saveSchema } from '@/server/productions/save';
+import { visitorOf } from '@/server/share/visitor';
 
 type Params = { params: Promise<{ id: string }> };
 
 const missing = () => problemAnswer(404, 'There is no such production.');
 
+const afterSchema = z.coerce.number().int().min(0);
+
+/** As it is stored; with `?after=N` nothing (204) while no revision newer than N is there. */
 export const GET = (request: Request, { params }: Params) =>
   answering(request, async () => {
-    const stored = await (await currentProductions()).find((await params).id);
+    const { id } = await params;
+    const productions = await currentProductions();
+    const after = new URL(request.url).searchParams.get('after');
+    if (after !== null) {
+      const read = afterSchema.safeParse(after);
+      if (!read.success) return problemAnswer(400, '“after” is a revision: a whole number.');
+      const revision = await productions.revision(id);
+      if (revision === null) return missing();
+      if (revision <= read.data) return new Response(null, { status: 204 });
+    }
+    const stored = await productions.find(id);
     return stored ? Response.json(stored) : missing();
   });
 
 /**
- * Saves edits on top of the revision they were made from; those that cannot be taken are named, 422
- * when that is all of them. 409 brings the newer state along.
+ * Saves edits; those that cannot be taken are named, 422 when that is all of them. Where others have
+ * saved meanwhile the answer brings the state of all together, or, with 409, theirs to choose from.
  */
 export const PATCH = (request: Request, { params }: Params) =>
   answering(request, () =>
     withBody(request, saveSchema, async (given) => {
-      const outcome = await (await currentProductions()).save((await params).id, given);
+      const outcome = await (
+        await currentProductions()
+      ).save((await params).id, given, visitorOf(request.headers));
       if (outcome.kind === 'missing') return missing();
       if (outcome.kind === 'stale')
         return problemAnswer(409, 'It was changed elsewhere in the meantime.', [], {
           newer: outcome.newer,
         });
-      const { revision, refused } = outcome;
-      if (refused.length < given.edits.length) return Response.json({ revision, refused });
+      const { revision, refused, newer } = outcome;
+      if (refused.length < given.edits.length) return Response.json({ revision, refused, newer });
       const problems = refused.flatMap((edit) => edit.problems);
       return problemAnswer(422, 'This change is not taken; nothing has changed.', problems, {
         revision,
         refused,
+        newer,
       });
     }),
   );
