@@ -72,8 +72,8 @@ export async function put(page: Page, label: string, text: string) {
   await field.press('Enter');
 }
 
-export const stored = async (page: Page, id: string) =>
-  (await (await page.request.get(`/api/productions/${id}`)).json()) as {
+export const stored = async (page: Page, id: string, origin = '') =>
+  (await (await page.request.get(`${origin}/api/productions/${id}`)).json()) as {
     revision: number;
     document: ReturnType<typeof nightFerry>;
   };

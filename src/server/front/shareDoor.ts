@@ -51,8 +51,8 @@ function show(desk: ShareDesk, response: ServerResponse, { status, code, name, w
     'content-type': 'text/html; charset=utf-8',
     'cache-control': 'no-store',
     'content-security-policy': pairPolicy(nonce),
-    // The code stands in this page's address.
-    'referrer-policy': 'no-referrer',
+    // The code stands in this page's address. (With none at all the form would not tell its origin.)
+    'referrer-policy': 'same-origin',
     'x-content-type-options': 'nosniff',
   });
   response.end(
