@@ -1,4 +1,5 @@
-import { currentMedia, tidyMedia } from './media/current';
+import { keepHouse } from './housekeeping';
+import { currentMedia } from './media/current';
 import { keepDemoPhotographs } from './media/demo';
 import { currentProductions } from './productions/current';
 import { StorageProblem } from './storage/problem';
@@ -7,7 +8,7 @@ import { StorageProblem } from './storage/problem';
 export async function startStore(): Promise<void> {
   try {
     const productions = await currentProductions();
-    await tidyMedia();
+    await keepHouse();
     if (process.env.LANTERN_JAR_DEMO === '1')
       await productions.fillDemoOnce(async () => keepDemoPhotographs(await currentMedia()));
   } catch (error) {

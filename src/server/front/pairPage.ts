@@ -13,7 +13,7 @@ const STYLE = `
   button { margin-top: 1.4rem; width: 100%; font: inherit; font-weight: 600; padding: .75rem; border: 0; border-radius: 3px; background: #76540d; color: #fffdf7; }
   :focus-visible { outline: 3px solid #b98a2e; outline-offset: 2px; }
   .wrong { border-left: 4px solid #a2231a; background: #f6d9d2; padding: .6rem .8rem; }
-  .soft { color: #5d5140; font-size: .92rem; }
+  .soft { margin-top: 1.2rem; color: #5d5140; font-size: .92rem; }
 `;
 
 interface PairPage {
@@ -43,7 +43,7 @@ export const pairPage = ({
 <body>
 <main>
 <h1>Come to the bench</h1>
-<p>This is Lantern Jar on another computer. Whoever works there can show you a code of eight letters.</p>
+<p>This is Lantern Jar on another computer. Whoever works there can show you a code of eight letters and figures.</p>
 ${wrong ? `<p class="wrong" role="alert">${escaped(wrong)}</p>` : ''}
 <form method="post" action="/pair">
 <label for="code">Code</label>

@@ -19,6 +19,8 @@ interface StorageOptions {
   /** a real PostgreSQL; wins over the folder */
   databaseUrl?: string;
   folder: string;
+  /** where this process answers, if it is a server */
+  port?: number;
   /** for tests: looks on at what is written and flushed */
   watch?: FileWatch;
 }
@@ -29,10 +31,9 @@ interface StorageOptions {
  */
 export async function openDatabase({
   databaseUrl,
-  folder,
-  watch,
+  ...options
 }: StorageOptions): Promise<OpenDatabase> {
-  return databaseUrl ? openPostgres(databaseUrl) : openFolder(resolve(folder), watch);
+  return databaseUrl ? openPostgres(databaseUrl) : openFolder(options);
 }
 
 /** Step by step: Node's own recursive way never returns where a parent refuses with ENOENT. */
@@ -77,7 +78,12 @@ const inTime = <T>(folder: string, work: Promise<T>): Promise<T> => {
   return Promise.race([work, late]).finally(() => clearTimeout(timer));
 };
 
-async function openFolder(folder: string, watch?: FileWatch): Promise<OpenDatabase> {
+async function openFolder({
+  folder: named,
+  port,
+  watch,
+}: Omit<StorageOptions, 'databaseUrl'>): Promise<OpenDatabase> {
+  const folder = resolve(named);
   // Films before they are shown are nobody else's business.
   process.umask(0o077);
   try {
@@ -86,7 +92,7 @@ async function openFolder(folder: string, watch?: FileWatch): Promise<OpenDataba
   } catch (error) {
     throw unwritable(folder, error);
   }
-  const release = lockFolder(folder);
+  const release = lockFolder(folder, port);
   process.once('exit', release);
   const unlock = () => {
     process.off('exit', release);

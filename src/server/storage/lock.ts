@@ -16,6 +16,8 @@ interface Holder {
   pid: number;
   /** tells a process from a later one that was given the same number; empty where unknown */
   born: string;
+  /** where it answers, if it is a server */
+  port?: number;
 }
 
 /** Start time in clock ticks since boot, field 22 of /proc/PID/stat on Linux. */
@@ -42,19 +44,29 @@ function isAlive({ pid, born }: Holder): boolean {
 function holderOf(file: string): Holder | null {
   try {
     const held = JSON.parse(readFileSync(file, 'utf8')) as Partial<Holder>;
-    return typeof held.pid === 'number' ? { pid: held.pid, born: held.born ?? '' } : null;
+    return typeof held.pid === 'number'
+      ? { pid: held.pid, born: held.born ?? '', port: held.port }
+      : null;
   } catch {
     // Half-written by a version that wrote in place, or rubbish: nobody holds it.
     return null;
   }
 }
 
+const lockFile = (folder: string): string => join(folder, 'in-use.lock');
+
+/** Where the living server answers that holds a folder; null where none does. */
+export function portOfHolder(folder: string): number | null {
+  const holder = holderOf(lockFile(folder));
+  return holder && isAlive(holder) ? (holder.port ?? null) : null;
+}
+
 const codeOf = (error: unknown) => (error as NodeJS.ErrnoException).code;
 
 /** Whole or not at all: the file is written aside and linked to its name, which only one can do. */
-function tryLock(file: string): boolean {
+function tryLock(file: string, port?: number): boolean {
   const aside = `${file}.${process.pid}-${randomUUID()}`;
-  writeFileSync(aside, JSON.stringify({ pid: process.pid, born: birthOf(process.pid) }));
+  writeFileSync(aside, JSON.stringify({ pid: process.pid, born: birthOf(process.pid), port }));
   try {
     linkSync(aside, file);
     return true;
@@ -71,7 +83,7 @@ const TAKING_OVER = '.taking-over';
 /** Taking over lasts milliseconds; a folder older than this was left by one that died doing it. */
 const LEFT_BEHIND_MS = 10_000;
 
-function takeOver(file: string): boolean {
+function takeOver(file: string, port?: number): boolean {
   const gate = `${file}${TAKING_OVER}`;
   try {
     mkdirSync(gate);
@@ -88,7 +100,7 @@ function takeOver(file: string): boolean {
     const holder = holderOf(file);
     if (holder && isAlive(holder)) return false;
     if (existsSync(file)) unlinkSync(file);
-    return tryLock(file);
+    return tryLock(file, port);
   } finally {
     rmdirSync(gate);
   }
@@ -101,21 +113,22 @@ const breathe = () => Atomics.wait(new Int32Array(new SharedArrayBuffer(4)), 0, 
 /**
  * Takes the data folder for this process alone. A lock left by a process that died (kill -9,
  * power cut) is taken over.
+ * @param port  where this process answers, for others that find the folder in use
  * @returns a function that gives the lock back
  * @throws StorageProblem when a living process holds it or the folder cannot be written
  */
-export function lockFolder(folder: string): () => void {
-  const file = join(folder, 'in-use.lock');
+export function lockFolder(folder: string, port?: number): () => void {
+  const file = lockFile(folder);
   try {
     for (let attempt = 0; attempt < ATTEMPTS; attempt++) {
-      if (tryLock(file)) return () => release(file);
+      if (tryLock(file, port)) return () => release(file);
       const holder = holderOf(file);
       if (holder && isAlive(holder))
         throw new StorageProblem(
           'locked',
           `The data folder ${folder} is in use by process ${holder.pid}. Stop that one, or choose another folder with --data.`,
         );
-      if (takeOver(file)) return () => release(file);
+      if (takeOver(file, port)) return () => release(file);
       breathe();
     }
   } catch (error) {

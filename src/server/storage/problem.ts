@@ -1,3 +1,6 @@
+import { readdirSync } from 'node:fs';
+import { join } from 'node:path';
+
 type StorageCode = 'locked' | 'unwritable' | 'unreachable' | 'damaged';
 
 /** The store cannot be used; the message says what to do and is fit to show as it is. */
@@ -10,12 +13,29 @@ export class StorageProblem extends Error {
   }
 }
 
+const BACKUP = /^(hourly|daily)-.*\.zip$/;
+
+/** How many backups lie in a folder, whatever else is wrong with it. */
+function backupsIn(folder: string): number {
+  try {
+    return readdirSync(join(folder, 'backups')).filter((name) => BACKUP.test(name)).length;
+  } catch {
+    return 0;
+  }
+}
+
 /** The folder holds something that cannot be opened; it is left exactly as it is. */
-export const damaged = (folder: string, why: string): StorageProblem =>
-  new StorageProblem(
+export function damaged(folder: string, why: string): StorageProblem {
+  const backups = backupsIn(folder);
+  const way =
+    backups > 0
+      ? `./jar restore --data ${folder} brings back the newest of ${backups} backups and keeps this beside it`
+      : 'Put a copy of it back in its place (./jar restore FILE takes a backup)';
+  return new StorageProblem(
     'damaged',
-    `The data folder ${folder} is damaged: ${why}. Nothing in it has been changed. Put a copy of it back in its place, or choose another folder with --data.`,
+    `The data folder ${folder} is damaged: ${why}. Nothing in it has been changed. ${way}, or choose another folder with --data.`,
   );
+}
 
 const UNWRITABLE = new Set(['EACCES', 'EPERM', 'EROFS', 'ENOSPC', 'ENOTDIR', 'ENOENT', 'EDQUOT']);
 

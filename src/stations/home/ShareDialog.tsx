@@ -154,7 +154,7 @@ function OneDevice({ id, name, right, seenAt, act }: OneDeviceProps) {
       </span>
       <select
         aria-label={`What ${name} may do`}
-        className="field !w-auto max-w-56"
+        className="field !w-auto max-w-[19rem] text-sm"
         value={right}
         onChange={(event) =>
           act(requestJson('PATCH', `/api/share/${id}`, { right: event.target.value }))

@@ -1,0 +1,47 @@
+import { createWriteStream, mkdirSync, rmSync } from 'node:fs';
+import { dirname } from 'node:path';
+import { Writable } from 'node:stream';
+import type { Database } from '../storage/database';
+import { flushFolder, renameForGood } from '../storage/flushedFolder';
+import { writeArchive, type BackupList } from './archive';
+import { openBackup, verify } from './opened';
+
+/** Bytes into a file that has its name only once it is whole and on the disk. */
+export async function writeWhole(
+  file: string,
+  write: (sink: WritableStream<Uint8Array>) => Promise<unknown>,
+  check: (part: string) => Promise<void> = () => Promise.resolve(),
+): Promise<void> {
+  mkdirSync(dirname(file), { recursive: true, mode: 0o700 });
+  const part = `${file}.part`;
+  try {
+    await write(Writable.toWeb(createWriteStream(part, { mode: 0o600 })));
+    await check(part);
+    flushFolder(part);
+    renameForGood(part, file);
+  } catch (error) {
+    rmSync(part, { force: true });
+    throw error;
+  }
+}
+
+/** A backup as a file, kept only if it opens again and everything in it is as it should be. */
+export async function writeBackup(
+  db: Database,
+  file: string,
+  mediaInside: boolean,
+  now = new Date(),
+): Promise<BackupList> {
+  let list: BackupList | null = null;
+  await writeWhole(
+    file,
+    async (sink) => {
+      list = await writeArchive(db, sink, mediaInside, now);
+    },
+    async (part) => {
+      const opened = await openBackup(part);
+      await verify(opened).finally(opened.close);
+    },
+  );
+  return list!;
+}
