@@ -31,7 +31,7 @@ async function sharedBench() {
     LANTERN_JAR_HOSTS: NAME,
   });
   await answering(server);
-  await expect(async () => expect(server.output()).toContain('Ready.')).toPass();
+  await expect(async () => expect(server.output()).toContain('Ctrl C stops it')).toPass();
   const { port } = new URL(server.origin);
   return { ...server, shared: `http://${NAME}:${port}`, direct: `http://${SHARED}:${port}` };
 }

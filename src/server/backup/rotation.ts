@@ -46,7 +46,7 @@ export function keptBackups(folder: string): Kept[] {
         },
       ];
     })
-    .sort((a, b) => b.at - a.at);
+    .sort((a, b) => b.at - a.at || (a.file < b.file ? 1 : -1));
 }
 
 /** Copies pictures that no backup holds yet into the folder all of them share. */

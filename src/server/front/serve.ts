@@ -2,7 +2,7 @@ import type { RequestListener, Server } from 'node:http';
 import next from 'next';
 import QRCode from 'qrcode';
 import { openDesk, type ShareDesk } from '../share/desk';
-import { currentStore } from '../storage/current';
+import { currentStore, storageOptions } from '../storage/current';
 import { StorageProblem } from '../storage/problem';
 import { listening, ownDoor, sharedDoor } from './front';
 import { EXIT, readSettings, UsageProblem, type Settings } from './settings';
@@ -68,7 +68,8 @@ async function introduce(desk: ShareDesk): Promise<void> {
   tell('');
   tell(`Shared with the local network: ${desk.address}`);
   tell(`Code ${code}: lets one device in, for ten minutes, to read, tick and send photographs.`);
-  tell(await QRCode.toString(address, { type: 'terminal', small: true }));
+  // Its colours are control signs, which a file or a pipe would only garble.
+  if (process.stdout.isTTY) tell(await QRCode.toString(address, { type: 'terminal', small: true }));
   tell('More codes, other rights, and who is in: “Share” on the first page here.');
   if (!desk.encrypted)
     tell(
@@ -95,7 +96,9 @@ async function serve(settings: Settings): Promise<void> {
     warn(portProblem(error, host, port));
     process.exit(EXIT.port);
   }
-  tell('Ready.');
+  // Never the address of the database itself: it may hold a password.
+  const where = process.env.DATABASE_URL ? 'the database of DATABASE_URL' : storageOptions().folder;
+  tell(`Lantern Jar: http://${OWN_HOST}:${port}  (data in ${where}; Ctrl C stops it)`);
 }
 
 /** Starts the built application behind its doors; every way it can fail ends with words and a code of its own. */
