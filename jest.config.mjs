@@ -11,7 +11,7 @@ const config = {
   transform: { '^.+\\.[tj]sx?$': ['@swc/jest', { jsc: { target: 'es2022' } }] },
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
   transformIgnorePatterns: [
-    '/node_modules/(?!(earcut|nanoid|zod|file-type|strtok3|token-types|uint8array-extras|@tokenizer|@borewit)/)',
+    '/node_modules/(?!(earcut|nanoid|zod|file-type|strtok3|token-types|uint8array-extras|@tokenizer|@borewit|@noble)/)',
   ],
 };
 export default config;

@@ -192,6 +192,7 @@ const moneyHeading = (core: string): 'price' | null =>
 export function matchColumns(headings: readonly string[]): Columns {
   const taken = new Set<string>();
   return headings.map((heading) => {
+    if (heading.length > LONGEST_HEADING) return null;
     const column = columnFor(heading);
     const field = columnOf(column)?.field;
     if (!field || taken.has(field)) return null;
@@ -206,9 +207,13 @@ const FIGURE =
 const ABOUT = /\/|per|pro|par|por|\(/i;
 
 /** Does a row look like headings: two of its cells name fields, and none holds a figure with its unit. */
+/** A cell with more signs in it is a text, and looking for units in it takes a pattern long. */
+const LONGEST_HEADING = 120;
+
 export const looksLikeHeadings = (
   cells: readonly string[],
   columns = matchColumns(cells),
 ): boolean =>
   columns.filter((column) => column !== null).length >= 2 &&
+  cells.every((cell) => cell.length <= LONGEST_HEADING) &&
   !cells.some((cell) => FIGURE.test(cell) && !(ABOUT.test(cell) && /\b1[.,’ ]?000/.test(cell)));

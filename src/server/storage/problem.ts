@@ -33,7 +33,7 @@ export function damaged(folder: string, why: string): StorageProblem {
       : 'Put a copy of it back in its place (./jar restore FILE takes a backup)';
   return new StorageProblem(
     'damaged',
-    `The data folder ${folder} is damaged: ${why}. Nothing in it has been changed. ${way}, or choose another folder with --data.`,
+    `The data folder ${folder} is damaged: ${why}. Nothing has been put in its place. ${way}, or choose another folder with --data.`,
   );
 }
 

@@ -11,6 +11,9 @@ export interface Table {
 /** Rows of a title and its like that may stand above the headings. */
 const MOST_ABOVE = 8;
 
+/** Wider than this no row is headings; the refusal of a table that is too wide comes from those within. */
+const MOST_LOOKED_AT = 1000;
+
 /** Bars of a drawn table, and the dashes under its headings. */
 const undrawn = (rows: string[][]): string[][] =>
   rows
@@ -30,7 +33,9 @@ function partedBy(text: string, delimiter: string): Table | null {
   const rows = delimiter === '|' ? undrawn(data) : data;
   const at = rows
     .slice(0, MOST_ABOVE)
-    .findIndex((cells) => cells.length >= 2 && looksLikeHeadings(cells));
+    .findIndex(
+      (cells) => cells.length >= 2 && cells.length <= MOST_LOOKED_AT && looksLikeHeadings(cells),
+    );
   // Above headings stand titles, never products: cells of more than one field each.
   if (at < 0 || rows.slice(0, at).some((cells) => cells.filter((each) => each.trim()).length > 2))
     return null;
