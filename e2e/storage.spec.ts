@@ -68,6 +68,26 @@ test('kill -9 in the middle of typing: everything the server has answered for is
   second.process.kill('SIGKILL');
 });
 
+test('while the server is dead a station’s key says so, and goes there once it is back', async ({
+  page,
+}) => {
+  const data = await readyFolder();
+  const first = await startServer(data);
+  await answering(first);
+  await visit(page, `${first.origin}/p/night-ferry/build?build=clerk-ring`);
+  first.process.kill('SIGKILL');
+  await first.ended;
+  await page.keyboard.press('7');
+  const trouble = page.locator('[data-trouble]');
+  await expect(trouble).toContainText('the server does not answer');
+  expect(page.url()).toContain('/build');
+  const second = await startServer(data, Number(new URL(first.origin).port));
+  await answering(second);
+  await trouble.getByRole('button', { name: 'Ask again' }).click();
+  await page.waitForURL(/night-ferry\/(?!build)/);
+  second.process.kill('SIGKILL');
+});
+
 test('a data folder in use, or that cannot be written, is one clear line and an end', async () => {
   const data = await readyFolder();
   const holder = await startServer(data);

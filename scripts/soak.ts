@@ -135,6 +135,7 @@ async function main() {
   const until = Date.now() + minutes * 60_000;
   const totals = { kills: 0, killedSaves: 0, cuts: 0, cutSaves: 0, inputs: 0, slowestMs: 0 };
   const faults: string[] = [];
+  let told = 0;
   const folder = await readyFolder();
   for (let round = 0; Date.now() < until; round++) {
     const killed = await killInARow(folder, KILLS, random).catch((error: Error) => ({
@@ -152,10 +153,10 @@ async function main() {
     totals.inputs += tried.inputs;
     totals.slowestMs = Math.max(totals.slowestMs, tried.slowestMs);
     faults.push(...tried.faults);
+    for (; told < faults.length; told++) console.log(faults[told]);
     console.error(`round ${round + 1}: ${JSON.stringify(totals)}, ${faults.length} faults`);
   }
   rmSync(folder, { recursive: true, force: true });
-  for (const words of faults) console.log(words);
   console.log(
     `${totals.kills} kills over ${totals.killedSaves} acknowledged saves, ${totals.cuts} power cuts, ${totals.inputs} bad inputs (the slowest ${totals.slowestMs.toFixed(0)} ms), seed ${seed}: ${faults.length} faults.`,
   );

@@ -9,7 +9,8 @@ import {
 import type { MediaHash, Picture } from '@/core/document/picture';
 import { MOST_MEDIA_BYTES } from '@/core/document/picture';
 import type { Production } from '@/core/document/production';
-import { readDocumentText } from '@/core/document/read';
+import { leftOut } from '@/core/document/leftOut';
+import { MOST_DOCUMENT_BYTES, readDocumentText } from '@/core/document/read';
 import { accept, refuse, type Result } from '@/core/result';
 import { readPictureFile, tooBigWords } from './pictureFile';
 
@@ -21,13 +22,14 @@ const README_ENTRY = 'README.txt';
 /** `media/<sha-256>.<ending>` */
 const MEDIA_ENTRY = /^media\/([0-9a-f]{64})\.(png|jpe?g|webp|avif)$/;
 
-const MOST_DOCUMENT_BYTES = 4_000_000;
 /** A document of the most pictures there may be, and a few files beside. */
 const MOST_ENTRIES = 2100;
 
 /** What an import would bring, and what is wrong with it, before anything changes. */
 export interface ZippedProduction {
   document: Production;
+  /** fields of the document this version does not know */
+  unknown: string[];
   /** pictures whose bytes are in the file, whole and what they say they are */
   whole: { media: MediaHash; sizeBytes: number; entry: string }[];
   /** pictures the document names whose bytes are not in the file */
@@ -83,19 +85,25 @@ async function readEntries(
   if (!own) return wrong(`There is no ${DOCUMENT_ENTRY} in it: it is no exported production.`);
   const text = await unpacked(own, MOST_DOCUMENT_BYTES);
   if (!text.ok) return text;
-  const read = readDocumentText(await text.value.text());
+  const words = await text.value.text();
+  const read = readDocumentText(words);
   if (!read.ok) return read;
   const rest = files.filter((entry) => entry !== own && entry.filename !== README_ENTRY);
-  return accept({ document: read.value, ...(await sortMedia(read.value, rest, onProgress)) });
+  const unknown = leftOut(JSON.parse(words.replace(/^\ufeff/, '')), read.value);
+  return accept({
+    document: read.value,
+    unknown,
+    ...(await sortMedia(read.value, rest, onProgress)),
+  });
 }
 
 async function sortMedia(
   { pictures }: Production,
   files: readonly FileEntry[],
   onProgress: (share: number) => void,
-): Promise<Omit<ZippedProduction, 'document'>> {
+): Promise<Omit<ZippedProduction, 'document' | 'unknown'>> {
   const named = new Set<string>(pictures.map(({ media }) => media));
-  const found: Omit<ZippedProduction, 'document'> = {
+  const found: Omit<ZippedProduction, 'document' | 'unknown'> = {
     whole: [],
     missing: [],
     spoiled: [],

@@ -22,6 +22,9 @@ import {
 } from './production';
 import { wording } from './wording';
 
+/** The largest document that is read; 300 builds, 200 setups and 5,000 readings are a tenth of it. */
+export const MOST_DOCUMENT_BYTES = 64_000_000;
+
 /** Reads a document from text: JSON, format, version, shape, references, in that order. */
 export function readDocumentText(text: string): Result<Production> {
   let json: unknown;

@@ -3,10 +3,10 @@ import { MOST_DEPTH, nestedTooDeep } from '@/core/jsonDepth';
 import { accept, refuse, type Result } from '@/core/result';
 import { problemAnswer } from './answer';
 
-/** Largest document that is read; Night Ferry is about 30 kB. */
-const MOST_BYTES = 4_000_000;
+/** Largest body where no whole document comes: a hundred edits are a hundredth of it. */
+const MOST_BYTES = 8_000_000;
 /** Read to its end, but not kept, so that the answer arrives; past this the line is cut. */
-const DRAINED_BYTES = 64_000_000;
+const DRAINED_BYTES = 128_000_000;
 
 /** A browser tells the origin of every request that changes something; it must be our own. */
 export function isForeign(request: Request): boolean {
@@ -19,13 +19,16 @@ export function isForeign(request: Request): boolean {
  * Reads a JSON body with a limit, from this site only: the content type cannot be sent across
  * sites without asking first, and the origin must be our own.
  */
-async function jsonBody(request: Request): Promise<Result<unknown>> {
+async function jsonBody(request: Request, most: number): Promise<Result<unknown>> {
   if (isForeign(request)) return refuse('foreign', 'This request comes from another site.');
   if (!request.headers.get('content-type')?.startsWith('application/json'))
     return refuse('not_json', 'Send JSON, as application/json.');
-  const text = await limitedText(request);
+  const text = await limitedText(request, most);
   if (text === null)
-    return refuse('too_big', `That is more than ${MOST_BYTES / 1e6} MB, which no document needs.`);
+    return refuse(
+      'too_big',
+      `That is more than ${most / 1e6} MB, which nothing of this kind needs.`,
+    );
   if (nestedTooDeep(text))
     return refuse('too_deep', `That is nested more than ${MOST_DEPTH} deep, which no document is.`);
   try {
@@ -56,20 +59,24 @@ export async function limitedBytes(
   }
 }
 
-async function limitedText(request: Request): Promise<string | null> {
-  const bytes = await limitedBytes(request, MOST_BYTES);
+async function limitedText(request: Request, most: number): Promise<string | null> {
+  const bytes = await limitedBytes(request, most);
   return bytes && new TextDecoder().decode(bytes);
 }
 
 const STATUS: Record<string, number> = { foreign: 403, too_big: 413 };
 
-/** Body → schema → handler; every refusal is answered with the field at fault. */
+/**
+ * Body → schema → handler; every refusal is answered with the field at fault.
+ * @param most  bytes of the body; doors that take a whole document say so
+ */
 export async function withBody<T>(
   request: Request,
   schema: z.ZodType<T>,
   handle: (given: T) => Promise<Response>,
+  most = MOST_BYTES,
 ): Promise<Response> {
-  const body = await jsonBody(request);
+  const body = await jsonBody(request, most);
   if (!body.ok) {
     const { code, message } = body.problems[0]!;
     return problemAnswer(STATUS[code] ?? 400, message, body.problems);

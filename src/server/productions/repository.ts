@@ -63,7 +63,29 @@ async function noteTaken(tx: Database, id: string, revision: number, edits: read
       order by seq desc offset ${EDITS_KEPT} limit 1)`);
 }
 
-const readingOf = (db: Database) => ({
+interface ReadRow extends StoredRow {
+  at: number;
+}
+const MOST_READ = 8;
+
+/**
+ * Documents as they were read last: whoever asks again is answered by revision and time, whichever server
+ * wrote them, and a large one is not read for every small edit. Nobody writes into a document.
+ */
+function readRows() {
+  const rows = new Map<string, ReadRow>();
+  return {
+    get: (id: string) => rows.get(id),
+    keep: (id: string, row: ReadRow) => {
+      rows.delete(id);
+      rows.set(id, row);
+      if (rows.size > MOST_READ) rows.delete(rows.keys().next().value!);
+    },
+  };
+}
+type ReadRows = ReturnType<typeof readRows>;
+
+const readingOf = (db: Database, read: ReadRows) => ({
   list: (): Promise<ListEntry[]> =>
     db
       .select({
@@ -79,11 +101,25 @@ const readingOf = (db: Database) => ({
       .orderBy(desc(productions.updatedAt)),
 
   find: async (id: string): Promise<StoredRow | null> => {
-    const [row] = await db
-      .select({ revision: productions.revision, document: productions.document })
+    const [now] = await db
+      .select({ revision: productions.revision, at: productions.updatedAt })
       .from(productions)
       .where(living(id));
-    return row ?? null;
+    if (!now) return null;
+    const known = read.get(id);
+    if (known && known.revision === now.revision && known.at === now.at.getTime())
+      return { revision: known.revision, document: known.document };
+    const [row] = await db
+      .select({
+        revision: productions.revision,
+        at: productions.updatedAt,
+        document: productions.document,
+      })
+      .from(productions)
+      .where(living(id));
+    if (!row) return null;
+    read.keep(id, { ...row, at: row.at.getTime() });
+    return { revision: row.revision, document: row.document };
   },
 
   revision: async (id: string): Promise<number | null> => {
@@ -135,7 +171,7 @@ const readingOf = (db: Database) => ({
       .length > 0,
 });
 
-const writingOf = (db: Database) => ({
+const writingOf = (db: Database, read: ReadRows) => ({
   insert: async (document: Production): Promise<void> => {
     await db
       .insert(productions)
@@ -143,23 +179,26 @@ const writingOf = (db: Database) => ({
   },
 
   /** Writes only over the revision it was made from; false when another save came first. */
-  replace: (
+  replace: async (
     id: string,
     fromRevision: number,
     document: Production,
     edits: readonly NotedEdit[],
-  ): Promise<boolean> =>
-    db.transaction(async (tx) => {
-      const revision = fromRevision + 1;
+  ): Promise<boolean> => {
+    const [revision, updatedAt] = [fromRevision + 1, new Date()];
+    const done = await db.transaction(async (tx) => {
       const written = await tx
         .update(productions)
-        .set({ name: document.name, document, revision, updatedAt: new Date() })
+        .set({ name: document.name, document, revision, updatedAt })
         .where(and(living(id), eq(productions.revision, fromRevision)))
         .returning({ id: productions.id });
       if (written.length === 0) return false;
       await noteTaken(tx, id, revision, edits);
       return true;
-    }),
+    });
+    if (done) read.keep(id, { revision, document, at: updatedAt.getTime() });
+    return done;
+  },
 
   /** For reset: removes for good, bin included. */
   erase: async (id: string): Promise<void> => {
@@ -234,10 +273,13 @@ const settingsOf = (db: Database) => ({
 });
 
 /** The only place that speaks to the tables of productions. */
-export const productionRepository = (db: Database) => ({
-  ...readingOf(db),
-  ...writingOf(db),
-  ...binOf(db),
-  ...settingsOf(db),
-});
+export function productionRepository(db: Database) {
+  const read = readRows();
+  return {
+    ...readingOf(db, read),
+    ...writingOf(db, read),
+    ...binOf(db),
+    ...settingsOf(db),
+  };
+}
 export type ProductionRepository = ReturnType<typeof productionRepository>;

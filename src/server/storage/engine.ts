@@ -67,7 +67,8 @@ const MOST_LOG_BYTES = 64_000_000;
 
 /**
  * An engine without its postmaster never makes a checkpoint by itself, and its log grows until it is
- * closed: every start after a cut would read all of it.
+ * closed: every start after a cut would read all of it. Nor does it give back the room of rows that were
+ * written over, which every save of a document leaves behind.
  */
 function keepLogShort(engine: PGlite): () => void {
   let since: string | null = null;
@@ -78,7 +79,10 @@ function keepLogShort(engine: PGlite): () => void {
     );
     const { at, more } = rows[0]!;
     if (since !== null && Number(more) < MOST_LOG_BYTES) return;
-    if (since !== null) await engine.query('checkpoint');
+    if (since !== null) {
+      await engine.query('vacuum');
+      await engine.query('checkpoint');
+    }
     since = at;
   };
   const timer = setInterval(() => void look().catch(() => undefined), LOOK_EVERY_MS);

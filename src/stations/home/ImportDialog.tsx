@@ -110,7 +110,7 @@ function Refused({ problems }: { problems: readonly { path: string; message: str
 const counted = (count: number, noun: string) => `${count} ${noun}${count === 1 ? '' : 's'}`;
 
 /** What would be added, and what of the file is left out or missing. */
-function Brings({ looked: { document, zip, open } }: { looked: Looked }) {
+function Brings({ looked: { document, zip, open, unknown } }: { looked: Looked }) {
   const { pictures } = document;
   const bytes = zip?.found.whole.reduce((sum, { sizeBytes }) => sum + sizeBytes, 0) ?? 0;
   const absent = zip ? zip.found.missing : pictures;
@@ -124,6 +124,7 @@ function Brings({ looked: { document, zip, open } }: { looked: Looked }) {
     ...(zip?.found.extra.length
       ? [`left out, because nothing names it: ${zip.found.extra.join(', ')}`]
       : []),
+    ...unknown.map((path) => `${path} is left out: this version does not know it`),
     ...open,
   ];
   return (

@@ -1,6 +1,7 @@
 'use client';
 import type { Production } from '@/core/document/production';
-import { readDocumentText } from '@/core/document/read';
+import { leftOut } from '@/core/document/leftOut';
+import { MOST_DOCUMENT_BYTES, readDocumentText } from '@/core/document/read';
 import { openReferences } from '@/core/document/references';
 import type { Problem } from '@/core/result';
 import { ask } from '@/workers/pool';
@@ -9,8 +10,6 @@ import { proxy } from 'comlink';
 import { requestJson } from './request';
 import { sendMedia } from '../store/media';
 
-/** Largest document; photographs come beside it. */
-const MOST_DOCUMENT_BYTES = 4_000_000;
 /** A film's worth of photographs; more than this is another kind of file. */
 const MOST_ZIP_BYTES = 4_000_000_000;
 
@@ -21,6 +20,8 @@ export interface Looked {
   zip: { file: File; found: ZippedProduction } | null;
   /** references of lights to things that are not in the file, as sentences */
   open: string[];
+  /** fields this version does not know, by their paths */
+  unknown: string[];
 }
 export type Look = { looked: Looked } | { problems: Problem[] };
 
@@ -48,13 +49,18 @@ export async function lookAt(file: File, onProgress: (share: number) => void): P
       patienceMs: 600_000,
     });
     if (!found.ok) return { problems: found.problems };
-    const { document } = found.value;
-    return { looked: { document, zip: { file, found: found.value }, open: openWords(document) } };
+    const { document, unknown } = found.value;
+    const open = openWords(document);
+    return { looked: { document, zip: { file, found: found.value }, open, unknown } };
   }
-  if (file.size > MOST_DOCUMENT_BYTES) return tooBig(file, 'a production has less than 4 MB');
-  const read = readDocumentText(await file.text());
+  if (file.size > MOST_DOCUMENT_BYTES)
+    return tooBig(file, `a production has less than ${MOST_DOCUMENT_BYTES / 1e6} MB`);
+  const words = await file.text();
+  const read = readDocumentText(words);
   if (!read.ok) return { problems: read.problems };
-  return { looked: { document: read.value, zip: null, open: openWords(read.value) } };
+  const document = read.value;
+  const unknown = leftOut(JSON.parse(words.replace(/^\ufeff/, '')), document);
+  return { looked: { document, zip: null, open: openWords(document), unknown } };
 }
 
 const openWords = (document: Production): string[] =>

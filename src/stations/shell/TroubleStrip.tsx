@@ -11,9 +11,11 @@ export function TroubleStrip() {
       role="alert"
       className="no-print fixed right-4 bottom-4 z-30 max-w-md border border-line-strong bg-stop-wash p-3 text-sm shadow-lg"
     >
-      {list.map(({ id, message, again }) => (
+      {list.map(({ id, message, meaning, again }) => (
         <p key={id} data-trouble className="flex flex-wrap items-baseline gap-x-3">
-          <span>This could not be worked out. {message}</span>
+          <span>
+            {meaning} {message}
+          </span>
           <button
             type="button"
             className="underline"

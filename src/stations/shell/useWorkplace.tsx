@@ -7,7 +7,9 @@ import { evaluate } from '@/core/evaluate/evaluate';
 import type { WorkedOut } from '@/core/evaluate/readouts';
 import type { Finding } from '@/core/findings/finding';
 import { useProduction } from '../store/context';
+import { serverAnswers } from '../store/saving';
 import { STATIONS, type StationId } from './stations';
+import { troubles } from './troubles';
 import { useTransport, type TransportState } from './useTransport';
 
 interface Workplace {
@@ -34,6 +36,22 @@ interface Workplace {
 }
 
 const NO_FINDINGS: readonly Finding[] = [];
+
+/** A page that has not come by then is asked after. */
+const STUCK_AFTER_MS = 2000;
+
+/** A page comes from the server; where that is gone, pressing a key would do nothing and say nothing. */
+function tellIfStuck(id: string, path: string, again: () => void): void {
+  setTimeout(() => {
+    if (window.location.pathname === path) return;
+    void serverAnswers(id).then((answers) => {
+      if (!answers && window.location.pathname !== path)
+        troubles
+          .getState()
+          .tell('The page does not come: the server does not answer.', again, 'This one goes on.');
+    });
+  }, STUCK_AFTER_MS);
+}
 
 const WorkplaceContext = createContext<Workplace | null>(null);
 
@@ -86,7 +104,12 @@ export function WorkplaceProvider({ children }: { children: React.ReactNode }) {
       const nextShot = place ? place.shot : nextBuild ? undefined : picked?.id;
       if (nextShot) query.set('shot', nextShot);
       if (place?.setup) query.set('setup', place.setup);
-      router.push(`/p/${document.id}/${next}?${query}`);
+      const path = `/p/${document.id}/${next}`;
+      const go = () => {
+        router.push(`${path}?${query}`);
+        tellIfStuck(document.id, path, go);
+      };
+      go();
     },
     [router, document.id, build?.id, picked?.id],
   );

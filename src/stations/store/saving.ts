@@ -107,6 +107,20 @@ function refusal(status: number, problem: z.infer<typeof refusalSchema>): SendOu
     : { kind: 'unanswered', message };
 }
 
+const PING_MS = 4000;
+
+/** Whether there is anybody at the other end, whatever is said. */
+export async function serverAnswers(id: string): Promise<boolean> {
+  try {
+    await fetch(`/api/productions/${id}?after=${Number.MAX_SAFE_INTEGER}`, {
+      signal: AbortSignal.timeout(PING_MS),
+    });
+    return true;
+  } catch {
+    return false;
+  }
+}
+
 /** The state of the store when it is newer than a revision; null when it is not, or nobody says. */
 export async function fetchNewer(id: string, after: number): Promise<Newer | null> {
   try {
