@@ -18,14 +18,17 @@ const freePort = () =>
     });
   });
 
-/** Starts the production build on a data folder of its own, as `./jar demo` would. */
+/**
+ * Starts the production build on a data folder of its own, as `./jar demo` would; it is ended at once if it
+ * ever goes out of this machine.
+ */
 export async function startServer(
   folder: string,
   port?: number,
   environment: Record<string, string> = {},
 ): Promise<Running> {
   const at = port ?? (await freePort());
-  const child = spawn(process.execPath, ['.next/front.mjs'], {
+  const child = spawn(process.execPath, ['--import', './e2e/noNetwork.mjs', '.next/front.mjs'], {
     env: {
       ...process.env,
       LANTERN_JAR_DATA: folder,

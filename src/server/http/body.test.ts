@@ -28,7 +28,7 @@ test.each([
   ['no JSON type', post('{"name":"x"}', { 'content-type': 'text/plain' }), 400],
   ['another site', post('{"name":"x"}', { origin: 'http://elsewhere' }), 403],
   ['a hidden origin', post('{"name":"x"}', { origin: 'null' }), 403],
-  ['5 MB of rubbish', post('x'.repeat(5_000_000)), 413],
+  ['9 MB of rubbish', post('x'.repeat(9_000_000)), 413],
 ])('%s is refused', async (_name, request, status) => {
   expect((await send(request)).status).toBe(status);
 });

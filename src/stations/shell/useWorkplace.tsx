@@ -37,20 +37,21 @@ interface Workplace {
 
 const NO_FINDINGS: readonly Finding[] = [];
 
-/** A page that has not come by then is asked after. */
-const STUCK_AFTER_MS = 2000;
-
-/** A page comes from the server; where that is gone, pressing a key would do nothing and say nothing. */
-function tellIfStuck(id: string, path: string, again: () => void): void {
-  setTimeout(() => {
-    if (window.location.pathname === path) return;
-    void serverAnswers(id).then((answers) => {
-      if (!answers && window.location.pathname !== path)
-        troubles
-          .getState()
-          .tell('The page does not come: the server does not answer.', again, 'This one goes on.');
-    });
-  }, STUCK_AFTER_MS);
+/**
+ * A station comes from the server. Where that is gone the browser would put its own page of errors in the
+ * place of this one, which goes on.
+ */
+function ifServed(id: string, go: () => void): void {
+  void serverAnswers(id).then((answers) => {
+    if (answers) return go();
+    troubles
+      .getState()
+      .tell(
+        'The server does not answer. This one goes on.',
+        () => ifServed(id, go),
+        'The page does not come.',
+      );
+  });
 }
 
 const WorkplaceContext = createContext<Workplace | null>(null);
@@ -104,12 +105,7 @@ export function WorkplaceProvider({ children }: { children: React.ReactNode }) {
       const nextShot = place ? place.shot : nextBuild ? undefined : picked?.id;
       if (nextShot) query.set('shot', nextShot);
       if (place?.setup) query.set('setup', place.setup);
-      const path = `/p/${document.id}/${next}`;
-      const go = () => {
-        router.push(`${path}?${query}`);
-        tellIfStuck(document.id, path, go);
-      };
-      go();
+      ifServed(document.id, () => router.push(`/p/${document.id}/${next}?${query}`));
     },
     [router, document.id, build?.id, picked?.id],
   );
