@@ -218,6 +218,25 @@ test('the API refuses at the door and stays up', async ({ request, ferry }) => {
   expect((await request.get(url)).status()).toBe(200);
 });
 
+test('files are made aside: who asks for something else does not wait for them', async ({
+  request,
+  ferry,
+}) => {
+  let made = 0;
+  const packs = Array.from({ length: 8 }, async () => {
+    const answer = await request.get(
+      `/api/productions/${ferry}/builds/clerk-ring/build-pack.pdf?units=metric`,
+    );
+    expect(answer.status()).toBe(200);
+    made++;
+    return (await answer.body()).subarray(0, 5).toString();
+  });
+  for (let n = 0; n < 5; n++)
+    expect((await request.get(`/api/productions/${ferry}?after=999`)).status()).toBe(204);
+  expect(made).toBeLessThan(8);
+  expect(new Set(await Promise.all(packs))).toEqual(new Set(['%PDF-']));
+});
+
 test.describe('./jar evaluate', () => {
   const file = (text: string) => {
     const path = join(folder(), 'production.json');

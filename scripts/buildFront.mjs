@@ -2,7 +2,7 @@
 import { build } from 'esbuild';
 
 await build({
-  entryPoints: { front: 'src/server/front/serve.ts' },
+  entryPoints: { front: 'src/server/front/serve.ts', hand: 'src/server/hands/hand.ts' },
   outdir: '.next',
   outExtension: { '.js': '.mjs' },
   bundle: true,

@@ -1,22 +1,19 @@
-import * as z from 'zod';
 import type { Production } from '@/core/document/production';
 import { findBuild } from '@/core/evaluate/context';
 import { evaluate } from '@/core/evaluate/evaluate';
 import { evaluateSimulated, type SimulatedReadouts } from '@/core/evaluate/simulated';
-import { BUILD_FILE_NAMES, type BuildFileName } from '@/core/formats/buildFiles';
+import type { BuildFileName } from '@/core/formats/buildFiles';
 import { whyEmpty } from '@/core/evaluate/emptyFiles';
 import { READOUT_RUN } from '@/core/light/transport/run';
 import type { UnitSystem } from '@/core/quantity';
 import { accept, type Result } from '@/core/result';
 import { WRITERS } from './writers';
 
-export const fileNameSchema = z.enum(BUILD_FILE_NAMES);
-
-interface BuildFile {
+export interface BuildFile {
   /** night-ferry_clerk-ring_cut-list.csv */
   name: string;
   type: string;
-  body: string | Buffer;
+  body: string | Uint8Array;
   /** why nobody should be given it: there is nothing in it; null where there is */
   refused: string | null;
 }

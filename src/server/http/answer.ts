@@ -1,4 +1,5 @@
 import type { Problem } from '@/core/result';
+import { HandBusy } from '../hands/ask';
 import { UnreadableProduction } from '../productions/service';
 import { FOREIGN_HOST, isOwnHost } from './hosts';
 import { StorageProblem } from '../storage/problem';
@@ -26,6 +27,11 @@ export async function answering(
     return await handle();
   } catch (error) {
     if (error instanceof StorageProblem) return problemAnswer(503, error.message);
+    if (error instanceof HandBusy) {
+      const answer = problemAnswer(503, error.message);
+      answer.headers.set('retry-after', '5');
+      return answer;
+    }
     if (error instanceof UnreadableProduction)
       return problemAnswer(422, error.message, error.problems);
     console.error(error);

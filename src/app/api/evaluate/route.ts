@@ -1,10 +1,9 @@
 import * as z from 'zod';
-import { readDocument } from '@/core/document/read';
-import { evaluate } from '@/core/evaluate/evaluate';
-import { evaluateSimulated, printable } from '@/core/evaluate/simulated';
+import { MOST_DOCUMENT_BYTES, readDocument } from '@/core/document/read';
 import { READOUT_RUN } from '@/core/light/transport/run';
 import { answering, problemAnswer } from '@/server/http/answer';
 import { withBody } from '@/server/http/body';
+import { ask } from '@/server/hands/ask';
 import { rateLimit } from '@/server/http/rate';
 
 /** A run of this many photons holds the server for about a second. */
@@ -38,16 +37,17 @@ export const POST = (request: Request) =>
           answer.headers.set('retry-after', String(waitS));
           return answer;
         }
-        const found = instant
-          ? evaluate(read.value, buildId, { gridCells })
-          : evaluateSimulated(
-              read.value,
-              buildId,
-              { photons: photons ?? READOUT_RUN.photons, seed: seed ?? READOUT_RUN.seed },
-              { gridCells, glow: true, orEstimate: photons === undefined },
-            );
-        if (found.ok) return Response.json(printable(found.value));
+        const run = { photons: photons ?? READOUT_RUN.photons, seed: seed ?? READOUT_RUN.seed };
+        const found = await ask('evaluate', {
+          document: read.value,
+          buildId,
+          gridCells,
+          run: instant ? null : run,
+          orEstimate: photons === undefined,
+        });
+        if (found.ok) return Response.json(found.value);
         return problemAnswer(422, 'This cannot be worked out.', found.problems);
       },
+      MOST_DOCUMENT_BYTES,
     ),
   );

@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import { buildIdSchema } from '@/core/ids';
-import { carSheet } from '@/server/files/carSheet';
 import { answering, problemAnswer } from '@/server/http/answer';
+import { ask } from '@/server/hands/ask';
 import { unitsAsked } from '@/server/http/unitsAsked';
 import { currentProductions } from '@/server/productions/current';
 
@@ -21,7 +21,8 @@ export const GET = (request: Request, { params }: { params: Promise<{ id: string
     const known = ids.data.filter((each) => buildIdSchema.safeParse(each).success);
     if (!document.builds.some((build) => known.includes(build.id)))
       return problemAnswer(404, 'None of these lights is in this production.');
-    return new Response(new Uint8Array(await carSheet(document, known, unitsAsked(request))), {
+    const made = await ask('carSheet', { document, ids: known, units: unitsAsked(request) });
+    return new Response(new Uint8Array(made), {
       headers: {
         'content-type': 'application/pdf',
         'content-disposition': 'attachment; filename="car-sheet.pdf"',

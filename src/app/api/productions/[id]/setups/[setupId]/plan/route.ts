@@ -1,5 +1,5 @@
-import { lightingPlan } from '@/server/files/lightingPlan';
 import { answering, problemAnswer } from '@/server/http/answer';
+import { ask } from '@/server/hands/ask';
 import { unitsAsked } from '@/server/http/unitsAsked';
 import { currentProductions } from '@/server/productions/current';
 
@@ -12,9 +12,9 @@ export const GET = (request: Request, { params }: Params) =>
     const stored = await (await currentProductions()).find(id);
     if (!stored) return problemAnswer(404, 'There is no such production.');
     const { document } = stored;
-    const setup = document.setups.find((each) => each.id === setupId);
-    if (!setup) return problemAnswer(404, 'There is no such setup in this production.');
-    return new Response(new Uint8Array(await lightingPlan(document, setup, unitsAsked(request))), {
+    const made = await ask('lightingPlan', { document, setupId, units: unitsAsked(request) });
+    if (!made) return problemAnswer(404, 'There is no such setup in this production.');
+    return new Response(new Uint8Array(made), {
       headers: {
         'content-type': 'application/pdf',
         'content-disposition': 'attachment; filename="lighting-plan.pdf"',
