@@ -47,8 +47,12 @@ function settle(act: (asked: Waiting) => void): void {
 
 async function hired(): Promise<Worker> {
   if (queue.worker) return queue.worker;
-  const { Worker } = await import('node:worker_threads');
-  const worker = new Worker(HAND, { resourceLimits: { maxOldGenerationSizeMb: MOST_MB } });
+  const threads = await import('node:worker_threads');
+  // Not as `new Worker(…)`: the bundler of pages would look for the file while it is not made yet.
+  const worker: Worker = Reflect.construct(threads.Worker, [
+    HAND,
+    { resourceLimits: { maxOldGenerationSizeMb: MOST_MB } },
+  ]);
   queue.worker = worker;
   worker.unref();
   worker.on('message', (message: Message) =>
