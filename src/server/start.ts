@@ -4,6 +4,13 @@ import { keepDemoPhotographs } from './media/demo';
 import { currentProductions } from './productions/current';
 import { StorageProblem } from './storage/problem';
 
+const LONGEST_LINE = 300;
+/** What went wrong, without what was to be written: that may be a whole document. */
+const firstLine = (error: unknown): string => {
+  const { message, cause } = error as Error;
+  return ((cause as Error | undefined)?.message ?? message).split('\n')[0]!.slice(0, LONGEST_LINE);
+};
+
 /** Opens the store, fills in the demo if asked to, and ends the process if it cannot. */
 export async function startStore(): Promise<void> {
   try {
@@ -16,7 +23,7 @@ export async function startStore(): Promise<void> {
     console.error(
       error instanceof StorageProblem
         ? error.message
-        : `Lantern Jar cannot start: ${(error as Error).message}`,
+        : `Lantern Jar cannot start: ${firstLine(error)}`,
     );
     process.exit(3);
   }

@@ -32,6 +32,8 @@ export interface NotedEdit {
   label: string;
   /** the device it came from; empty for the bench itself */
   who: string;
+  /** the revision it made; one write may make several */
+  revision: number;
 }
 
 export interface LoggedEdit {
@@ -49,13 +51,11 @@ const EDITS_KEPT = 1000;
 const living = (id: string) => and(eq(productions.id, id), isNull(productions.deletedAt));
 
 /** Notes edits as taken, and forgets all but the last thousand. */
-async function noteTaken(tx: Database, id: string, revision: number, edits: readonly NotedEdit[]) {
+async function noteTaken(tx: Database, id: string, edits: readonly NotedEdit[]) {
   if (edits.length === 0) return;
   await tx
     .insert(takenEdits)
-    .values(
-      edits.map(({ id: editId, ...noted }) => ({ productionId: id, editId, revision, ...noted })),
-    )
+    .values(edits.map(({ id: editId, ...noted }) => ({ productionId: id, editId, ...noted })))
     .onConflictDoNothing();
   await tx.execute(sql`
     delete from ${takenEdits} where ${takenEdits.productionId} = ${id} and ${takenEdits.seq} <= (
@@ -178,6 +178,21 @@ const writingOf = (db: Database, read: ReadRows) => ({
       .values({ id: document.id, name: document.name, revision: 1, document });
   },
 
+  /** Keeps a document together with a setting, unless that is set: of several servers one does. */
+  insertOnce: (key: string, value: string, document: Production): Promise<boolean> =>
+    db.transaction(async (tx) => {
+      const claimed = await tx
+        .insert(settings)
+        .values({ key, value })
+        .onConflictDoNothing()
+        .returning({ key: settings.key });
+      if (claimed.length === 0) return false;
+      await tx
+        .insert(productions)
+        .values({ id: document.id, name: document.name, revision: 1, document });
+      return true;
+    }),
+
   /** Writes only over the revision it was made from; false when another save came first. */
   replace: async (
     id: string,
@@ -185,7 +200,8 @@ const writingOf = (db: Database, read: ReadRows) => ({
     document: Production,
     edits: readonly NotedEdit[],
   ): Promise<boolean> => {
-    const [revision, updatedAt] = [fromRevision + 1, new Date()];
+    const updatedAt = new Date();
+    const revision = Math.max(fromRevision + 1, ...edits.map((edit) => edit.revision));
     const done = await db.transaction(async (tx) => {
       const written = await tx
         .update(productions)
@@ -193,7 +209,7 @@ const writingOf = (db: Database, read: ReadRows) => ({
         .where(and(living(id), eq(productions.revision, fromRevision)))
         .returning({ id: productions.id });
       if (written.length === 0) return false;
-      await noteTaken(tx, id, revision, edits);
+      await noteTaken(tx, id, edits);
       return true;
     });
     if (done) read.keep(id, { revision, document, at: updatedAt.getTime() });

@@ -1,57 +1,9 @@
-import * as z from 'zod';
-import {
-  applyCommands,
-  commandSchema,
-  mergeBatches,
-  refOfPath,
-  type Command,
-} from '@/core/document/edit';
-import {
-  DOCUMENT_FORMAT,
-  DOCUMENT_VERSION,
-  signOffSchema,
-  type Production,
-} from '@/core/document/production';
-import { validateProduction } from '@/core/document/read';
-import { notAllowed } from '@/core/document/rights';
-import { refusedSignOff } from '@/core/evaluate/signing';
-import { accept, type Problem, type Result } from '@/core/result';
+import type { Production } from '@/core/document/production';
 import type { Device } from '../share/devices';
-import type { ProductionRepository, TakenEdit } from './repository';
+import type { NotedEdit, ProductionRepository, TakenEdit } from './repository';
+import type { SaveRequest } from './saveRequest';
 import type { Stored } from './stored';
-
-/** Edits in one request; a browser with more sends them in several. */
-const MOST_EDITS = 500;
-
-const shortText = (most: number) => z.string().min(1).max(most);
-
-const commands = z.array(commandSchema as unknown as z.ZodType<Command>).max(5000);
-
-export const saveSchema = z.object({
-  /** the window that made the edits, so that it does not conflict with itself */
-  client: shortText(40),
-  baseRevision: z.number().int().min(1),
-  edits: z
-    .array(
-      z.object({
-        id: shortText(40),
-        label: z.string().max(200),
-        commands,
-        /** what takes them back: tells what they found, so that others' edits can be told from them */
-        inverse: commands.optional(),
-      }),
-    )
-    .min(1)
-    .max(MOST_EDITS),
-});
-export type SaveRequest = z.infer<typeof saveSchema>;
-type SentEdit = SaveRequest['edits'][number];
-
-/** An edit the store cannot take, with what is wrong and where in the document. */
-export interface RefusedEdit {
-  id: string;
-  problems: (Problem & { at?: ReturnType<typeof refOfPath> })[];
-}
+import { besideOthers, checkChanged, doEdits, sorted, takeEdits, type RefusedEdit } from './taking';
 
 export type SaveOutcome =
   /** `newer` where others' edits stand beside these */
@@ -61,100 +13,149 @@ export type SaveOutcome =
 
 /** Another server may save between reading and writing; more often than this in a row it is a question. */
 const ATTEMPTS = 8;
+/** Saves of a crew that are written in one go. */
+const MOST_TOGETHER = 40;
+
+/** Where saves go: the store, and how a document is read from it. */
+export interface SavePlace {
+  repository: ProductionRepository;
+  find: (id: string) => Promise<Stored | null>;
+}
+
+/** A save that waits for its turn. */
+interface Waiting {
+  place: SavePlace;
+  given: SaveRequest;
+  /** the device it comes from; null for the bench itself */
+  by: Device | null;
+  resolve: (outcome: SaveOutcome) => void;
+  reject: (error: unknown) => void;
+}
+
+const queues = new Map<string, Waiting[]>();
 
 /**
  * Puts edits on what is stored. Each is taken or refused by itself: what is wrong with one costs the
  * others nothing. Where others have saved meanwhile, what touches nothing of theirs is put beside it.
- * @param by  the device they come from; null for the bench itself
+ * Saves that come while one is written are written together, as if one after another.
  */
-export async function saveEdits(
-  repository: ProductionRepository,
-  find: (id: string) => Promise<Stored | null>,
+export function saveEdits(
+  place: SavePlace,
   id: string,
   given: SaveRequest,
   by: Device | null,
 ): Promise<SaveOutcome> {
-  return inTurn(id, async () => {
-    let outcome: SaveOutcome | null = null;
-    for (let attempt = 0; outcome === null && attempt < ATTEMPTS; attempt++)
-      outcome = await saveOnce(repository, find, id, given, by);
-    if (outcome) return outcome;
-    const newer = await find(id);
-    return newer ? { kind: 'stale', newer } : { kind: 'missing' };
+  return new Promise((resolve, reject) => {
+    const mine = { place, given, by, resolve, reject };
+    const queue = queues.get(id);
+    if (queue) return void queue.push(mine);
+    queues.set(id, [mine]);
+    void work(id);
   });
 }
 
-/** Null when another server saved between reading and writing. */
-async function saveOnce(
-  repository: ProductionRepository,
-  find: (id: string) => Promise<Stored | null>,
-  id: string,
-  { client, baseRevision, edits }: SaveRequest,
-  by: Device | null,
-): Promise<SaveOutcome | null> {
-  const stored = await find(id);
-  if (!stored) return { kind: 'missing' };
-  const ids = edits.map((edit) => edit.id);
-  const { since, known } = await repository.taken(id, baseRevision, ids);
-  const beside = movedOn(stored.revision, baseRevision, since, client);
-  const fresh = edits.filter((edit) => !known.has(edit.id));
-  const { allowed, refused: barred } = sorted(fresh, by);
-  const fitted = beside ? besideOthers(stored.document, allowed) : allowed;
-  if (!fitted) return { kind: 'stale', newer: stored };
-  const { document, taken, refused: wrong } = takeEdits(stored.document, fitted);
-  const refused = [...barred, ...wrong];
-  const answer = (now: Stored): SaveOutcome => ({
-    kind: 'saved',
-    revision: now.revision,
-    refused,
-    ...(beside ? { newer: now } : {}),
-  });
-  if (taken.length === 0) return answer(stored);
-  const noted = taken.map(({ id: edit, label }) => ({
-    id: edit,
-    client,
-    label,
-    who: by?.name ?? '',
-  }));
-  return (await repository.replace(id, stored.revision, document, noted))
-    ? answer({ revision: stored.revision + 1, document })
-    : null;
+/** Where several windows save at once, a save waits this long for others to be written with. */
+const GATHER_MS = 12;
+const AT_ONCE_MS = 150;
+/** The window that saved last to any production, and when. */
+let last = { client: '', at: -Infinity };
+
+/** A window that saves alone never waits. */
+async function gather(queue: readonly Waiting[]): Promise<void> {
+  const alone = queue.length === 1 && queue[0]!.given.client === last.client;
+  if (alone || performance.now() - last.at > AT_ONCE_MS) return;
+  await new Promise((resume) => setTimeout(resume, GATHER_MS));
 }
 
-/** Saves of one production go one after another, so that none is made for nothing. */
-const turns = new Map<string, Promise<unknown>>();
-async function inTurn<T>(id: string, work: () => Promise<T>): Promise<T> {
-  const before = turns.get(id) ?? Promise.resolve();
-  const mine = before.then(work, work);
-  const settled = mine.catch(() => undefined);
-  turns.set(id, settled);
-  try {
-    return await mine;
-  } finally {
-    if (turns.get(id) === settled) turns.delete(id);
+async function work(id: string): Promise<void> {
+  const queue = queues.get(id)!;
+  while (queue.length > 0) {
+    await gather(queue);
+    // Only those of one store are written together.
+    const { place } = queue[0]!;
+    const other = queue.findIndex((each) => each.place.repository !== place.repository);
+    const together = queue.splice(0, Math.min(other < 0 ? queue.length : other, MOST_TOGETHER));
+    try {
+      const outcomes = await saveTogether(place, id, together);
+      last = { client: together.at(-1)!.given.client, at: performance.now() };
+      together.forEach(({ resolve }, n) => resolve(outcomes[n]!));
+    } catch (error) {
+      together.forEach(({ reject }) => reject(error));
+    }
   }
+  queues.delete(id);
 }
 
-/** What a device may do, and what not. */
-function sorted(edits: readonly SentEdit[], by: Device | null) {
-  if (!by) return { allowed: edits, refused: [] };
-  const refused = edits.flatMap(({ id, commands }): RefusedEdit[] => {
-    const message = notAllowed(by.right, commands);
-    return message ? [{ id, problems: [{ code: 'not_allowed', path: '', message }] }] : [];
-  });
-  const barred = new Set(refused.map(({ id }) => id));
-  return { allowed: edits.filter(({ id }) => !barred.has(id)), refused };
+async function saveTogether(
+  { repository, find }: SavePlace,
+  id: string,
+  together: readonly Waiting[],
+): Promise<SaveOutcome[]> {
+  for (let attempt = 0; attempt < ATTEMPTS; attempt++) {
+    const stored = await find(id);
+    if (!stored) return together.map(() => ({ kind: 'missing' }));
+    const oldest = Math.min(...together.map(({ given }) => given.baseRevision));
+    const ids = together.flatMap(({ given }) => given.edits.map((edit) => edit.id));
+    const log = await repository.taken(id, oldest, ids);
+    const folded = fold(stored, log, together, false) ?? fold(stored, log, together, true)!;
+    const { document, noted, outcomes } = folded;
+    if (noted.length === 0 || (await repository.replace(id, stored.revision, document, noted)))
+      return outcomes;
+  }
+  const newer = await find(id);
+  return together.map(() => (newer ? { kind: 'stale', newer } : { kind: 'missing' }));
 }
 
-/** Edits as they fit beside what others have saved; null where one touches theirs, or nobody can tell. */
-function besideOthers(newer: Production, edits: readonly SentEdit[]): SentEdit[] | null {
-  const batches = edits.map(({ inverse, ...edit }) => ({ ...edit, inverse: inverse ?? [] }));
-  if (edits.some(({ inverse, commands }) => !inverse && commands.length > 0)) return null;
-  const merged = mergeBatches(batches, newer);
-  if (merged.clashes.length > 0) return null;
-  const fitted = new Map(merged.batches.map((batch) => [batch.id, batch.commands]));
-  // One that came to nothing, because it is so already, is taken too.
-  return edits.map((edit) => ({ ...edit, commands: fitted.get(edit.id) ?? [] }));
+interface Folded {
+  document: Production;
+  noted: NotedEdit[];
+  outcomes: SaveOutcome[];
+}
+
+/**
+ * Saves one after another, each making a revision of its own. Unchecked, the document is checked once at the
+ * end; null where anything is wrong with any of them, and they have to be looked at one by one.
+ */
+function fold(
+  stored: Stored,
+  log: { since: readonly TakenEdit[]; known: ReadonlySet<string> },
+  together: readonly Waiting[],
+  checked: boolean,
+): Folded | null {
+  let now = stored;
+  const noted: NotedEdit[] = [];
+  const outcomes: SaveOutcome[] = [];
+  for (const { given, by } of together) {
+    const { client, baseRevision, edits } = given;
+    const since = [...log.since, ...noted].filter((edit) => edit.revision > baseRevision);
+    const beside = movedOn(now.revision, baseRevision, since, client);
+    const done = new Set([...log.known, ...noted.map((edit) => edit.id)]);
+    const { allowed, refused: barred } = sorted(
+      edits.filter((edit) => !done.has(edit.id)),
+      by,
+    );
+    const fitted = beside ? besideOthers(now.document, allowed) : allowed;
+    if (!fitted) {
+      outcomes.push({ kind: 'stale', newer: now });
+      continue;
+    }
+    const took = checked ? takeEdits(now.document, fitted) : doEdits(now.document, fitted);
+    if (!took) return null;
+    if (took.taken.length > 0) {
+      const revision = now.revision + 1;
+      now = { revision, document: took.document };
+      const who = by?.name ?? '';
+      noted.push(
+        ...took.taken.map((edit) => ({ id: edit.id, label: edit.label, client, who, revision })),
+      );
+    }
+    const refused: RefusedEdit[] = [...barred, ...took.refused];
+    const newer = beside ? { newer: now } : {};
+    outcomes.push({ kind: 'saved', revision: now.revision, refused, ...newer });
+  }
+  const { document } = now;
+  if (!checked && !checkChanged(document, stored.document).ok) return null;
+  return { document, noted, outcomes };
 }
 
 /** Whether other hands than this window's have saved since a revision. */
@@ -168,59 +169,4 @@ export function movedOn(
   const own = new Set(since.filter((edit) => edit.client === client).map((edit) => edit.revision));
   // Every revision in between has to be accounted for by edits of this window.
   return revision < baseRevision || own.size !== revision - baseRevision;
-}
-
-function takeEdits(document: Production, edits: readonly SentEdit[]) {
-  const whole = tryEdits(document, edits);
-  if (whole.ok) return { document: whole.value, taken: edits, refused: [] };
-  // Something is wrong with one of them: find out with which.
-  let now = document;
-  const taken: SentEdit[] = [];
-  const refused: RefusedEdit[] = [];
-  for (const edit of edits) {
-    const one = tryEdits(now, [edit]);
-    if (one.ok) {
-      now = one.value;
-      taken.push(edit);
-    } else refused.push({ id: edit.id, problems: one.problems });
-  }
-  return { document: now, taken, refused };
-}
-
-function tryEdits(
-  document: Production,
-  edits: readonly SentEdit[],
-): { ok: true; value: Production } | { ok: false; problems: RefusedEdit['problems'] } {
-  let now = document;
-  for (const { commands } of edits) {
-    const done = applyCommands(now, commands);
-    if (!done.ok) return done;
-    now = done.value.document;
-    const unsigned = signOffProblems(now, commands);
-    if (unsigned.length > 0) return { ok: false, problems: unsigned };
-  }
-  const checked = checkChanged(now, document);
-  if (checked.ok) return checked;
-  return {
-    ok: false,
-    problems: checked.problems.map((problem) => ({ ...problem, at: refOfPath(now, problem.path) })),
-  };
-}
-
-/** Sign-offs that nobody can have given for what stands there. */
-const signOffProblems = (now: Production, commands: readonly Command[]): RefusedEdit['problems'] =>
-  commands.flatMap((command) => {
-    if (command.do !== 'add' || command.kind !== 'signOff' || command.of === undefined) return [];
-    const read = signOffSchema.safeParse(command.record);
-    const message = read.success ? refusedSignOff(now, command.of, read.data) : null;
-    if (message === null) return [];
-    const at = { kind: 'build' as const, id: command.of, path: ['signOffs'] };
-    return [{ code: 'not_signed', path: 'signOffs', message, at }];
-  });
-
-/** Saves keep format, version and id: those are the store's, not the user's, to change. */
-function checkChanged(now: Production, before: Production): Result<Production> {
-  if (now === before) return accept(now);
-  const fixed = { id: before.id, format: DOCUMENT_FORMAT, version: DOCUMENT_VERSION } as const;
-  return validateProduction({ ...now, ...fixed });
 }

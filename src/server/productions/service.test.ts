@@ -9,7 +9,7 @@ import { StorageProblem } from '../storage/problem';
 import { productions } from '../storage/schema';
 import { productionRepository } from './repository';
 import { productionService, type ProductionService } from './service';
-import type { SaveRequest } from './save';
+import type { SaveRequest } from './saveRequest';
 import { edit, freePort, note, rename, STORES, type Bench } from './testing/stores';
 
 describe.each(STORES)('productions in %s', (_name, open) => {

@@ -13,7 +13,8 @@ import type { Device } from '../share/devices';
 import { ownShelfOf } from './ownShelf';
 import type { ProductionRepository } from './repository';
 import type { Stored } from './stored';
-import { movedOn, saveEdits, type SaveOutcome, type SaveRequest } from './save';
+import { movedOn, saveEdits, type SaveOutcome } from './save';
+import type { SaveRequest } from './saveRequest';
 
 export const createSchema = z.object({
   name: z.string().trim().min(1, 'Give the production a name').max(120),
@@ -44,13 +45,18 @@ export class UnreadableProduction extends Error {
 
 const DEMO_FILLED = 'demo-filled';
 
-/** Keeps a copy under its own id, or one of its own when that is taken. */
-async function insertUnderFreeId(repository: ProductionRepository, document: Production) {
+/** A document under its own id, or one of its own when that is taken. */
+async function withFreeId(repository: ProductionRepository, document: Production) {
   const wanted = document.id;
   const free = (await repository.isTaken(wanted)) ? `${wanted.slice(0, 50)}-${nanoid(8)}` : wanted;
-  const id = productionIdSchema.parse(free);
-  await repository.insert({ ...document, id });
-  return id;
+  return { ...document, id: productionIdSchema.parse(free) };
+}
+
+/** Keeps a copy. @returns the id it has here */
+async function insertUnderFreeId(repository: ProductionRepository, document: Production) {
+  const copy = await withFreeId(repository, document);
+  await repository.insert(copy);
+  return copy.id;
 }
 
 /** Keeps the sample's photographs and names them; a store without pictures has none. */
@@ -61,8 +67,8 @@ const demoOf = (repository: ProductionRepository) => ({
   /** Puts *Night Ferry* in once; a user who deleted it is not given it again. */
   fillDemoOnce: async (photographs = noPhotographs) => {
     if (await repository.setting(DEMO_FILLED)) return;
-    await insertUnderFreeId(repository, { ...nightFerry(), pictures: await photographs() });
-    await repository.setSetting(DEMO_FILLED, 'yes');
+    const document = { ...nightFerry(), pictures: await photographs() };
+    await repository.insertOnce(DEMO_FILLED, 'yes', await withFreeId(repository, document));
   },
 
   /** Puts the sample production back as it was on the first day. */
@@ -120,7 +126,7 @@ export function productionService(repository: ProductionRepository) {
 
     /** Edits on the revision they were made from, each taken or refused by itself. */
     save: (id: string, given: SaveRequest, by: Device | null = null): Promise<SaveOutcome> =>
-      saveEdits(repository, find, id, given, by),
+      saveEdits({ repository, find }, id, given, by),
 
     /** What a browser with unsent edits must know: the newest state, and which of them are in it. */
     since: async (id: string, given: z.infer<typeof sinceSchema>) => {

@@ -1,7 +1,7 @@
 import { changeRecord } from '@/core/document/edit';
 import type { Device } from '../share/devices';
 import { productionRepository } from './repository';
-import type { SaveRequest } from './save';
+import type { SaveRequest } from './saveRequest';
 import { productionService, type ProductionService } from './service';
 import { edit, note, rename, STORES, type Bench } from './testing/stores';
 

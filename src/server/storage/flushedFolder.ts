@@ -114,6 +114,8 @@ export const START_PARAMETERS = [
     'max_parallel_workers_per_gather=0',
     'max_parallel_maintenance_workers=0',
     'io_method=sync',
+    // Documents are remembered by whoever reads them; twice as much is no quicker (measured).
+    'shared_buffers=16MB',
     'fsync=on',
     'synchronous_commit=on',
     'full_page_writes=on',

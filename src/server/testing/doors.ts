@@ -12,7 +12,7 @@ import { tableIn } from '@/stations/shelf/tableIn';
 import { readPictureFile } from '@/workers/pictureFile';
 import { png } from '@/workers/testing';
 import { ownShelfSchema } from '../productions/ownShelf';
-import { saveSchema } from '../productions/save';
+import { saveSchema } from '../productions/saveRequest';
 import { createSchema, sinceSchema } from '../productions/service';
 import { codesOf } from '../share/codes';
 import { oddity } from '../front/refusal';

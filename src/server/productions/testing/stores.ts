@@ -7,7 +7,7 @@ import { applyCommands, changeRecord, type Change } from '@/core/document/edit';
 import type { Production } from '@/core/document/production';
 import { openDatabase, type OpenDatabase } from '../../storage/database';
 import { readyFolder } from '../../storage/testing/readyFolder';
-import type { SaveRequest } from '../save';
+import type { SaveRequest } from '../saveRequest';
 
 /** A free port, found by asking for one. */
 export const freePort = () =>

@@ -51,7 +51,7 @@ export async function cutThePower(
   answered.push({ save: 1, orders: disk.orders.length });
   for (let n = 2; n <= saves; n++) {
     await repository.replace(ID, n - 1, withName(n), [
-      { id: `edit-${n}`, client: 'test', label: 'save', who: '' },
+      { id: `edit-${n}`, client: 'test', label: 'save', who: '', revision: n },
     ]);
     answered.push({ save: n, orders: disk.orders.length });
     if (n % checkpointEvery === 0) await db.execute('checkpoint');

@@ -2,7 +2,7 @@ import * as z from 'zod';
 import { answering, problemAnswer } from '@/server/http/answer';
 import { isForeign, withBody } from '@/server/http/body';
 import { currentProductions } from '@/server/productions/current';
-import { saveSchema } from '@/server/productions/save';
+import { saveSchema } from '@/server/productions/saveRequest';
 import { visitorOf } from '@/server/share/visitor';
 
 type Params = { params: Promise<{ id: string }> };
