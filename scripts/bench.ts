@@ -9,6 +9,7 @@ import { evaluate } from '@/core/evaluate/evaluate';
 import { sensitivities } from '@/core/evaluate/sensitivity';
 import { leftAfter, nextTest, suspectsOf, SYMPTOMS, type SymptomId } from '@/core/making/faults';
 import { nightFerry } from '@/demo/nightFerry';
+import { benchCrew } from './benchCrew';
 import { benchDerive, benchGround } from './benchDerive';
 import { benchForms } from './benchForms';
 import { benchGlow, benchLight, type Note } from './benchLight';
@@ -68,7 +69,7 @@ async function benchCore() {
 const PORT = 4699;
 const ORIGIN = `http://127.0.0.1:${PORT}`;
 
-async function withServer(work: () => Promise<void>) {
+async function withServer(work: (pid: number) => Promise<void>) {
   const folder = mkdtempSync(join(tmpdir(), 'jar-bench-'));
   const env = {
     ...process.env,
@@ -76,7 +77,7 @@ async function withServer(work: () => Promise<void>) {
     LANTERN_JAR_DEMO: '1',
     PORT: String(PORT),
   };
-  const words = ['.next/front.mjs'];
+  const words = ['--max-semi-space-size=8', '.next/front.mjs'];
   const server = spawn(process.execPath, words, { env, stdio: 'ignore' });
   try {
     for (let attempt = 0; attempt < 100; attempt++) {
@@ -84,7 +85,7 @@ async function withServer(work: () => Promise<void>) {
         (a) => a.ok,
         () => false,
       );
-      if (up) return await work();
+      if (up) return await work(server.pid!);
       await new Promise((resume) => setTimeout(resume, 200));
     }
     throw new Error('The server did not start');
@@ -159,6 +160,11 @@ async function main() {
       await benchSearchPage(browser, { baseURL: ORIGIN, viewport }, note);
       await browser.close();
     });
+    console.table(report);
+    return;
+  }
+  if (only === 'crew') {
+    await withServer((pid) => benchCrew(ORIGIN, pid, note));
     console.table(report);
     return;
   }
