@@ -7,7 +7,7 @@ import {
 } from 'node:http';
 import { createServer as createSecureServer } from 'node:https';
 import { isOwnHost, FOREIGN_HOST } from '../http/hosts';
-import type { ShareDesk } from '../share/desk';
+import type { ShareDesk } from '../share/shareDesk';
 import { VISITOR_HEADER, visitorHeader } from '../share/visitor';
 import { oddity, type Refusal } from './refusal';
 import type { Settings } from './settings';

@@ -1,7 +1,8 @@
 import type { RequestListener, Server } from 'node:http';
 import next from 'next';
 import QRCode from 'qrcode';
-import { openDesk, type ShareDesk } from '../share/desk';
+import { openDesk } from '../share/desk';
+import type { ShareDesk } from '../share/shareDesk';
 import { currentStore, storageOptions } from '../storage/current';
 import { StorageProblem } from '../storage/problem';
 import { listening, ownDoor, sharedDoor } from './front';

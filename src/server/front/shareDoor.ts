@@ -2,7 +2,7 @@ import { randomBytes } from 'node:crypto';
 import type { IncomingMessage, ServerResponse } from 'node:http';
 import * as z from 'zod';
 import { RIGHT_WORDS } from '@/core/document/rights';
-import type { ShareDesk } from '../share/desk';
+import type { ShareDesk } from '../share/shareDesk';
 import type { Device } from '../share/devices';
 import { askedFor, mayAsk } from '../share/doors';
 import { pairPage } from './pairPage';

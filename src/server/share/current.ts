@@ -1,4 +1,4 @@
-import type { ShareDesk } from './desk';
+import type { ShareDesk } from './shareDesk';
 
 /** The server's front and the pages are bundled apart; what they share is kept on the global. */
 const holder = globalThis as { lanternJarDesk?: ShareDesk };

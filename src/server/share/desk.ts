@@ -1,33 +1,14 @@
-import type { Right } from '@/core/document/rights';
 import { currentStore } from '../storage/current';
 import { setDesk } from './current';
-import { codesOf, type Codes, type Taken } from './codes';
+import { codesOf } from './codes';
 import { deviceRepository, type Device, type DeviceRepository } from './devices';
+import type { ShareDesk } from './shareDesk';
 
 /** How long a device is known without asking the store: one revoked elsewhere is out after this. */
 const KNOWN_MS = 3000;
 /** A device is noted as seen no more often than this. */
 const SEEN_EVERY_MS = 60_000;
 const MOST_KNOWN = 500;
-
-export interface ShareDesk {
-  /** where others reach this bench */
-  address: string;
-  encrypted: boolean;
-  makeCode: Codes['make'];
-  /** @returns the token of a device that is let in, or why it is not */
-  enter: (
-    code: string,
-    name: string,
-    address: string,
-  ) => Promise<{ token: string } | Exclude<Taken, { kind: 'let in' }>>;
-  deviceOf: (token: string) => Promise<Device | null>;
-  list: DeviceRepository['list'];
-  allow: (id: string, right: Right) => Promise<boolean>;
-  revoke: (id: string) => Promise<boolean>;
-  /** every code and every device */
-  close: () => Promise<void>;
-}
 
 interface Known {
   device: Device | null;

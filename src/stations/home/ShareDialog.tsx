@@ -91,6 +91,20 @@ export default function ShareDialog({ onClose }: { onClose: () => void }) {
                 <OneDevice key={device.id} {...device} act={act} />
               ))}
             </ul>
+            {share.devices.length > 0 && (
+              <p className="mt-3">
+                <button
+                  type="button"
+                  className="press"
+                  onClick={() => {
+                    setCode(null);
+                    void act(requestJson('DELETE', '/api/share'));
+                  }}
+                >
+                  Show everybody out
+                </button>
+              </p>
+            )}
           </section>
         </div>
       )}

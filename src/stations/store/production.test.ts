@@ -263,6 +263,64 @@ describe('a second window', () => {
     expect(note('stamp-ring')).toBe('Bulbs still to choose.');
     expect(note('clerk-ring')).toBeUndefined();
   });
+  test('what touches nothing is put beside theirs by the server, and theirs is taken in', async () => {
+    const server = serve();
+    server.merges = true;
+    const { getState } = open(server);
+    server.elsewhere(rename('Theirs'));
+    getState().change('note', noteOn('warm-ring', 'mine'));
+    await pass(300);
+    expect(getState()).toMatchObject({ revision: 3, save: { kind: 'saved' } });
+    expect(getState().document).toEqual(server.document);
+    expect(getState().document).toMatchObject({ name: 'Theirs' });
+    getState().undo();
+    expect(getState().document).toMatchObject({ name: 'Theirs' });
+    expect(getState().document.builds[1]!.note).toBe(nightFerry().builds[1]!.note);
+  });
+  test('followed: theirs comes by itself, and what is unsent here stays on top', async () => {
+    const server = serve();
+    const { getState } = open(server);
+    server.elsewhere(rename('Theirs'));
+    await getState().follow();
+    expect(getState()).toMatchObject({ revision: 2, document: { name: 'Theirs' } });
+    server.mood = 'down';
+    getState().change('note', noteOn('warm-ring', 'mine'));
+    await pass(300);
+    server.mood = 'up';
+    server.elsewhere(rename('Again'));
+    await getState().follow();
+    expect(getState().document).toMatchObject({ name: 'Again' });
+    expect(getState().document.builds[1]!.note).toBe('mine');
+    await pass(5000);
+    expect(server.document.builds[1]!.note).toBe('mine');
+    expect(getState()).toMatchObject({ save: { kind: 'saved' }, document: { name: 'Again' } });
+  });
+  test('a knob that is held while theirs comes ends on theirs', async () => {
+    const server = serve();
+    server.merges = true;
+    const { getState } = open(server);
+    getState().change('note', noteOn('warm-ring', 'first'));
+    server.elsewhere(rename('Theirs'));
+    getState().preview(noteOn('stamp-ring', 'held'));
+    await pass(300);
+    getState().settle('held');
+    await pass(300);
+    expect(getState().document).toEqual(server.document);
+    expect(server.document.name).toBe('Theirs');
+    const notes = server.document.builds.slice(1, 3).map(({ note }) => note);
+    expect(notes).toEqual(['first', 'held']);
+  });
+  test('a device that may only tick is told at once, and nothing is sent', async () => {
+    const server = serve();
+    const store = createProductionStore({
+      document: server.document,
+      revision: 1,
+      device: { name: 'Phone', right: 'tick' },
+    });
+    expect(store.getState().change('rename', rename('Mine'))).toContain('may tick steps');
+    await pass(500);
+    expect(server.requests).toHaveLength(0);
+  });
   test('nothing is sent while the question is open', async () => {
     const { getState, server } = await conflicting();
     const asked = server.requests.length;

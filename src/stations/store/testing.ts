@@ -1,5 +1,11 @@
 import { nightFerry } from '@/demo/nightFerry';
-import { applyBatches, changeRecord, type Batch, type Change } from '@/core/document/edit';
+import {
+  applyBatches,
+  changeRecord,
+  mergeBatches,
+  type Batch,
+  type Change,
+} from '@/core/document/edit';
 import type { Production } from '@/core/document/production';
 import { validateProduction } from '@/core/document/read';
 
@@ -19,16 +25,19 @@ export class StubServer {
   mood: 'up' | 'down' | 'deaf' = 'up';
   /** pages that were left: nothing of theirs arrives any more */
   readonly left = new Set<string>();
+  /** puts what touches nothing of others' beside theirs, instead of asking */
+  merges = false;
   /** edits in one request it stands */
   most = 500;
 
   install(): this {
-    global.fetch = (async (url: string, init: { method: string; body: string }) => {
-      const request = { method: init.method, url, body: JSON.parse(init.body) };
+    global.fetch = (async (url: string, init: { method?: string; body?: string }) => {
+      const { method = 'GET' } = init;
+      const request: Request = { method, url, body: JSON.parse(init.body ?? '{}') };
       this.requests.push(request);
       // Pages of earlier tests live on; theirs is another production.
       if (!url.includes(`/${this.document.id}`)) throw new TypeError('another server');
-      if (this.mood === 'down' || this.left.has(request.body.client))
+      if (this.mood === 'down' || this.left.has(request.body.client as string))
         throw new TypeError('refused');
       const [status, json] = this.answer(request);
       if (this.mood === 'deaf') throw new TypeError('cut off');
@@ -85,6 +94,7 @@ export class StubServer {
   private answer({ method, body }: Request): [number, unknown] {
     const { client } = body as { client: string };
     const newer = { revision: this.revision, document: this.document };
+    if (method === 'GET') return [200, newer];
     if (method === 'POST') {
       const asked = body as unknown as { revision: number; edits: string[] };
       return [
@@ -98,7 +108,13 @@ export class StubServer {
     }
     const { baseRevision, edits } = body as unknown as { baseRevision: number; edits: Batch[] };
     if (edits.length > this.most) return [413, { title: 'Too many.' }];
-    if (this.movedOn(baseRevision, client)) return [409, { title: 'Changed.', newer }];
+    if (this.movedOn(baseRevision, client)) {
+      const { batches, clashes } = mergeBatches(edits, this.document);
+      if (!this.merges || clashes.length > 0) return [409, { title: 'Changed.', newer }];
+      this.take(batches, client);
+      const { revision, document } = this;
+      return [200, { revision, refused: [], newer: { revision, document } }];
+    }
     const problems = [{ code: 'x', path: 'shots', message: 'It does not fit.' }];
     const refused = this.take(edits, client).map((id) => ({ id, problems }));
     const { revision } = this;

@@ -2,7 +2,7 @@ import QRCode from 'qrcode';
 import * as z from 'zod';
 import { RIGHTS } from '@/core/document/rights';
 import { answering, problemAnswer } from '@/server/http/answer';
-import { withBody } from '@/server/http/body';
+import { isForeign, withBody } from '@/server/http/body';
 import { currentDesk } from '@/server/share/current';
 
 const notShared = () =>
@@ -18,6 +18,16 @@ export const GET = (request: Request) =>
     if (!desk) return notShared();
     const { address, encrypted } = desk;
     return Response.json({ address, encrypted, devices: await desk.list() });
+  });
+
+/** Shows every device out, and makes every code worthless. */
+export const DELETE = (request: Request) =>
+  answering(request, async () => {
+    if (isForeign(request)) return problemAnswer(403, 'This request comes from another site.');
+    const desk = currentDesk();
+    if (!desk) return notShared();
+    await desk.close();
+    return Response.json({ ok: true });
   });
 
 const codeSchema = z.object({ right: z.enum(RIGHTS) });

@@ -1,0 +1,23 @@
+import type { Right } from '@/core/document/rights';
+import type { Codes, Taken } from './codes';
+import type { Device, DeviceRepository } from './devices';
+
+/** Where devices are let in and shown out. */
+export interface ShareDesk {
+  /** where others reach this bench */
+  address: string;
+  encrypted: boolean;
+  makeCode: Codes['make'];
+  /** @returns the token of a device that is let in, or why it is not */
+  enter: (
+    code: string,
+    name: string,
+    address: string,
+  ) => Promise<{ token: string } | Exclude<Taken, { kind: 'let in' }>>;
+  deviceOf: (token: string) => Promise<Device | null>;
+  list: DeviceRepository['list'];
+  allow: (id: string, right: Right) => Promise<boolean>;
+  revoke: (id: string) => Promise<boolean>;
+  /** every code and every device */
+  close: () => Promise<void>;
+}
