@@ -21,7 +21,20 @@ interface Given {
   ferry: string;
 }
 
+/** This machine, and the name the shared bench wears in its walk. */
+const OWN_HOST = /^(127\.\d+\.\d+\.\d+|localhost|jar\.test)$/;
+
 export const test = base.extend<Given>({
+  // Nothing a page asks for may lie anywhere but here.
+  page: async ({ page }, give) => {
+    const foreign: string[] = [];
+    page.on('request', (asked) => {
+      const { protocol, hostname } = new URL(asked.url());
+      if (/^(https?|wss?):$/.test(protocol) && !OWN_HOST.test(hostname)) foreign.push(asked.url());
+    });
+    await give(page);
+    expect(foreign).toEqual([]);
+  },
   ferry: async ({ request }, give) => {
     const answer = await request.post('/api/productions', { data: { document: nightFerry() } });
     await give(((await answer.json()) as { id: string }).id);

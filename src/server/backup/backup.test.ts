@@ -114,6 +114,18 @@ describe('rotating', () => {
     expect(kinds()).toEqual(['hourly', 'hourly', 'daily']);
     await change(30);
     expect(await due(31)).toHaveLength(2);
+    // What is owned at home, and what goes into the bin, are changes too.
+    const service = productionService(productionRepository(store.db));
+    jest.useFakeTimers({
+      now: now + 32 * HOUR,
+      doNotFake: ['nextTick', 'setImmediate', 'setTimeout'],
+    });
+    await service.keepOwnShelf({ currency: 'EUR', shelf: { units: [], parts: [] } });
+    expect(await due(33)).toHaveLength(1);
+    jest.setSystemTime(now + 34 * HOUR);
+    await service.bin('night-ferry');
+    jest.useRealTimers();
+    expect(await due(35)).toHaveLength(1);
   });
 
   test('24 hourly and 14 daily are kept, and the pictures they name', async () => {

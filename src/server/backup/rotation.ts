@@ -1,9 +1,10 @@
 import { existsSync, mkdirSync, readdirSync, rmSync, statSync } from 'node:fs';
 import { join } from 'node:path';
-import { max } from 'drizzle-orm';
+import { eq, max } from 'drizzle-orm';
 import { mediaStore } from '../media/store';
+import { OWN_SHELF_AT } from '../productions/ownShelf';
 import type { Database } from '../storage/database';
-import { media, productions } from '../storage/schema';
+import { media, productions, settings } from '../storage/schema';
 import { openBackup } from './opened';
 import { writeBackup, writeWhole } from './files';
 
@@ -85,8 +86,12 @@ async function prune(folder: string): Promise<void> {
 
 /** When anything was last changed; 0 for an empty store. */
 async function lastChange(db: Database): Promise<number> {
-  const [row] = await db.select({ at: max(productions.updatedAt) }).from(productions);
-  return row?.at?.getTime() ?? 0;
+  const [row] = await db
+    .select({ changed: max(productions.updatedAt), binned: max(productions.deletedAt) })
+    .from(productions);
+  const [home] = await db.select().from(settings).where(eq(settings.key, OWN_SHELF_AT));
+  const moments = [row?.changed?.getTime(), row?.binned?.getTime(), Date.parse(home?.value ?? '')];
+  return Math.max(0, ...moments.map((at) => at || 0));
 }
 
 /**

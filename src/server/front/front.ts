@@ -42,12 +42,18 @@ const turnAway = (request: IncomingMessage, response: ServerResponse, refusal: R
   );
 };
 
-function patiently(response: ServerResponse): void {
-  const timer = setTimeout(() => {
-    refuse(response, { status: 503, words: 'This took too long and was given up. Try again.' });
-  }, ANSWER_MS);
+/** What has begun to be answered may take as long as its reader; what still comes in has a limit of its own. */
+function patiently(request: IncomingMessage, response: ServerResponse): void {
+  let timer: NodeJS.Timeout;
+  const wait = () => {
+    timer = setTimeout(() => {
+      if (response.headersSent) return;
+      if (!request.complete) return wait();
+      refuse(response, { status: 503, words: 'This took too long and was given up. Try again.' });
+    }, ANSWER_MS);
+  };
+  wait();
   response.once('close', () => clearTimeout(timer));
-  response.once('finish', () => clearTimeout(timer));
 }
 
 /** What one door lets through goes on to the application; `who` decides at the shared one. */
@@ -65,7 +71,7 @@ const doorOf =
         return turnAway(request, response, { status: 421, words: FOREIGN_HOST });
       // Only this function says who asks.
       delete request.headers[VISITOR_HEADER];
-      patiently(response);
+      patiently(request, response);
       if (desk) {
         const found = await atTheDoor(desk, request, response);
         if ('answered' in found) return;

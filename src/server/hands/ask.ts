@@ -61,7 +61,9 @@ async function hired(): Promise<Worker> {
     ),
   );
   const lost = (error?: Error) => {
-    if (queue.worker === worker) queue.worker = null;
+    // Of one that was let go, or has told already why it died, nobody waits for anything.
+    if (queue.worker !== worker) return;
+    queue.worker = null;
     settle(({ reject }) => reject(error ?? new HandBusy('This was given up. Try again.')));
   };
   worker.on('error', lost);
@@ -89,8 +91,11 @@ async function next(): Promise<void> {
     settle(({ reject }) => reject(new HandBusy('This took too long and was given up.')));
   }, PATIENCE_MS);
   queue.current = { asked, timer };
-  const worker = await hired();
-  worker.postMessage({ name: asked.name, task: asked.task });
+  try {
+    (await hired()).postMessage({ name: asked.name, task: asked.task });
+  } catch (error) {
+    settle(({ reject }) => reject(error as Error));
+  }
 }
 
 /**

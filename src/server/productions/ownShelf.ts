@@ -6,6 +6,8 @@ import { unitSchema } from '@/core/units/unit';
 import type { ProductionRepository } from './repository';
 
 const OWN_SHELF = 'own-shelf';
+/** When it was last changed, so that a backup is made of it. */
+export const OWN_SHELF_AT = 'own-shelf-at';
 
 export const ownShelfSchema = z.object({
   currency: z.string().regex(/^[A-Z]{3}$/, 'Three capital letters, such as EUR'),
@@ -42,6 +44,8 @@ export const ownShelfOf = (repository: ProductionRepository) => ({
       shelf: { units: sound(shelf.units, unitSchema), parts: sound(shelf.parts, partSchema) },
     };
   },
-  keepOwnShelf: (own: OwnShelf): Promise<void> =>
-    repository.setSetting(OWN_SHELF, JSON.stringify(own)),
+  keepOwnShelf: async (own: OwnShelf): Promise<void> => {
+    await repository.setSetting(OWN_SHELF, JSON.stringify(own));
+    await repository.setSetting(OWN_SHELF_AT, new Date().toISOString());
+  },
 });
