@@ -1,5 +1,6 @@
 import type { Production } from '@/core/document/production';
 import type { BuildFileName } from '@/core/formats/buildFiles';
+import { readDocument } from '@/core/document/read';
 import { evaluate } from '@/core/evaluate/evaluate';
 import { evaluateSimulated, printable } from '@/core/evaluate/simulated';
 import type { UnitSystem } from '@/core/quantity';
@@ -26,6 +27,8 @@ interface FileTask {
 
 /** What takes long, or is asked for many times at once: nobody waits for it who asked for something else. */
 export const WORK = {
+  /** A document of another making may be large, and wrong in many places. */
+  readDocument: async ({ json }: { json: unknown }) => readDocument(json),
   buildFile: ({ document, buildId, file, units }: FileTask): Promise<BuildFile | null> =>
     buildFile(document, buildId, file, units),
   carSheet: ({

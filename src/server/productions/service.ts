@@ -118,9 +118,15 @@ export function productionService(repository: ProductionRepository) {
       return insertCopy({ ...begun, shelf: withOwn(begun.shelf, own) });
     },
 
-    /** Imports a document as a production of its own; nothing that is stored changes. */
-    import: async (json: unknown): Promise<Result<string>> => {
-      const read = readDocument(json);
+    /**
+     * Imports a document as a production of its own; nothing that is stored changes.
+     * @param reader  reads it; a large one is not read where others are answered
+     */
+    import: async (
+      json: unknown,
+      reader: (json: unknown) => Result<Production> | Promise<Result<Production>> = readDocument,
+    ): Promise<Result<string>> => {
+      const read = await reader(json);
       return read.ok ? accept(await insertCopy(read.value)) : read;
     },
 

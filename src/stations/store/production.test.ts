@@ -310,6 +310,19 @@ describe('a second window', () => {
     const notes = server.document.builds.slice(1, 3).map(({ note }) => note);
     expect(notes).toEqual(['first', 'held']);
   });
+  test('a server that hangs is told long before it is given up', async () => {
+    const server = serve();
+    const { getState } = open(server);
+    server.mood = 'hung';
+    getState().change('note', noteOn('warm-ring', 'mine'));
+    await pass(3000);
+    expect(getState().save.kind).toBe('waiting');
+    await pass(6000);
+    expect(getState().save).toMatchObject({
+      kind: 'unanswered',
+      message: expect.stringContaining('takes long'),
+    });
+  });
   test('a device that may only tick is told at once, and nothing is sent', async () => {
     const server = serve();
     const store = createProductionStore({

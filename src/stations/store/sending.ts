@@ -5,6 +5,8 @@ import { sendEdits, type Newer, type RefusedEdit } from './saving';
 import type { Initial, Place, Refusal } from './state';
 
 const RETRY_MS = 2000;
+/** Long before a silent server is given up, it is said that it is silent. */
+const SLOW_MS = 8000;
 /** Edits in one request, well under what the server takes. */
 const MOST_SENT = 100;
 const MOST_SENT_CHARS = 1_500_000;
@@ -90,7 +92,12 @@ export function sendingOf(
     sending = true;
     const sent = firstOf(history.pending, most);
     const batches = sent.map(({ batch }) => batch);
+    const slow = setTimeout(() => {
+      if (get().save.kind === 'waiting')
+        set({ save: { kind: 'unanswered', message: 'The server takes long to answer.' } });
+    }, SLOW_MS);
     const outcome = await sendEdits(id, await window(), revision, batches);
+    clearTimeout(slow);
     sending = false;
     if (outcome.kind === 'saved') {
       acknowledge(outcome.revision, sent, outcome.refused, outcome.newer !== null);

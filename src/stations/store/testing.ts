@@ -21,8 +21,8 @@ export class StubServer {
   revision = 1;
   readonly taken = new Map<string, { client: string; revision: number }>();
   readonly requests: Request[] = [];
-  /** 'down' answers nothing and takes nothing, 'deaf' takes and loses its answer */
-  mood: 'up' | 'down' | 'deaf' = 'up';
+  /** 'down' answers nothing and takes nothing, 'deaf' takes and loses its answer, 'hung' never says anything */
+  mood: 'up' | 'down' | 'deaf' | 'hung' = 'up';
   /** pages that were left: nothing of theirs arrives any more */
   readonly left = new Set<string>();
   /** puts what touches nothing of others' beside theirs, instead of asking */
@@ -39,6 +39,7 @@ export class StubServer {
       if (!url.includes(`/${this.document.id}`)) throw new TypeError('another server');
       if (this.mood === 'down' || this.left.has(request.body.client as string))
         throw new TypeError('refused');
+      if (this.mood === 'hung') return new Promise(() => undefined);
       const [status, json] = this.answer(request);
       if (this.mood === 'deaf') throw new TypeError('cut off');
       return Response.json(json, { status });
