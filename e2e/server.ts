@@ -1,6 +1,6 @@
 import { expect } from '@playwright/test';
 import { spawn, type ChildProcess } from 'node:child_process';
-import { createServer } from 'node:net';
+import { freePort } from '../src/server/testing/freePort';
 
 interface Running {
   origin: string;
@@ -9,14 +9,6 @@ interface Running {
   /** waits for the process to end by itself */
   ended: Promise<number | null>;
 }
-
-const freePort = () =>
-  new Promise<number>((found) => {
-    const probe = createServer().listen(0, '127.0.0.1', () => {
-      const { port } = probe.address() as { port: number };
-      probe.close(() => found(port));
-    });
-  });
 
 /**
  * Starts the production build on a data folder of its own, as `./jar demo` would; it is ended at once if it

@@ -3,6 +3,7 @@ import { nightFerry } from '../src/demo/nightFerry';
 import { png } from '../src/workers/testing';
 import { readyFolder } from '../src/server/storage/testing/readyFolder';
 import { expect, kept, stored, test, visit, type Page } from './bench';
+import { CHROMIUM } from './chromium';
 import { answering, startServer } from './server';
 
 /** Another address of this machine stands for the local network; the name makes it one that browsers do not trust as their own. */
@@ -11,17 +12,8 @@ const NAME = 'jar.test';
 
 test.use({
   launchOptions: {
-    executablePath: '/usr/bin/chromium',
-    args: [
-      '--no-sandbox',
-      '--disable-gpu',
-      '--disable-quic',
-      '--no-first-run',
-      '--disable-background-networking',
-      '--disable-component-update',
-      '--disable-sync',
-      `--host-resolver-rules=MAP ${NAME} ${SHARED}`,
-    ],
+    ...CHROMIUM,
+    args: [...CHROMIUM.args, `--host-resolver-rules=MAP ${NAME} ${SHARED}`],
   },
 });
 

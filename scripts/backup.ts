@@ -1,12 +1,11 @@
 import { resolve } from 'node:path';
-import { writeBackup, writeWhole } from '@/server/backup/files';
-import { openBackup, verify } from '@/server/backup/opened';
+import { writeArchiveFile, writeBackup } from '@/server/backup/files';
+import { openBackup } from '@/server/backup/opened';
+import { stampOf } from '@/server/backup/stamp';
 import { openDatabase } from '@/server/storage/database';
 import { storageOptions } from '@/server/storage/current';
 import { portOfHolder } from '@/server/storage/lock';
 import { StorageProblem } from '@/server/storage/problem';
-
-const stamp = () => new Date().toISOString().slice(0, 19).replaceAll(':', '-');
 
 /** A server has the folder open: it hands out what lies there. */
 async function fromServer(port: number, file: string): Promise<void> {
@@ -16,18 +15,11 @@ async function fromServer(port: number, file: string): Promise<void> {
       'locked',
       `The server on port ${port} hands out no backup (${answer.status}).`,
     );
-  await writeWhole(
-    file,
-    (sink) => answer.body!.pipeTo(sink),
-    async (part) => {
-      const opened = await openBackup(part);
-      await verify(opened).finally(opened.close);
-    },
-  );
+  await writeArchiveFile(file, (sink) => answer.body!.pipeTo(sink));
 }
 
 async function main() {
-  const file = resolve(process.argv[2] ?? `lantern-jar-backup-${stamp()}Z.zip`);
+  const file = resolve(process.argv[2] ?? `lantern-jar-backup-${stampOf(new Date())}.zip`);
   const options = storageOptions();
   const port = options.databaseUrl ? null : portOfHolder(options.folder);
   if (port !== null) await fromServer(port, file);

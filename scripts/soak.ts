@@ -4,10 +4,10 @@
  */
 import { spawn, type ChildProcess } from 'node:child_process';
 import { mkdirSync, rmSync, writeFileSync } from 'node:fs';
-import { createServer } from 'node:net';
 import { cutThePower } from '@/server/storage/testing/cuts';
 import { dice } from '@/server/storage/testing/powerCut';
 import { readyFolder } from '@/server/storage/testing/readyFolder';
+import { freePort } from '@/server/testing/freePort';
 import { tryDoors } from '@/server/testing/tryDoors';
 
 const DEFAULT_MINUTES = 60;
@@ -15,14 +15,6 @@ const DEFAULT_MINUTES = 60;
 const [LIFE_MS, WRITERS, KILLS, SAVES, CUTS, INPUTS] = [[200, 2000], 4, 4, 15, 5, 2600] as const;
 /** By hand, on a machine that does nothing else; in the tests of every day time is nobody's fault. */
 const MOST_INPUT_MS = 1000;
-
-const freePort = () =>
-  new Promise<number>((found) => {
-    const probe = createServer().listen(0, '127.0.0.1', () => {
-      const { port } = probe.address() as { port: number };
-      probe.close(() => found(port));
-    });
-  });
 
 interface Served {
   origin: string;

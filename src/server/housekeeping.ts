@@ -12,10 +12,12 @@ const LOOK_EVERY_MS = 10 * MINUTE_MS;
 const inTime = (work: () => Promise<unknown>, everyMs: number) =>
   setInterval(() => void work().catch((error) => console.error(error)), everyMs).unref();
 
-/** Pictures nobody names any more, and productions that lay in the bin too long. */
+/** What came in by half, pictures nobody names any more, and productions that lay in the bin too long. */
 async function tidy(): Promise<void> {
   await (await currentProductions()).emptyBin();
-  await (await currentMedia()).sweep();
+  const media = await currentMedia();
+  await media.dropUnfinished();
+  await media.sweep();
 }
 
 /** A data folder is backed up by itself; a database of one's own is backed up by its owner's means. */
@@ -27,7 +29,6 @@ async function backUp(): Promise<void> {
 
 /** What a server does beside answering: at start, and as long as it runs, which may be months. */
 export async function keepHouse(): Promise<void> {
-  await (await currentMedia()).dropUnfinished();
   await tidy();
   inTime(tidy, DAY_MS);
   setTimeout(() => void backUp().catch((error) => console.error(error)), FIRST_BACKUP_MS).unref();

@@ -22,6 +22,7 @@ import { productions } from '../storage/schema';
 import { readyFolder } from '../storage/testing/readyFolder';
 import { writeBackup } from './files';
 import { restore } from './restore';
+import { stampOf } from './stamp';
 import { backUpWhatIsDue, backupsOf, keptBackups } from './rotation';
 
 const fresh = () => mkdtempSync(join(tmpdir(), 'jar-backup-'));
@@ -130,8 +131,7 @@ describe('rotating', () => {
 
   test('24 hourly and 14 daily are kept, and the pictures they name', async () => {
     const at = backupsOf(store.folder);
-    const name = (kind: string, ms: number) =>
-      join(at, `${kind}-${new Date(ms).toISOString().slice(0, 19).replaceAll(':', '-')}Z.zip`);
+    const name = (kind: string, ms: number) => join(at, `${kind}-${stampOf(new Date(ms))}.zip`);
     const sample = readFileSync(keptBackups(store.folder)[0]!.file);
     for (let n = 1; n <= 30; n++) writeFileSync(name('hourly', now - n * HOUR), sample);
     for (let n = 1; n <= 20; n++) writeFileSync(name('daily', now - n * 24 * HOUR), sample);

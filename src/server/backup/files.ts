@@ -2,7 +2,7 @@ import { createWriteStream, mkdirSync, rmSync } from 'node:fs';
 import { dirname } from 'node:path';
 import { Writable } from 'node:stream';
 import type { Database } from '../storage/database';
-import { flushFolder, renameForGood } from '../storage/flushedFolder';
+import { flush, renameForGood } from '../storage/flushedFolder';
 import { writeArchive, type BackupList } from './archive';
 import { openBackup, verify } from './opened';
 
@@ -17,7 +17,7 @@ export async function writeWhole(
   try {
     await write(Writable.toWeb(createWriteStream(part, { mode: 0o600 })));
     await check(part);
-    flushFolder(part);
+    flush(part);
     renameForGood(part, file);
   } catch (error) {
     rmSync(part, { force: true });
@@ -25,7 +25,17 @@ export async function writeWhole(
   }
 }
 
-/** A backup as a file, kept only if it opens again and everything in it is as it should be. */
+/** An archive as a file, kept only if it opens again and everything in it is as it should be. */
+export const writeArchiveFile = (
+  file: string,
+  write: (sink: WritableStream<Uint8Array>) => Promise<unknown>,
+): Promise<void> =>
+  writeWhole(file, write, async (part) => {
+    const opened = await openBackup(part);
+    await verify(opened).finally(opened.close);
+  });
+
+/** What a store holds, as such a file. */
 export async function writeBackup(
   db: Database,
   file: string,
@@ -33,15 +43,8 @@ export async function writeBackup(
   now = new Date(),
 ): Promise<BackupList> {
   let list: BackupList | null = null;
-  await writeWhole(
-    file,
-    async (sink) => {
-      list = await writeArchive(db, sink, mediaInside, now);
-    },
-    async (part) => {
-      const opened = await openBackup(part);
-      await verify(opened).finally(opened.close);
-    },
-  );
+  await writeArchiveFile(file, async (sink) => {
+    list = await writeArchive(db, sink, mediaInside, now);
+  });
   return list!;
 }

@@ -7,6 +7,7 @@ import { lockFolder } from '../storage/lock';
 import { devices, productions, settings, takenEdits } from '../storage/schema';
 import { BackupProblem, openBackup, verify, type OpenBackup } from './opened';
 import { keptBackups } from './rotation';
+import { stampOf } from './stamp';
 
 export interface Restored {
   file: string;
@@ -96,7 +97,7 @@ export async function restore(
     const at = join(folder, 'pglite');
     let before: string | null = null;
     if (existsSync(at)) {
-      before = join(folder, `before-${now.toISOString().slice(0, 19).replaceAll(':', '-')}Z`);
+      before = join(folder, `before-${stampOf(now)}`);
       renameSync(at, before);
     }
     renameForGood(join(aside, 'pglite'), at);

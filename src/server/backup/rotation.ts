@@ -6,6 +6,7 @@ import { OWN_SHELF_AT } from '../productions/ownShelf';
 import type { Database } from '../storage/database';
 import { media, productions, settings } from '../storage/schema';
 import { openBackup } from './opened';
+import { stampOf } from './stamp';
 import { writeBackup, writeWhole } from './files';
 
 /** Kept of each kind; what is older is taken away. */
@@ -21,8 +22,7 @@ const NAME = /^(hourly|daily)-(\d{4}-\d{2}-\d{2})T(\d{2})-(\d{2})-(\d{2})Z\.zip$
 
 export const backupsOf = (folder: string): string => join(folder, 'backups');
 
-const nameOf = (kind: Kind, now: Date): string =>
-  `${kind}-${now.toISOString().slice(0, 19).replaceAll(':', '-')}Z.zip`;
+const nameOf = (kind: Kind, now: Date): string => `${kind}-${stampOf(now)}.zip`;
 
 interface Kept {
   file: string;

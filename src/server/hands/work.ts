@@ -10,7 +10,8 @@ import { compassSheet } from '../files/compassSheet';
 import { lightingPlan } from '../files/lightingPlan';
 
 interface EvaluateTask {
-  document: Production;
+  /** a document as it came, not read yet */
+  json: unknown;
   buildId: string;
   gridCells: number | undefined;
   /** null for the estimate of light instead of the simulated one */
@@ -45,10 +46,12 @@ export const WORK = {
     const setup = task.document.setups.find(({ id }) => id === task.setupId);
     return setup ? lightingPlan(task.document, setup, task.units) : null;
   },
-  evaluate: async ({ document, buildId, gridCells, run, orEstimate }: EvaluateTask) => {
+  evaluate: async ({ json, buildId, gridCells, run, orEstimate }: EvaluateTask) => {
+    const read = readDocument(json);
+    if (!read.ok) return read;
     const found = run
-      ? evaluateSimulated(document, buildId, run, { gridCells, glow: true, orEstimate })
-      : evaluate(document, buildId, { gridCells });
+      ? evaluateSimulated(read.value, buildId, run, { gridCells, glow: true, orEstimate })
+      : evaluate(read.value, buildId, { gridCells });
     return found.ok ? { ok: true as const, value: printable(found.value) } : found;
   },
 };

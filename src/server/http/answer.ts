@@ -1,5 +1,4 @@
 import type { Problem } from '@/core/result';
-import { HandBusy } from '../hands/ask';
 import { UnreadableProduction } from '../productions/service';
 import { FOREIGN_HOST, isOwnHost } from './hosts';
 import { StorageProblem } from '../storage/problem';
@@ -27,7 +26,7 @@ export async function answering(
     return await handle();
   } catch (error) {
     if (error instanceof StorageProblem) return problemAnswer(503, error.message);
-    if (error instanceof HandBusy) {
+    if (error instanceof Error && error.name === 'HandBusy') {
       const answer = problemAnswer(503, error.message);
       answer.headers.set('retry-after', '5');
       return answer;

@@ -31,6 +31,20 @@ const stream = (bytes: Uint8Array, piece = 70_001) => {
 };
 const whole = async (readable: ReadableStream<Uint8Array>) =>
   new Uint8Array(await new Response(readable).arrayBuffer());
+/** Bytes of which the rest comes when it is let. */
+function held(bytes: Uint8Array, first: number) {
+  let finish = () => {};
+  const rest = new Promise<void>((resume) => (finish = resume));
+  const slow = new ReadableStream<Uint8Array>({
+    start: (control) => control.enqueue(bytes.slice(0, first)),
+    pull: async (control) => {
+      await rest;
+      control.enqueue(bytes.slice(first));
+      control.close();
+    },
+  });
+  return { slow, finish };
+}
 const chunks = () => open.db.$count(mediaChunks);
 
 test('bytes come back as they went in, whatever pieces they came in', async () => {
@@ -82,6 +96,37 @@ test('a line that breaks leaves nothing behind', async () => {
     },
   });
   await expect(store.put(sha256(bytes), broken)).rejects.toThrow('cut off');
+  expect(await chunks()).toBe(before);
+});
+
+test('what another server takes in at this moment is left alone, what was left by the dead goes', async () => {
+  const bytes = png(3_000_000, 15);
+  const { slow, finish } = held(bytes, 2_000_000);
+  const before = await chunks();
+  await open.db
+    .insert(mediaChunks)
+    .values({ hash: 'incoming-of-an-older-version', n: 0, bytes: bytes.slice(0, 10) });
+  const put = store.put(sha256(bytes), slow);
+  while ((await chunks()) < before + 3) await new Promise((resume) => setTimeout(resume));
+  await store.dropUnfinished();
+  finish();
+  expect((await put).ok).toBe(true);
+  expect(sha256(await whole(store.read(sha256(bytes))))).toBe(sha256(bytes));
+  // Its own pieces, and not the one of long ago.
+  expect(await chunks()).toBe(before + Math.ceil(bytes.byteLength / 1_000_000));
+});
+
+test('a picture whose pieces were taken away while it came in is not kept by half', async () => {
+  const bytes = png(2_500_000, 16);
+  const { slow, finish } = held(bytes, 1_500_000);
+  const before = await chunks();
+  const put = store.put(sha256(bytes), slow);
+  while ((await chunks()) < before + 1) await new Promise((resume) => setTimeout(resume));
+  // A clock that is hours ahead takes it for one that was left.
+  await store.dropUnfinished(new Date(Date.now() + 7_200_000));
+  finish();
+  await expect(put).rejects.toThrow('taken away while it came in');
+  expect(await store.find(sha256(bytes))).toBeNull();
   expect(await chunks()).toBe(before);
 });
 

@@ -17,6 +17,8 @@ export const MOST_SMALL_BYTES = 400_000;
 export const UNNAMED_DAYS = 90;
 /** Pieces on their way in lie under this name until they are known to be whole. */
 const INCOMING = 'incoming-';
+/** No picture takes longer to come in. */
+const UNFINISHED_MS = 3_600_000;
 
 interface MediaInfo {
   hash: string;
@@ -104,7 +106,7 @@ const puttingOf = (db: Database) => ({
       await bytes.cancel();
       return accept(known);
     }
-    const name = INCOMING + randomUUID();
+    const name = `${INCOMING}${Date.now()}-${randomUUID()}`;
     try {
       const arrived = await receive(bytes, (n, chunk) =>
         db.insert(mediaChunks).values({ hash: name, n, bytes: chunk }).then(),
@@ -123,7 +125,15 @@ const puttingOf = (db: Database) => ({
           .values({ hash, type, sizeBytes })
           .onConflictDoNothing()
           .returning({ hash: media.hash });
-        if (taken) await tx.update(mediaChunks).set({ hash }).where(eq(mediaChunks.hash, name));
+        if (!taken) return;
+        const named = await tx
+          .update(mediaChunks)
+          .set({ hash })
+          .where(eq(mediaChunks.hash, name))
+          .returning({ n: mediaChunks.n });
+        // Rolled back: nothing of it stays.
+        if (named.length !== Math.ceil(sizeBytes / CHUNK_BYTES))
+          throw new Error('Pieces of a picture were taken away while it came in.');
       });
       return accept((await findIn(db, hash))!);
     } finally {
@@ -196,9 +206,21 @@ const sweepingOf = (db: Database) => ({
     return gone.length;
   },
 
-  /** At start: what was on its way in when the process died. */
-  dropUnfinished: async (): Promise<void> => {
-    await db.delete(mediaChunks).where(like(mediaChunks.hash, `${INCOMING}%`));
+  /**
+   * What was on its way in when a process died. Another server on the same database may be taking a picture
+   * in at this moment: only what began long ago, or in a version that did not say when, goes.
+   */
+  dropUnfinished: async (now = new Date()): Promise<void> => {
+    const began = sql`substring(${mediaChunks.hash} from '^incoming-([0-9]{13})-')`;
+    const since = now.getTime() - UNFINISHED_MS;
+    await db
+      .delete(mediaChunks)
+      .where(
+        and(
+          like(mediaChunks.hash, `${INCOMING}%`),
+          sql`coalesce(${began}::bigint, 0) < ${since}::bigint`,
+        ),
+      );
   },
 });
 

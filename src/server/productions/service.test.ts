@@ -10,7 +10,8 @@ import { productions } from '../storage/schema';
 import { productionRepository } from './repository';
 import { productionService, type ProductionService } from './service';
 import type { SaveRequest } from './saveRequest';
-import { edit, freePort, note, rename, STORES, type Bench } from './testing/stores';
+import { freePort } from '../testing/freePort';
+import { edit, note, rename, STORES, type Bench } from './testing/stores';
 
 describe.each(STORES)('productions in %s', (_name, open) => {
   let bench: Bench;

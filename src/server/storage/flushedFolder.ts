@@ -42,9 +42,9 @@ export interface EngineModule {
 
 const EIO = 29;
 
-/** A folder's own entries (what was made, renamed and taken away in it), onto the disk. */
-export function flushFolder(folder: string): void {
-  const held = openSync(folder, 'r');
+/** A file's bytes, or a folder's own entries (what was made, renamed and taken away in it), onto the disk. */
+export function flush(at: string): void {
+  const held = openSync(at, 'r');
   try {
     fsyncSync(held);
   } finally {
@@ -57,15 +57,15 @@ export function flushTree(folder: string): void {
   for (const entry of readdirSync(folder, { withFileTypes: true })) {
     const at = join(folder, entry.name);
     if (entry.isDirectory()) flushTree(at);
-    else if (entry.isFile()) flushFolder(at);
+    else if (entry.isFile()) flush(at);
   }
-  flushFolder(folder);
+  flush(folder);
 }
 
 /** Gives a folder or file its lasting name, so that a power cut finds the old name or the new one, whole. */
 export function renameForGood(from: string, to: string): void {
   renameSync(from, to);
-  flushFolder(dirname(to));
+  flush(dirname(to));
 }
 
 /**

@@ -11,12 +11,14 @@ interface RequestOutcome {
   message?: string;
 }
 
-/** Asks the server; a refusal becomes one readable message that names the field. */
-export async function requestJson(
-  method: string,
+type Answer<T> = { ok: true; value: T } | { ok: false; message: string };
+
+/** Asks the server for something of a known shape; a refusal becomes one readable message that names the field. */
+export async function askJson<T>(
   url: string,
-  body?: unknown,
-): Promise<RequestOutcome> {
+  schema: z.ZodMiniType<T>,
+  { method = 'GET', body }: { method?: string; body?: unknown } = {},
+): Promise<Answer<T>> {
   try {
     const answer = await fetch(url, {
       method,
@@ -25,7 +27,7 @@ export async function requestJson(
         : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
     });
     const json: unknown = await answer.json();
-    if (answer.ok) return { ok: true, id: z.object({ id: z.optional(z.string()) }).parse(json).id };
+    if (answer.ok) return { ok: true, value: schema.parse(json) };
     const { title, problems } = problemSchema.parse(json);
     const details = problems
       .slice(0, 5)
@@ -36,28 +38,14 @@ export async function requestJson(
   }
 }
 
-type Answer<T> = { ok: true; value: T } | { ok: false; message: string };
+const doneSchema = z.object({ id: z.optional(z.string()) });
 
-/** Asks the server for something of a known shape. */
-export async function askJson<T>(
+/** Has the server do something. */
+export async function requestJson(
+  method: string,
   url: string,
-  schema: z.ZodMiniType<T>,
-  given?: { method: string; body: unknown },
-): Promise<Answer<T>> {
-  try {
-    const answer = await fetch(
-      url,
-      given && {
-        method: given.method,
-        headers: { 'content-type': 'application/json' },
-        body: JSON.stringify(given.body),
-      },
-    );
-    const json: unknown = await answer.json();
-    return answer.ok
-      ? { ok: true, value: schema.parse(json) }
-      : { ok: false, message: problemSchema.parse(json).title };
-  } catch {
-    return { ok: false, message: 'The server does not answer. Is it still running?' };
-  }
+  body?: unknown,
+): Promise<RequestOutcome> {
+  const answer = await askJson(url, doneSchema, { method, body });
+  return answer.ok ? { ok: true, id: answer.value.id } : answer;
 }

@@ -2,6 +2,7 @@
 import { useEffect, useState } from 'react';
 import * as z from 'zod/mini';
 import { Dialog } from '@/ui/Dialog';
+import { Heads } from '@/ui/Heads';
 import { dayAndTime } from '../home/dayAndTime';
 import { askJson } from '../home/request';
 import { useProduction } from '../store/context';
@@ -30,26 +31,14 @@ export default function LogDialog({ onClose }: { onClose: () => void }) {
         </p>
       )}
       {log?.length === 0 && <p>Nothing has been changed since this production came here.</p>}
-      <table className="w-full text-left text-sm">
-        <thead>
-          <tr className="text-ink-soft">
-            <th scope="col" className="py-1 pr-4 font-normal">
-              When
-            </th>
-            <th scope="col" className="py-1 pr-4 font-normal">
-              Who
-            </th>
-            <th scope="col" className="py-1 font-normal">
-              What
-            </th>
-          </tr>
-        </thead>
+      <table className="rows w-full text-[14px]">
+        <Heads of={['When', 'Who', 'What']} />
         <tbody>
           {log?.map(({ id: edit, label, who, at }) => (
-            <tr key={edit} className="border-t border-line align-top">
-              <td className="figure py-1 pr-4 whitespace-nowrap">{dayAndTime(at)}</td>
-              <td className="py-1 pr-4">{who || 'the bench'}</td>
-              <td className="py-1">{label || 'a change'}</td>
+            <tr key={edit}>
+              <td className="figure whitespace-nowrap">{dayAndTime(at)}</td>
+              <td>{who || 'the bench'}</td>
+              <td>{label || 'a change'}</td>
             </tr>
           ))}
         </tbody>

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { MOST_DOCUMENT_BYTES, readDocument } from '@/core/document/read';
+import { MOST_DOCUMENT_BYTES } from '@/core/document/read';
 import { READOUT_RUN } from '@/core/light/transport/run';
 import { answering, problemAnswer } from '@/server/http/answer';
 import { withBody } from '@/server/http/body';
@@ -29,8 +29,6 @@ export const POST = (request: Request) =>
       request,
       requestSchema,
       async ({ document, buildId, gridCells, instant, photons, seed }) => {
-        const read = readDocument(document);
-        if (!read.ok) return problemAnswer(422, 'This cannot be worked out.', read.problems);
         const waitS = instant ? 0 : simulations.waitS();
         if (waitS > 0) {
           const answer = problemAnswer(429, `Too many simulations at once: wait ${waitS} seconds.`);
@@ -39,7 +37,7 @@ export const POST = (request: Request) =>
         }
         const run = { photons: photons ?? READOUT_RUN.photons, seed: seed ?? READOUT_RUN.seed };
         const found = await ask('evaluate', {
-          document: read.value,
+          json: document,
           buildId,
           gridCells,
           run: instant ? null : run,

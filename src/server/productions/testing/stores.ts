@@ -1,4 +1,3 @@
-import { createServer } from 'node:net';
 import { join } from 'node:path';
 import { nanoid } from 'nanoid';
 import { PGlite } from '@electric-sql/pglite';
@@ -7,16 +6,8 @@ import { applyCommands, changeRecord, type Change } from '@/core/document/edit';
 import type { Production } from '@/core/document/production';
 import { openDatabase, type OpenDatabase } from '../../storage/database';
 import { readyFolder } from '../../storage/testing/readyFolder';
+import { freePort } from '../../testing/freePort';
 import type { SaveRequest } from '../saveRequest';
-
-/** A free port, found by asking for one. */
-export const freePort = () =>
-  new Promise<number>((found) => {
-    const probe = createServer().listen(0, '127.0.0.1', () => {
-      const { port } = probe.address() as { port: number };
-      probe.close(() => found(port));
-    });
-  });
 
 export interface Bench {
   store: OpenDatabase;
