@@ -1,4 +1,5 @@
 import { and, desc, eq, gt, inArray, isNotNull, isNull, lt, sql } from 'drizzle-orm';
+import { goneBefore } from '@/core/document/bin';
 import type { Production } from '@/core/document/production';
 import type { Database } from '../storage/database';
 import { productions, settings, takenEdits } from '../storage/schema';
@@ -230,9 +231,6 @@ export interface BinnedProduction {
   deletedAt: Date;
 }
 
-/** Deleted productions can be taken back for so long. */
-export const BIN_DAYS = 30;
-
 const binOf = (db: Database) => ({
   inBin: (): Promise<BinnedProduction[]> =>
     db
@@ -246,10 +244,9 @@ const binOf = (db: Database) => ({
       .orderBy(desc(productions.deletedAt)),
   /** Takes away for good what has lain in the bin too long. @param now  handed in so that tests need not wait */
   emptyBin: async (now = new Date()): Promise<number> => {
-    const since = new Date(now.getTime() - BIN_DAYS * 86_400_000);
     const gone = await db
       .delete(productions)
-      .where(lt(productions.deletedAt, since))
+      .where(lt(productions.deletedAt, goneBefore(now)))
       .returning({ id: productions.id });
     const ids = gone.map(({ id }) => id);
     if (ids.length > 0) await db.delete(takenEdits).where(inArray(takenEdits.productionId, ids));

@@ -2,6 +2,7 @@
 import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useState } from 'react';
 import * as z from 'zod/mini';
+import { BIN_DAYS, goneAt } from '@/core/document/bin';
 import { Dialog } from '@/ui/Dialog';
 import { dayAndTime } from './dayAndTime';
 import { askJson, requestJson } from './request';
@@ -31,8 +32,8 @@ export default function BinDialog({ onClose }: { onClose: () => void }) {
   return (
     <Dialog title="The bin" open onClose={onClose}>
       <p className="text-ink-soft">
-        A deleted production lies here for 30 days, with its photographs. After that it is gone for
-        good.
+        A deleted production lies here for {BIN_DAYS} days, with its photographs. After that it is
+        gone for good.
       </p>
       {problem && (
         <p role="alert" className="mt-3 bg-stop-wash p-3 text-sm">
@@ -48,7 +49,10 @@ export default function BinDialog({ onClose }: { onClose: () => void }) {
             className="flex flex-wrap items-center gap-x-4 gap-y-1 py-2"
           >
             <span className="min-w-0 flex-1 truncate font-semibold">{name}</span>
-            <span className="text-[13px] text-ink-soft">deleted {dayAndTime(deletedAt)}</span>
+            <span className="text-[13px] text-ink-soft">
+              deleted {dayAndTime(deletedAt)}, kept until{' '}
+              {goneAt(new Date(deletedAt)).toISOString().slice(0, 10)}
+            </span>
             <button type="button" className="press" onClick={() => takeBack(id)}>
               Take it back<span className="sr-only">: {name}</span>
             </button>

@@ -60,7 +60,7 @@ export function ProductionsList(props: ProductionsListProps) {
     <main className="mx-auto max-w-6xl px-6 py-10">
       <Listening />
       <Greeting />
-      <p className="mt-8 flex flex-wrap gap-3">
+      <p className="mt-8 flex flex-wrap gap-3 empty:hidden">
         {mayEdit && (
           <>
             <button type="button" className="press press-main" onClick={() => setPanel('new')}>

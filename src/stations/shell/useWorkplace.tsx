@@ -47,9 +47,9 @@ function ifServed(id: string, go: () => void): void {
     troubles
       .getState()
       .tell(
-        'The server does not answer. This one goes on.',
+        'The server does not answer; this page goes on.',
         () => ifServed(id, go),
-        'The page does not come.',
+        'That page does not come.',
       );
   });
 }
