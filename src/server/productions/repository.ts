@@ -1,5 +1,5 @@
 import { and, desc, eq, gt, inArray, isNotNull, isNull, lt, sql } from 'drizzle-orm';
-import { goneBefore } from '@/core/document/bin';
+import { goneBeforeMs } from '@/core/document/bin';
 import type { Production } from '@/core/document/production';
 import type { Database } from '../storage/database';
 import { productions, settings, takenEdits } from '../storage/schema';
@@ -246,7 +246,7 @@ const binOf = (db: Database) => ({
   emptyBin: async (now = new Date()): Promise<number> => {
     const gone = await db
       .delete(productions)
-      .where(lt(productions.deletedAt, goneBefore(now)))
+      .where(lt(productions.deletedAt, new Date(goneBeforeMs(now.getTime()))))
       .returning({ id: productions.id });
     const ids = gone.map(({ id }) => id);
     if (ids.length > 0) await db.delete(takenEdits).where(inArray(takenEdits.productionId, ids));

@@ -2,7 +2,7 @@
 import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useState } from 'react';
 import * as z from 'zod/mini';
-import { BIN_DAYS, goneAt } from '@/core/document/bin';
+import { BIN_DAYS, goneAtMs } from '@/core/document/bin';
 import { Dialog } from '@/ui/Dialog';
 import { dayAndTime } from './dayAndTime';
 import { askJson, requestJson } from './request';
@@ -51,7 +51,7 @@ export default function BinDialog({ onClose }: { onClose: () => void }) {
             <span className="min-w-0 flex-1 truncate font-semibold">{name}</span>
             <span className="text-[13px] text-ink-soft">
               deleted {dayAndTime(deletedAt)}, kept until{' '}
-              {goneAt(new Date(deletedAt)).toISOString().slice(0, 10)}
+              {new Date(goneAtMs(Date.parse(deletedAt))).toISOString().slice(0, 10)}
             </span>
             <button type="button" className="press" onClick={() => takeBack(id)}>
               Take it back<span className="sr-only">: {name}</span>
