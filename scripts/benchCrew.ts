@@ -32,7 +32,7 @@ async function saves(url: string, build: string, count: number, restMs: number):
     const start = performance.now();
     const answer = await fetch(
       url,
-      json('PATCH', { client: build, baseRevision: revision, edits: [edit] }),
+      json('PATCH', { client: build, baseRevision: revision, follows: true, edits: [edit] }),
     );
     const now = (await answer.json()) as { revision?: number; newer?: Stored };
     times.push(performance.now() - start);

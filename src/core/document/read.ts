@@ -74,7 +74,8 @@ const toProblem = (issue: z.core.$ZodIssue): Problem => ({
   message: issue.message,
 });
 
-function referenceProblems(document: Production): Problem[] {
+/** Names of records that are not there, and ids used twice. */
+export function referenceProblems(document: Production): Problem[] {
   const dangling = references(document).filter(({ to }) => !findRecord(document, to));
   return [
     ...dangling.map(({ to, path, name }): Problem => ({

@@ -8,7 +8,7 @@ import { findRecord, isInner, listPlace, type Command, type FieldRef, type ListK
 import { makingSchema } from './making';
 import { pictureSchema } from './picture';
 import { buildSchema, type Build, type Production } from './production';
-import { buildParameterProblems } from './read';
+import { buildParameterProblems, referenceProblems, validateProduction } from './read';
 import { sessionSchema } from '../meter/session';
 import { setupSchema } from '../set/setup';
 import { shotSchema } from '../location/shot';
@@ -44,6 +44,21 @@ export function touchedProblems(
     const record = findRecord(document, ref);
     return record ? recordProblems(ref.kind as ListKind, record) : [];
   });
+}
+
+/**
+ * Whether a sound document is one still after some commands: as reading all of it would say, for a part of
+ * the work where they only change records that stay.
+ */
+export function stillSound(document: Production, commands: readonly Command[]): boolean {
+  const lists = commands.some(
+    ({ kind, do: what }) =>
+      kind === 'production' || (!isInner(kind) && (what === 'add' || what === 'remove')),
+  );
+  if (lists) return validateProduction(document).ok;
+  return (
+    touchedProblems(document, commands).length === 0 && referenceProblems(document).length === 0
+  );
 }
 
 function recordProblems(kind: ListKind, record: object): (Problem & { at: FieldRef })[] {

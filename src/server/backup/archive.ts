@@ -1,14 +1,18 @@
-import { asc, eq } from 'drizzle-orm';
+import { asc, eq, getTableColumns } from 'drizzle-orm';
 import { configure, TextReader, ZipWriter } from '@zip.js/zip.js';
 import { mediaStore } from '../media/store';
+import { STEPS } from '../productions/documents';
 import type { Database } from '../storage/database';
 import { devices, media, productions, settings, takenEdits } from '../storage/schema';
 
 configure({ useWebWorkers: false });
 
 export const BACKUP_FORMAT = 'lantern-jar-backup';
-/** Of the archive itself; documents in it tell their own version and are lifted when they are read. */
-export const BACKUP_VERSION = 1;
+/**
+ * Of the archive itself; documents in it tell their own version and are lifted when they are read.
+ * Since 2, what was done since a document was written stands beside it.
+ */
+export const BACKUP_VERSION = 2;
 
 /** Names of what is in an archive. The list comes last: an archive without it was cut off. */
 export const ENTRY = {
@@ -49,7 +53,10 @@ async function addProductions(zip: Zip, db: Database): Promise<number> {
     .orderBy(asc(productions.createdAt));
   let n = 0;
   for (const { id } of ids) {
-    const [row] = await db.select().from(productions).where(eq(productions.id, id));
+    const [row] = await db
+      .select({ ...getTableColumns(productions), steps: STEPS })
+      .from(productions)
+      .where(eq(productions.id, id));
     // Gone for good since the list was read.
     if (!row) continue;
     const edits = await db

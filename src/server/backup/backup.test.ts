@@ -14,6 +14,7 @@ import { DOCUMENT_VERSION } from '@/core/document/production';
 import { nightFerry } from '@/demo/nightFerry';
 import { keepDemoPhotographs } from '../media/demo';
 import { mediaStore } from '../media/store';
+import { firstRow } from '../productions/documents';
 import { productionRepository } from '../productions/repository';
 import { productionService } from '../productions/service';
 import { edit, rename } from '../productions/testing/stores';
@@ -44,7 +45,7 @@ async function filled(): Promise<OpenDatabase & { folder: string }> {
   if (!binned.ok) throw new Error('import');
   await service.bin(binned.value);
   const old = JSON.parse(readFileSync('src/core/document/fixtures/version-3.json', 'utf8'));
-  await store.db.insert(productions).values({ id: 'old', name: 'Old', revision: 4, document: old });
+  await store.db.insert(productions).values({ ...firstRow(old), id: 'old' });
   return { ...store, folder };
 }
 

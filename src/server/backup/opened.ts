@@ -30,6 +30,12 @@ const productionSchema = z.object({
   name: z.string().max(200),
   revision: z.number().int().min(1),
   document: z.record(z.string(), z.unknown()),
+  documentRevision: z.number().int().min(1).optional(),
+  steps: z
+    .array(z.object({ revision: z.number().int(), commands: z.array(z.unknown()) }))
+    .default([]),
+  shots: z.number().int().optional(),
+  builds: z.number().int().optional(),
   createdAt: moment,
   updatedAt: moment,
   deletedAt: moment.nullable(),

@@ -4,7 +4,7 @@ import { mediaStore } from '../media/store';
 import { openDatabase, type Database } from '../storage/database';
 import { flushTree, renameForGood } from '../storage/flushedFolder';
 import { lockFolder } from '../storage/lock';
-import { devices, productions, settings, takenEdits } from '../storage/schema';
+import { devices, productions, settings, sinceWritten, takenEdits } from '../storage/schema';
 import { BackupProblem, openBackup, verify, type OpenBackup } from './opened';
 import { keptBackups } from './rotation';
 import { stampOf } from './stamp';
@@ -20,6 +20,8 @@ export interface Restored {
   before: string | null;
 }
 
+const lengthOf = (list: unknown): number => (Array.isArray(list) ? list.length : 0);
+
 /** Puts all of a backup into an empty store. @throws BackupProblem */
 export async function fillFrom(backup: OpenBackup, db: Database): Promise<void> {
   const store = mediaStore(db);
@@ -31,10 +33,21 @@ export async function fillFrom(backup: OpenBackup, db: Database): Promise<void> 
       );
     if (small) await store.putSmall(hash, await backup.small(hash));
   }
-  for await (const { edits, document, ...row } of backup.productions()) {
+  for await (const { edits, steps, document, ...row } of backup.productions()) {
     await db.transaction(async (tx) => {
       // Documents of any version lie in the table as they are, and are lifted when they are read.
-      await tx.insert(productions).values({ ...row, document: document as never });
+      await tx.insert(productions).values({
+        ...row,
+        document: document as never,
+        // An archive of version 1 holds documents whole, and counts nothing.
+        documentRevision: row.documentRevision ?? row.revision,
+        shots: row.shots ?? lengthOf(document.shots),
+        builds: row.builds ?? lengthOf(document.builds),
+      });
+      if (steps.length > 0)
+        await tx
+          .insert(sinceWritten)
+          .values(steps.map((step) => ({ productionId: row.id, ...step }) as never));
       for (let at = 0; at < edits.length; at += 500)
         await tx
           .insert(takenEdits)

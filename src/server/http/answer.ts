@@ -1,5 +1,5 @@
 import type { Problem } from '@/core/result';
-import { UnreadableProduction } from '../productions/service';
+import { UnreadableProduction } from '../productions/stored';
 import { FOREIGN_HOST, isOwnHost } from './hosts';
 import { StorageProblem } from '../storage/problem';
 

@@ -4,6 +4,7 @@ import { MOST_MEDIA_BYTES, type Picture } from '@/core/document/picture';
 import type { Production } from '@/core/document/production';
 import { readProductionZip } from '@/workers/productionZip';
 import { png, sha256 } from '@/workers/testing';
+import { firstRow } from '../productions/documents';
 import { openDatabase, type OpenDatabase } from '../storage/database';
 import { mediaChunks, productions } from '../storage/schema';
 import { readyFolder } from '../storage/testing/readyFolder';
@@ -164,10 +165,8 @@ describe('tidying', () => {
     ];
     for (const bytes of [named, binned, undone]) await store.put(sha256(bytes), stream(bytes));
     const row = (id: string, bytes: Uint8Array, deletedAt: Date | null) => ({
+      ...firstRow(document([picture(bytes)])),
       id,
-      name: id,
-      revision: 1,
-      document: document([picture(bytes)]),
       deletedAt,
     });
     await open.db

@@ -195,7 +195,8 @@ const sweepingOf = (db: Database) => ({
     await db.execute(sql`
       update media set unnamed_since = case
         when hash in (select jsonb_array_elements(document->'pictures')->>'media'
-          from productions where jsonb_typeof(document->'pictures') = 'array') then null
+          from productions where jsonb_typeof(document->'pictures') = 'array')
+          or hash in (select (regexp_matches(commands::text, '[0-9a-f]{64}', 'g'))[1] from since_written) then null
         else coalesce(unnamed_since, ${now.toISOString()}::timestamptz) end`);
     const since = new Date(now.getTime() - UNNAMED_DAYS * 86_400_000);
     const gone = await db

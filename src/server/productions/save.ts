@@ -1,13 +1,15 @@
 import type { Production } from '@/core/document/production';
 import type { Device } from '../share/devices';
-import type { NotedEdit, ProductionRepository, TakenEdit } from './repository';
+import { stillSound } from '@/core/document/touched';
+import type { NotedEdit } from './documents';
+import type { ProductionRepository, TakenEdit } from './repository';
 import type { SaveRequest } from './saveRequest';
-import type { Stored } from './stored';
-import { besideOthers, checkChanged, doEdits, sorted, takeEdits, type RefusedEdit } from './taking';
+import { besideOf, type Beside, type Standing, type Step, type Stored } from './stored';
+import { besideOthers, doEdits, sorted, takeEdits, type RefusedEdit } from './taking';
 
 export type SaveOutcome =
-  /** `newer` where others' edits stand beside these */
-  | { kind: 'saved'; revision: number; refused: RefusedEdit[]; newer?: Stored }
+  /** `beside`: what all have made together, where others' edits stand beside these */
+  | { kind: 'saved'; revision: number; refused: RefusedEdit[]; beside?: Beside }
   | { kind: 'stale'; newer: Stored }
   | { kind: 'missing' };
 
@@ -16,15 +18,9 @@ const ATTEMPTS = 8;
 /** Saves of a crew that are written in one go. */
 const MOST_TOGETHER = 40;
 
-/** Where saves go: the store, and how a document is read from it. */
-export interface SavePlace {
-  repository: ProductionRepository;
-  find: (id: string) => Promise<Stored | null>;
-}
-
 /** A save that waits for its turn. */
 interface Waiting {
-  place: SavePlace;
+  repository: ProductionRepository;
   given: SaveRequest;
   /** the device it comes from; null for the bench itself */
   by: Device | null;
@@ -40,13 +36,13 @@ const queues = new Map<string, Waiting[]>();
  * Saves that come while one is written are written together, as if one after another.
  */
 export function saveEdits(
-  place: SavePlace,
+  repository: ProductionRepository,
   id: string,
   given: SaveRequest,
   by: Device | null,
 ): Promise<SaveOutcome> {
   return new Promise((resolve, reject) => {
-    const mine = { place, given, by, resolve, reject };
+    const mine = { repository, given, by, resolve, reject };
     const queue = queues.get(id);
     if (queue) return void queue.push(mine);
     queues.set(id, [mine]);
@@ -72,13 +68,14 @@ async function work(id: string): Promise<void> {
   while (queue.length > 0) {
     await gather(queue);
     // Only those of one store are written together.
-    const { place } = queue[0]!;
-    const other = queue.findIndex((each) => each.place.repository !== place.repository);
+    const { repository } = queue[0]!;
+    const other = queue.findIndex((each) => each.repository !== repository);
     const together = queue.splice(0, Math.min(other < 0 ? queue.length : other, MOST_TOGETHER));
     try {
-      const outcomes = await saveTogether(place, id, together);
+      const outcomes = await saveTogether(repository, id, together);
       last = { client: together.at(-1)!.given.client, at: performance.now() };
       together.forEach(({ resolve }, n) => resolve(outcomes[n]!));
+      await repository.writeWhole(id).catch((error) => console.error(error));
     } catch (error) {
       together.forEach(({ reject }) => reject(error));
     }
@@ -87,75 +84,83 @@ async function work(id: string): Promise<void> {
 }
 
 async function saveTogether(
-  { repository, find }: SavePlace,
+  repository: ProductionRepository,
   id: string,
   together: readonly Waiting[],
 ): Promise<SaveOutcome[]> {
   for (let attempt = 0; attempt < ATTEMPTS; attempt++) {
-    const stored = await find(id);
+    const stored = await repository.standing(id);
     if (!stored) return together.map(() => ({ kind: 'missing' }));
     const oldest = Math.min(...together.map(({ given }) => given.baseRevision));
     const ids = together.flatMap(({ given }) => given.edits.map((edit) => edit.id));
     const log = await repository.taken(id, oldest, ids);
     const folded = fold(stored, log, together, false) ?? fold(stored, log, together, true)!;
-    const { document, noted, outcomes } = folded;
-    if (noted.length === 0 || (await repository.replace(id, stored.revision, document, noted)))
-      return outcomes;
+    const { document, steps, noted: edits, outcomes } = folded;
+    if (edits.length === 0) return outcomes;
+    if (await repository.replace(id, { from: stored, document, steps, edits })) return outcomes;
   }
-  const newer = await find(id);
+  const newer = await repository.find(id);
   return together.map(() => (newer ? { kind: 'stale', newer } : { kind: 'missing' }));
 }
 
+const plain = ({ revision, document }: Standing): Stored => ({ revision, document });
+
 interface Folded {
   document: Production;
+  /** what made it; null where the document is not what commands alone make of the one before */
+  steps: Step[] | null;
   noted: NotedEdit[];
   outcomes: SaveOutcome[];
 }
 
 /**
- * Saves one after another, each making a revision of its own. Unchecked, the document is checked once at the
- * end; null where anything is wrong with any of them, and they have to be looked at one by one.
+ * Saves one after another, each making a revision of its own. Unchecked, what they touched is checked once
+ * at the end; null where anything is wrong with any of them, and they have to be looked at one by one.
  */
 function fold(
-  stored: Stored,
+  stored: Standing,
   log: { since: readonly TakenEdit[]; known: ReadonlySet<string> },
   together: readonly Waiting[],
   checked: boolean,
 ): Folded | null {
   let now = stored;
+  const steps: Step[] = [];
   const noted: NotedEdit[] = [];
   const outcomes: SaveOutcome[] = [];
   for (const { given, by } of together) {
     const { client, baseRevision, edits } = given;
     const since = [...log.since, ...noted].filter((edit) => edit.revision > baseRevision);
-    const beside = movedOn(now.revision, baseRevision, since, client);
+    const moved = movedOn(now.revision, baseRevision, since, client);
     const done = new Set([...log.known, ...noted.map((edit) => edit.id)]);
     const { allowed, refused: barred } = sorted(
       edits.filter((edit) => !done.has(edit.id)),
       by,
     );
-    const fitted = beside ? besideOthers(now.document, allowed) : allowed;
+    const fitted = moved ? besideOthers(now.document, allowed) : allowed;
     if (!fitted) {
-      outcomes.push({ kind: 'stale', newer: now });
+      outcomes.push({ kind: 'stale', newer: plain(now) });
       continue;
     }
     const took = checked ? takeEdits(now.document, fitted) : doEdits(now.document, fitted);
     if (!took) return null;
     if (took.taken.length > 0) {
       const revision = now.revision + 1;
-      now = { revision, document: took.document };
+      const commands = took.taken.flatMap((edit) => edit.commands);
+      steps.push({ revision, commands });
+      now = { revision, document: took.document, steps: [...now.steps, { revision, commands }] };
       const who = by?.name ?? '';
       noted.push(
         ...took.taken.map((edit) => ({ id: edit.id, label: edit.label, client, who, revision })),
       );
     }
     const refused: RefusedEdit[] = [...barred, ...took.refused];
-    const newer = beside ? { newer: now } : {};
-    outcomes.push({ kind: 'saved', revision: now.revision, refused, ...newer });
+    const all = moved ? { beside: besideOf(now, baseRevision) } : {};
+    outcomes.push({ kind: 'saved', revision: now.revision, refused, ...all });
   }
   const { document } = now;
-  if (!checked && !checkChanged(document, stored.document).ok) return null;
-  return { document, noted, outcomes };
+  if (checked) return { document, steps: null, noted, outcomes };
+  const commands = steps.flatMap((step) => step.commands);
+  return stillSound(document, commands) ? { document, steps, noted, outcomes } : null;
 }
 
 /** Whether other hands than this window's have saved since a revision. */

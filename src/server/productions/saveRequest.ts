@@ -12,6 +12,8 @@ export const saveSchema = z.object({
   /** the window that made the edits, so that it does not conflict with itself */
   client: shortText(40),
   baseRevision: z.number().int().min(1),
+  /** whether it can do others' changes itself: it is sent what was done, and not the whole document */
+  follows: z.boolean().default(false),
   edits: z
     .array(
       z.object({
@@ -25,5 +27,5 @@ export const saveSchema = z.object({
     .min(1)
     .max(MOST_EDITS),
 });
-export type SaveRequest = z.infer<typeof saveSchema>;
+export type SaveRequest = Omit<z.infer<typeof saveSchema>, 'follows'>;
 export type SentEdit = SaveRequest['edits'][number];

@@ -7,6 +7,7 @@ import { nightFerry } from '@/demo/nightFerry';
 import { openDatabase } from '../storage/database';
 import { StorageProblem } from '../storage/problem';
 import { productions } from '../storage/schema';
+import { firstRow } from './documents';
 import { productionRepository } from './repository';
 import { productionService, type ProductionService } from './service';
 import type { SaveRequest } from './saveRequest';
@@ -227,7 +228,7 @@ describe.each(STORES)('productions in %s', (_name, open) => {
     ) as Production;
     await bench.store.db
       .insert(productions)
-      .values({ id: 'old', name: 'Old', revision: 3, document: { ...old, id: 'old' as never } });
+      .values({ ...firstRow({ ...old, id: 'old' as never }), revision: 3, documentRevision: 3 });
     const found = (await service.find('old'))!;
     expect(found.document).toMatchObject({ version: DOCUMENT_VERSION, setups: [] });
     const saved = await service.save('old', {
@@ -246,7 +247,7 @@ describe.each(STORES)('productions in %s', (_name, open) => {
     const odd = { format: 'lantern-jar-production', version: 99, shots: [], builds: [] };
     await bench.store.db
       .insert(productions)
-      .values({ id: 'odd', name: 'Odd', revision: 1, document: odd as never });
+      .values({ ...firstRow(odd as never), id: 'odd', name: 'Odd' });
     await expect(service.find('odd')).rejects.toMatchObject({ raw: odd });
     await expect(service.find('odd')).rejects.toThrow(/version 99/);
   });

@@ -2,17 +2,17 @@ import { nanoid } from 'nanoid';
 import * as z from 'zod';
 import { blankProduction } from '@/core/document/blank';
 import type { Picture } from '@/core/document/picture';
-import { DOCUMENT_VERSION, type Production } from '@/core/document/production';
+import type { Production } from '@/core/document/production';
 import { readDocument } from '@/core/document/read';
 import { productionIdSchema } from '@/core/ids';
 import { REGION_IDS } from '@/core/electrics/region';
-import { accept, type Problem, type Result } from '@/core/result';
+import { accept, type Result } from '@/core/result';
 import { bringing, withOwn } from '@/core/shelf/own';
 import { nightFerry, typicalStock } from '@/demo/nightFerry';
 import type { Device } from '../share/devices';
 import { ownShelfOf } from './ownShelf';
 import type { ProductionRepository } from './repository';
-import type { Stored } from './stored';
+import { besideOf, type Beside } from './stored';
 import { movedOn, saveEdits, type SaveOutcome } from './save';
 import type { SaveRequest } from './saveRequest';
 
@@ -29,19 +29,6 @@ export const sinceSchema = z.object({
   revision: z.number().int().min(0),
   edits: z.array(z.string().min(1).max(40)).max(5000),
 });
-
-/** A stored production that this version cannot read. It is kept as it is. */
-export class UnreadableProduction extends Error {
-  constructor(
-    readonly raw: unknown,
-    readonly problems: Problem[],
-  ) {
-    const [first] = problems;
-    super(
-      `This production cannot be read by this version of Lantern Jar (${first?.path ?? ''}: ${first?.message ?? ''}). It is kept as it is; its file can still be fetched.`,
-    );
-  }
-}
 
 const DEMO_FILLED = 'demo-filled';
 
@@ -82,17 +69,6 @@ const demoOf = (repository: ProductionRepository) => ({
 
 /** What the application does with productions; routes parse and answer, nothing more. */
 export function productionService(repository: ProductionRepository) {
-  const find = async (id: string): Promise<Stored | null> => {
-    const row = await repository.find(id);
-    if (!row) return null;
-    const { revision, document } = row;
-    if ((document as Partial<Production>).version === DOCUMENT_VERSION)
-      return { revision, document: document as Production };
-    const read = readDocument(document);
-    if (read.ok) return { revision, document: read.value };
-    throw new UnreadableProduction(document, read.problems);
-  };
-
   const insertCopy = (document: Production) => insertUnderFreeId(repository, document);
   const home = ownShelfOf(repository);
 
@@ -100,13 +76,20 @@ export function productionService(repository: ProductionRepository) {
     ...home,
     ...demoOf(repository),
     list: repository.list,
-    find,
+    find: repository.find,
     bin: repository.bin,
     takeBack: repository.takeBack,
     inBin: repository.inBin,
     emptyBin: repository.emptyBin,
     log: repository.log,
-    revision: repository.revision,
+
+    /** What a window that follows does not know yet; null while there is nothing. */
+    newerThan: async (id: string, after: number): Promise<Beside | null | 'missing'> => {
+      const revision = await repository.revision(id);
+      if (revision !== null && revision <= after) return null;
+      const now = revision === null ? null : await repository.standing(id);
+      return now ? besideOf(now, after) : 'missing';
+    },
 
     /** A new production begins with a shelf of typical units, so that a build can start at once. */
     create: async (given: z.input<typeof createSchema>) => {
@@ -132,17 +115,19 @@ export function productionService(repository: ProductionRepository) {
 
     /** Edits on the revision they were made from, each taken or refused by itself. */
     save: (id: string, given: SaveRequest, by: Device | null = null): Promise<SaveOutcome> =>
-      saveEdits({ repository, find }, id, given, by),
+      saveEdits(repository, id, given, by),
 
     /** What a browser with unsent edits must know: the newest state, and which of them are in it. */
     since: async (id: string, given: z.infer<typeof sinceSchema>) => {
-      const stored = await find(id);
+      const stored = await repository.find(id);
       if (!stored) return null;
       const { since, known } = await repository.taken(id, given.revision, given.edits);
+      const { revision, document } = stored;
       return {
-        ...stored,
+        revision,
+        document,
         taken: [...known],
-        movedOn: movedOn(stored.revision, given.revision, since, given.client),
+        movedOn: movedOn(revision, given.revision, since, given.client),
       };
     },
   };

@@ -109,7 +109,7 @@ const signOffProblems = (now: Production, commands: readonly Command[]): Refused
   });
 
 /** Saves keep format, version and id: those are the store's, not the user's, to change. */
-export function checkChanged(now: Production, before: Production): Result<Production> {
+function checkChanged(now: Production, before: Production): Result<Production> {
   if (now === before) return accept(now);
   const fixed = { id: before.id, format: DOCUMENT_FORMAT, version: DOCUMENT_VERSION } as const;
   return validateProduction({ ...now, ...fixed });

@@ -1,4 +1,5 @@
 import { changeRecord } from '@/core/document/edit';
+import { after } from '@/core/document/testing';
 import type { Device } from '../share/devices';
 import { productionRepository } from './repository';
 import type { SaveRequest } from './saveRequest';
@@ -33,8 +34,17 @@ describe.each(STORES)('several at work in %s', (_name, open) => {
       kind: 'saved',
       revision: revision + 2,
       refused: [],
-      newer: { revision: revision + 2, document: { name: 'Theirs', note: 'mine' } },
+      beside: { revision: revision + 2, document: { name: 'Theirs', note: 'mine' } },
     });
+    if (outcome.kind !== 'saved') throw new Error(outcome.kind);
+    const { since } = outcome.beside!;
+    expect(since).toMatchObject([{ value: 'Theirs' }, { value: 'mine' }]);
+    expect(after(document, () => [...since!])).toEqual((await now()).document);
+    // A window that knows nothing newer is sent nothing; one that stands too far back gets it whole.
+    expect(await service.newerThan('night-ferry', revision + 2)).toBeNull();
+    expect(await service.newerThan('night-ferry', revision)).toMatchObject({ since });
+    expect(await service.newerThan('night-ferry', 0)).toMatchObject({ since: null });
+    expect(await service.newerThan('nobody', 0)).toBe('missing');
     // The same field is a question, and so is an edit that does not say what it found.
     const [touching] = edit(document, rename('Mine'));
     expect((await saving(revision, [touching!])).kind).toBe('stale');

@@ -109,6 +109,7 @@ async function openFolder({
     await inTime(folder, migrate(db, { migrationsFolder: MIGRATIONS }));
     // Read once, so that pages that are broken are told now and not at the first click.
     await inTime(folder, db.select().from(schema.productions));
+    await inTime(folder, db.select().from(schema.sinceWritten));
     return {
       db,
       close: async () => {

@@ -11,21 +11,44 @@ import {
   timestamp,
   type PgColumn,
 } from 'drizzle-orm/pg-core';
+import type { Command } from '@/core/document/edit';
 import type { Right } from '@/core/document/rights';
 import type { Production } from '@/core/document/production';
 
-/** One row a production; the document is the truth, the other columns are for lists and checks. */
+/**
+ * One row a production; the document with what was done since it was written is the truth, the other
+ * columns are for lists and checks.
+ */
 export const productions = pgTable('productions', {
   id: text('id').primaryKey(),
   name: text('name').notNull(),
   /** grows by one with every save; a save must name the one it started from */
   revision: integer('revision').notNull(),
   document: jsonb('document').$type<Production>().notNull(),
+  /** the revision the document was written at; what made the later ones stands in `since_written` */
+  documentRevision: integer('document_revision').notNull(),
+  shots: integer('shots').notNull(),
+  builds: integer('builds').notNull(),
   createdAt: timestamp('created_at', { withTimezone: true }).notNull().defaultNow(),
   updatedAt: timestamp('updated_at', { withTimezone: true }).notNull().defaultNow(),
   /** set while a production lies in the bin, from where it can be taken back */
   deletedAt: timestamp('deleted_at', { withTimezone: true }),
 });
+
+/**
+ * What was done to documents since they were written whole, a row a revision: a save costs what it
+ * changes, however large the production is.
+ */
+export const sinceWritten = pgTable(
+  'since_written',
+  {
+    productionId: text('production_id').notNull(),
+    /** the revision it made */
+    revision: integer('revision').notNull(),
+    commands: jsonb('commands').$type<Command[]>().notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.productionId, table.revision] })],
+);
 
 /**
  * Edits the store has taken, newest last, a thousand a production: an answer that was lost makes a

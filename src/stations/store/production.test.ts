@@ -263,20 +263,26 @@ describe('a second window', () => {
     expect(note('stamp-ring')).toBe('Bulbs still to choose.');
     expect(note('clerk-ring')).toBeUndefined();
   });
-  test('what touches nothing is put beside theirs by the server, and theirs is taken in', async () => {
-    const server = serve();
-    server.merges = true;
-    const { getState } = open(server);
-    server.elsewhere(rename('Theirs'));
-    getState().change('note', noteOn('warm-ring', 'mine'));
-    await pass(300);
-    expect(getState()).toMatchObject({ revision: 3, save: { kind: 'saved' } });
-    expect(getState().document).toEqual(server.document);
-    expect(getState().document).toMatchObject({ name: 'Theirs' });
-    getState().undo();
-    expect(getState().document).toMatchObject({ name: 'Theirs' });
-    expect(getState().document.builds[1]!.note).toBe(nightFerry().builds[1]!.note);
-  });
+  test.each(['good', 'none', 'wrong'] as const)(
+    'what touches nothing is put beside theirs by the server, and theirs is taken in: its memory %s',
+    async (memory) => {
+      const server = serve();
+      server.merges = true;
+      server.memory = memory;
+      const { getState } = open(server);
+      server.elsewhere(rename('Theirs'));
+      getState().change('note', noteOn('warm-ring', 'mine'));
+      await pass(300);
+      expect(getState()).toMatchObject({ revision: 3, save: { kind: 'saved' } });
+      expect(getState().document).toEqual(server.document);
+      expect(getState().document).toMatchObject({ name: 'Theirs' });
+      getState().undo();
+      expect(getState().document).toMatchObject({ name: 'Theirs' });
+      expect(getState().document.builds[1]!.note).toBe(nightFerry().builds[1]!.note);
+      const asked = server.requests.filter(({ method }) => method === 'GET').length;
+      expect(asked).toBe(memory === 'wrong' ? 1 : 0);
+    },
+  );
   test('followed: theirs comes by itself, and what is unsent here stays on top', async () => {
     const server = serve();
     const { getState } = open(server);

@@ -88,7 +88,8 @@ export function createProductionStore(initial: Initial) {
       follow: async () => {
         const busy = () => sending.isSending() || get().beforeDrag !== null;
         if (busy()) return;
-        const newer = await fetchNewer(place.id, get().revision);
+        const { revision, acknowledged } = get();
+        const newer = await fetchNewer(place.id, { revision, document: acknowledged });
         if (newer && newer.revision > get().revision && !busy()) takeIn(newer);
       },
       dismiss: (refusal) =>

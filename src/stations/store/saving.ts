@@ -1,5 +1,5 @@
 import * as z from 'zod/mini';
-import type { Batch, FieldRef } from '@/core/document/edit';
+import { applyCommands, type Batch, type Command, type FieldRef } from '@/core/document/edit';
 import type { Production } from '@/core/document/production';
 
 export interface Newer {
@@ -27,7 +27,13 @@ const problemSchema = z.object({
   message: z.string(),
   at: z.optional(z.unknown()),
 });
-const newerSchema = z.object({ revision: z.number(), document: z.unknown() });
+/** As what was done since, which is done here, or whole. */
+const newerSchema = z.object({
+  revision: z.number(),
+  document: z.optional(z.unknown()),
+  since: z.optional(z.array(z.unknown())),
+});
+const stateSchema = z.object({ revision: z.number(), document: z.unknown() });
 const savedSchema = z.object({
   revision: z.number(),
   refused: z.array(z.object({ id: z.string(), problems: z.array(problemSchema) })),
@@ -54,17 +60,33 @@ async function post(method: string, url: string, body: unknown): Promise<[Respon
   return [answer, await answer.json()];
 }
 
+/** What others did is done on what this window knew; asked for whole where it does not fit. */
+async function brought(
+  id: string,
+  known: Newer,
+  { revision, document, since }: z.infer<typeof newerSchema>,
+): Promise<Newer> {
+  if (!since) return { revision, document: document as Production };
+  const done = applyCommands(known.document, since as Command[]);
+  if (done.ok) return { revision, document: done.value.document };
+  const answer = await fetch(`/api/productions/${id}`, {
+    signal: AbortSignal.timeout(PATIENCE_MS),
+  });
+  return stateSchema.parse(await answer.json()) as Newer;
+}
+
 /** Sends edits made on a revision; every way it can go is an outcome, none throws. */
 export async function sendEdits(
   id: string,
   client: string,
-  baseRevision: number,
+  known: Newer,
   batches: readonly Batch[],
 ): Promise<SendOutcome> {
   try {
     const [answer, json] = await post('PATCH', `/api/productions/${id}`, {
       client,
-      baseRevision,
+      baseRevision: known.revision,
+      follows: true,
       edits: batches.map(({ id: edit, label, commands, inverse }) => ({
         id: edit,
         label,
@@ -72,17 +94,24 @@ export async function sendEdits(
         inverse,
       })),
     });
-    if (answer.ok) return taken(savedSchema.parse(json));
-    return refusal(answer.status, refusalSchema.parse(json));
+    const bring = (newer: z.infer<typeof newerSchema>) => brought(id, known, newer);
+    return answer.ok
+      ? await taken(savedSchema.parse(json), bring)
+      : await refusal(answer.status, refusalSchema.parse(json), bring);
   } catch {
     return { kind: 'unanswered', message: 'The server does not answer.' };
   }
 }
 
-const taken = ({ revision, refused, newer }: z.infer<typeof savedSchema>): SendOutcome => ({
+type Bring = (newer: z.infer<typeof newerSchema>) => Promise<Newer>;
+
+const taken = async (
+  { revision, refused, newer }: z.infer<typeof savedSchema>,
+  bring: Bring,
+): Promise<SendOutcome> => ({
   kind: 'saved',
   revision,
-  newer: (newer as Newer | undefined) ?? null,
+  newer: newer ? await bring(newer) : null,
   refused: refused.map(({ id, problems }) => ({
     id,
     message: problems[0] ? problems[0].message : 'It does not fit the document.',
@@ -90,11 +119,14 @@ const taken = ({ revision, refused, newer }: z.infer<typeof savedSchema>): SendO
   })),
 });
 
-function refusal(status: number, problem: z.infer<typeof refusalSchema>): SendOutcome {
-  if (status === 409 && problem.newer)
-    return { kind: 'stale', newer: problem.newer as unknown as Newer };
+async function refusal(
+  status: number,
+  problem: z.infer<typeof refusalSchema>,
+  bring: Bring,
+): Promise<SendOutcome> {
+  if (status === 409 && problem.newer) return { kind: 'stale', newer: await bring(problem.newer) };
   if (status === 422 && problem.refused && problem.revision !== undefined)
-    return taken({ ...problem, revision: problem.revision, refused: problem.refused });
+    return taken({ ...problem, revision: problem.revision, refused: problem.refused }, bring);
   const [first] = problem.problems;
   const message = first?.path ? `${problem.title} ${first.path}: ${first.message}` : problem.title;
   if (status === 404)
@@ -122,13 +154,13 @@ export async function serverAnswers(id: string): Promise<boolean> {
 }
 
 /** The state of the store when it is newer than a revision; null when it is not, or nobody says. */
-export async function fetchNewer(id: string, after: number): Promise<Newer | null> {
+export async function fetchNewer(id: string, known: Newer): Promise<Newer | null> {
   try {
-    const answer = await fetch(`/api/productions/${id}?after=${after}`, {
+    const answer = await fetch(`/api/productions/${id}?after=${known.revision}&follows`, {
       signal: AbortSignal.timeout(PATIENCE_MS),
     });
     if (answer.status !== 200) return null;
-    return newerSchema.parse(await answer.json()) as Newer;
+    return await brought(id, known, newerSchema.parse(await answer.json()));
   } catch {
     return null;
   }

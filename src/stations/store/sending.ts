@@ -87,7 +87,7 @@ export function sendingOf(
   const schedule = timerOf(() => void flush());
 
   async function flush() {
-    const { revision, history, save } = get();
+    const { revision, acknowledged, history, save } = get();
     if (sending || history.pending.length === 0 || save.kind === 'conflict') return;
     sending = true;
     const sent = firstOf(history.pending, most);
@@ -96,7 +96,12 @@ export function sendingOf(
       if (get().save.kind === 'waiting')
         set({ save: { kind: 'unanswered', message: 'The server takes long to answer.' } });
     }, SLOW_MS);
-    const outcome = await sendEdits(id, await window(), revision, batches);
+    const outcome = await sendEdits(
+      id,
+      await window(),
+      { revision, document: acknowledged },
+      batches,
+    );
     clearTimeout(slow);
     sending = false;
     if (outcome.kind === 'saved') {

@@ -2,9 +2,11 @@ import { nightFerry } from '@/demo/nightFerry';
 import {
   applyBatches,
   changeRecord,
+  diffDocuments,
   mergeBatches,
   type Batch,
   type Change,
+  type Command,
 } from '@/core/document/edit';
 import type { Production } from '@/core/document/production';
 import { validateProduction } from '@/core/document/read';
@@ -27,6 +29,9 @@ export class StubServer {
   readonly left = new Set<string>();
   /** puts what touches nothing of others' beside theirs, instead of asking */
   merges = false;
+  /** what was done, a step a revision; it may have forgotten, or tell it wrongly */
+  readonly steps: Command[][] = [];
+  memory: 'good' | 'none' | 'wrong' = 'good';
   /** edits in one request it stands */
   most = 500;
 
@@ -78,6 +83,7 @@ export class StubServer {
     }
     if (this.document !== before) {
       this.revision += 1;
+      this.steps.push(diffDocuments(before, this.document));
       for (const id of accepted) this.taken.set(id, { client, revision: this.revision });
     }
     return refused;
@@ -92,10 +98,22 @@ export class StubServer {
     return this.revision !== base && own.size !== this.revision - base;
   }
 
-  private answer({ method, body }: Request): [number, unknown] {
+  /** The newest state, as what was done since a revision where that is known and asked for. */
+  private newer(base: number | null) {
+    const { revision, document } = this;
+    if (base === null || this.memory === 'none') return { revision, document };
+    const gone: Command = { do: 'remove', kind: 'build', id: 'nobody' };
+    const since = this.memory === 'wrong' ? [gone] : this.steps.slice(base - this.first).flat();
+    return { revision, since };
+  }
+  private readonly first = 1;
+
+  private answer({ method, url, body }: Request): [number, unknown] {
     const { client } = body as { client: string };
-    const newer = { revision: this.revision, document: this.document };
-    if (method === 'GET') return [200, newer];
+    const newer = this.newer(null);
+    const asked = new URL(url, 'http://stub').searchParams;
+    const follows = asked.has('follows') || body.follows === true;
+    if (method === 'GET') return [200, this.newer(follows ? Number(asked.get('after')) : null)];
     if (method === 'POST') {
       const asked = body as unknown as { revision: number; edits: string[] };
       return [
@@ -113,8 +131,8 @@ export class StubServer {
       const { batches, clashes } = mergeBatches(edits, this.document);
       if (!this.merges || clashes.length > 0) return [409, { title: 'Changed.', newer }];
       this.take(batches, client);
-      const { revision, document } = this;
-      return [200, { revision, refused: [], newer: { revision, document } }];
+      const { revision } = this;
+      return [200, { revision, refused: [], newer: this.newer(follows ? baseRevision : null) }];
     }
     const problems = [{ code: 'x', path: 'shots', message: 'It does not fit.' }];
     const refused = this.take(edits, client).map((id) => ({ id, problems }));

@@ -2,6 +2,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { isDeepStrictEqual } from 'node:util';
+import type { Command } from '@/core/document/edit';
 import type { Production } from '@/core/document/production';
 import { productionIdSchema } from '@/core/ids';
 import { nightFerry } from '@/demo/nightFerry';
@@ -9,6 +10,8 @@ import { productionRepository } from '../../productions/repository';
 import { openDatabase } from '../database';
 import { dice, WatchedDisk } from './powerCut';
 import { readyFolder } from './readyFolder';
+
+const WHOLE_EVERY = 7;
 
 export interface CutsOutcome {
   cuts: number;
@@ -26,6 +29,14 @@ const withName = (n: number): Production => ({
   ...(JSON.parse(ferry) as Production),
   id: ID,
   name: `Save ${n}`,
+});
+
+const named = (n: number): Command => ({
+  do: 'set',
+  kind: 'production',
+  id: ID,
+  path: ['name'],
+  value: `Save ${n}`,
 });
 
 /**
@@ -50,9 +61,13 @@ export async function cutThePower(
   await repository.insert(withName(1));
   answered.push({ save: 1, orders: disk.orders.length });
   for (let n = 2; n <= saves; n++) {
-    await repository.replace(ID, n - 1, withName(n), [
-      { id: `edit-${n}`, client: 'test', label: 'save', who: '', revision: n },
-    ]);
+    await repository.replace(ID, {
+      from: (await repository.standing(ID))!,
+      document: withName(n),
+      // Beside the document, and now and then in its place.
+      steps: n % WHOLE_EVERY === 0 ? null : [{ revision: n, commands: [named(n)] }],
+      edits: [{ id: `edit-${n}`, client: 'test', label: 'save', who: '', revision: n }],
+    });
     answered.push({ save: n, orders: disk.orders.length });
     if (n % checkpointEvery === 0) await db.execute('checkpoint');
   }

@@ -2,6 +2,7 @@ import * as z from 'zod';
 import { answering, problemAnswer } from '@/server/http/answer';
 import { isForeign, withBody } from '@/server/http/body';
 import { currentProductions } from '@/server/productions/current';
+import type { Beside } from '@/server/productions/stored';
 import { saveSchema } from '@/server/productions/saveRequest';
 import { visitorOf } from '@/server/share/visitor';
 
@@ -11,21 +12,30 @@ const missing = () => problemAnswer(404, 'There is no such production.');
 
 const afterSchema = z.coerce.number().int().min(0);
 
-/** As it is stored; with `?after=N` nothing (204) while no revision newer than N is there. */
+/** What all have made together: as what was done, for a window that can do it itself, or whole. */
+const shown = ({ revision, document, since }: Beside, follows: boolean) =>
+  follows && since ? { revision, since } : { revision, document };
+
+/**
+ * As it is stored; with `?after=N` nothing (204) while no revision newer than N is there, and with
+ * `follows` what was done since in its place, where that is known.
+ */
 export const GET = (request: Request, { params }: Params) =>
   answering(request, async () => {
     const { id } = await params;
     const productions = await currentProductions();
-    const after = new URL(request.url).searchParams.get('after');
-    if (after !== null) {
-      const read = afterSchema.safeParse(after);
-      if (!read.success) return problemAnswer(400, '“after” is a revision: a whole number.');
-      const revision = await productions.revision(id);
-      if (revision === null) return missing();
-      if (revision <= read.data) return new Response(null, { status: 204 });
+    const asked = new URL(request.url).searchParams;
+    if (!asked.has('after')) {
+      const stored = await productions.find(id);
+      return stored ? Response.json(stored) : missing();
     }
-    const stored = await productions.find(id);
-    return stored ? Response.json(stored) : missing();
+    const after = afterSchema.safeParse(asked.get('after'));
+    if (!after.success) return problemAnswer(400, '“after” is a revision: a whole number.');
+    const newer = await productions.newerThan(id, after.data);
+    if (newer === 'missing') return missing();
+    return newer
+      ? Response.json(shown(newer, asked.has('follows')))
+      : new Response(null, { status: 204 });
   });
 
 /**
@@ -43,7 +53,8 @@ export const PATCH = (request: Request, { params }: Params) =>
         return problemAnswer(409, 'It was changed elsewhere in the meantime.', [], {
           newer: outcome.newer,
         });
-      const { revision, refused, newer } = outcome;
+      const { revision, refused, beside } = outcome;
+      const newer = beside && shown(beside, given.follows);
       if (refused.length < given.edits.length) return Response.json({ revision, refused, newer });
       const problems = refused.flatMap((edit) => edit.problems);
       return problemAnswer(422, 'This change is not taken; nothing has changed.', problems, {

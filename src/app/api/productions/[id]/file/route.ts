@@ -2,7 +2,7 @@ import { answering, problemAnswer } from '@/server/http/answer';
 import { currentMedia } from '@/server/media/current';
 import { productionZip } from '@/server/media/zip';
 import { currentProductions } from '@/server/productions/current';
-import { UnreadableProduction } from '@/server/productions/service';
+import { UnreadableProduction } from '@/server/productions/stored';
 
 const slug = (name: string): string => name.toLowerCase().replace(/[^a-z0-9]+/g, '-');
 
