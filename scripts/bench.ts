@@ -76,8 +76,10 @@ async function withServer(work: (pid: number) => Promise<void>) {
     LANTERN_JAR_DATA: folder,
     LANTERN_JAR_DEMO: '1',
     PORT: String(PORT),
+    // As ./jar serves.
+    MALLOC_TRIM_THRESHOLD_: '1000000',
   };
-  const words = ['--max-semi-space-size=8', '.next/front.mjs'];
+  const words = ['--max-semi-space-size=8', '--heap-growing-percent=30', '.next/front.mjs'];
   const server = spawn(process.execPath, words, { env, stdio: 'ignore' });
   try {
     for (let attempt = 0; attempt < 100; attempt++) {

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import type { RequestListener, Server } from 'node:http';
 import next from 'next';
 import QRCode from 'qrcode';
@@ -78,10 +79,22 @@ async function introduce(desk: ShareDesk): Promise<void> {
     );
 }
 
+const BUILT_CONFIG = '.next/required-server-files.json';
+
+/**
+ * The settings of the pages as the build worked them out, handed over as Next's own standalone server does:
+ * to read them anew takes the whole compiler into memory.
+ */
+function useBuiltConfig(): void {
+  const { config } = JSON.parse(readFileSync(BUILT_CONFIG, 'utf8')) as { config: unknown };
+  process.env.__NEXT_PRIVATE_STANDALONE_CONFIG = JSON.stringify(config);
+}
+
 async function serve(settings: Settings): Promise<void> {
   const { port } = settings;
   // The store first: a folder that cannot be used is told before anything listens.
   await currentStore();
+  useBuiltConfig();
   const app = next({ dev: false, dir: process.cwd(), hostname: OWN_HOST, port });
   await app.prepare();
   const handle = app.getRequestHandler();
