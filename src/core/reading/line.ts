@@ -88,11 +88,14 @@ export class Line {
   }
   /** Every place a pattern fits in what is left. */
   *matches(pattern: RegExp): Generator<RegExpExecArray> {
-    const flags = pattern.flags.includes('g') ? pattern.flags : `${pattern.flags}g`;
-    const all = new RegExp(pattern.source, flags);
-    for (let match = all.exec(this.rest); match; match = all.exec(this.rest)) {
+    const all = everywhere(pattern);
+    // Its place is kept here: others look with the same pattern between two matches.
+    for (let at = 0; ; ) {
+      all.lastIndex = at;
+      const match = all.exec(this.rest);
+      if (!match) return;
+      at = all.lastIndex + (match[0] === '' ? 1 : 0);
       yield match;
-      if (match[0] === '') all.lastIndex++;
     }
   }
   /** A field from what stood at a match; not blanked. */
@@ -127,7 +130,24 @@ export class Line {
 /** Not inside a word or a longer number. */
 export const START = String.raw`(?<![\p{L}\d.,])`;
 export const END = String.raw`(?![\p{L}\d])`;
-export const re = (source: string) => new RegExp(source, 'giu');
+/** Half the time of reading a line went into making the same few hundred patterns again. By flags and source. */
+const made = new Map<string, Map<string, RegExp>>();
+function patternOf(source: string, flags: string): RegExp {
+  let ofFlags = made.get(flags);
+  if (!ofFlags) made.set(flags, (ofFlags = new Map()));
+  let pattern = ofFlags.get(source);
+  if (!pattern) ofFlags.set(source, (pattern = new RegExp(source, flags)));
+  pattern.lastIndex = 0;
+  return pattern;
+}
+
+/** @param source  of the code's own, never of what is read: patterns are kept */
+export const re = (source: string): RegExp => patternOf(source, 'giu');
+
+/** The same pattern, looked for at every place. */
+const everywhere = (pattern: RegExp): RegExp =>
+  pattern.global ? pattern : patternOf(pattern.source, `${pattern.flags}g`);
+
 /** A word of a language with accents: `\b` knows none of them. */
 export const word = (source: string) => re(`(?<![\\p{L}\\d])(?:${source})${END}`);
 export const number = (unit: string) => re(`${START}(${TIGHT_NUMBER})\\s*${unit}`);
