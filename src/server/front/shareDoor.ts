@@ -4,7 +4,7 @@ import * as z from 'zod';
 import { RIGHT_WORDS } from '@/core/document/rights';
 import type { ShareDesk } from '../share/shareDesk';
 import type { Device } from '../share/devices';
-import { askedFor, mayAsk } from '../share/doors';
+import { askedFor, mayAsk, sendsPicture } from '../share/doors';
 import { pairPage } from './pairPage';
 import { pairPolicy } from './policy';
 import type { Refusal } from './refusal';
@@ -137,7 +137,12 @@ export async function atTheDoor(
     response.end();
     return { answered: true };
   }
-  if (mayAsk(device.right, askedFor(method, pathname))) return { device };
-  const words = `This device may ${RIGHT_WORDS[device.right]}, nothing more.`;
-  return { refusal: { status: 403, words } };
+  if (!mayAsk(device.right, askedFor(method, pathname))) {
+    const words = `This device may ${RIGHT_WORDS[device.right]}, nothing more.`;
+    return { refusal: { status: 403, words } };
+  }
+  const waitS = sendsPicture(method, pathname) ? desk.pictureWaitS(device.id) : 0;
+  if (waitS === 0) return { device };
+  const words = `This device has sent as many pictures as it may in an hour. It can go on in ${Math.ceil(waitS / 60)} minutes.`;
+  return { refusal: { status: 429, words, headers: { 'retry-after': String(waitS) } } };
 }

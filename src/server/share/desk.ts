@@ -1,3 +1,4 @@
+import { rateLimit } from '../http/rate';
 import { currentStore } from '../storage/current';
 import { setDesk } from './current';
 import { codesOf } from './codes';
@@ -9,6 +10,8 @@ const KNOWN_MS = 3000;
 /** A device is noted as seen no more often than this. */
 const SEEN_EVERY_MS = 60_000;
 const MOST_KNOWN = 500;
+/** Pictures of one device: more than any crew takes, too few to fill a disk unseen. */
+const [MOST_PICTURES, WITHIN_MS] = [300, 3_600_000];
 
 interface Known {
   device: Device | null;
@@ -49,6 +52,7 @@ export function openDesk(address: string, encrypted: boolean): ShareDesk {
     known.forget();
     return done;
   };
+  const pictures = new Map<string, ReturnType<typeof rateLimit>>();
   const desk: ShareDesk = {
     address,
     encrypted,
@@ -60,6 +64,11 @@ export function openDesk(address: string, encrypted: boolean): ShareDesk {
       return { token };
     },
     deviceOf: known.of,
+    pictureWaitS: (id) => {
+      let limit = pictures.get(id);
+      if (!limit) pictures.set(id, (limit = rateLimit(MOST_PICTURES, WITHIN_MS)));
+      return limit.waitS();
+    },
     list: async () => (await repository()).list(),
     allow: (id, right) => changed((devices) => devices.allow(id, right)),
     revoke: (id) => changed((devices) => devices.revoke(id)),

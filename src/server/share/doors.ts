@@ -9,6 +9,9 @@ const SAVING = /^\/api\/productions\/[^/]+$/;
 const SENDING_PICTURES = /^\/api\/media\/[0-9a-f]+(\/small)?$/;
 const BENCH_ONLY = /^\/api\/(share|backup|bin)(\/|$)/;
 
+export const sendsPicture = (method: string, path: string): boolean =>
+  method === 'PUT' && SENDING_PICTURES.test(path) && !path.endsWith('/small');
+
 /** What is asked for by a method and a path; what is not known here is an edit. */
 export function askedFor(method: string, path: string): Asked {
   if (BENCH_ONLY.test(path)) return 'bench';

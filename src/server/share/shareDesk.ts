@@ -15,6 +15,8 @@ export interface ShareDesk {
     address: string,
   ) => Promise<{ token: string } | Exclude<Taken, { kind: 'let in' }>>;
   deviceOf: (token: string) => Promise<Device | null>;
+  /** seconds a device waits before it sends another picture; 0 when it may */
+  pictureWaitS: (id: string) => number;
   list: DeviceRepository['list'];
   allow: (id: string, right: Right) => Promise<boolean>;
   revoke: (id: string) => Promise<boolean>;

@@ -329,6 +329,19 @@ describe('a second window', () => {
       message: expect.stringContaining('takes long'),
     });
   });
+  test('who is shown out is told why, keeps its work, and does not ask every two seconds', async () => {
+    const server = serve();
+    const { getState } = open(server);
+    server.mood = 'shut';
+    getState().change('note', noteOn('warm-ring', 'mine'));
+    await pass(30_000);
+    expect(getState().save).toEqual({ kind: 'unanswered', message: 'Not let in.' });
+    expect(server.requests).toHaveLength(1);
+    server.mood = 'up';
+    await pass(35_000);
+    expect(getState().save).toEqual({ kind: 'saved' });
+    expect(server.document.builds[1]!.note).toBe('mine');
+  });
   test('a device that may only tick is told at once, and nothing is sent', async () => {
     const server = serve();
     const store = createProductionStore({

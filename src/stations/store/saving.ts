@@ -20,7 +20,8 @@ type SendOutcome =
   | { kind: 'stale'; newer: Newer }
   /** the request as a whole is not taken, and nobody says which edit is at fault */
   | { kind: 'rejected'; message: string }
-  | { kind: 'unanswered'; message: string };
+  /** `shut`: there is no use in asking again soon */
+  | { kind: 'unanswered'; message: string; shut?: boolean };
 
 const problemSchema = z.object({
   path: z.string(),
@@ -134,6 +135,8 @@ async function refusal(
       kind: 'unanswered',
       message: 'This production was deleted elsewhere; take it out of the bin to go on.',
     };
+  // Shown out, or allowed less than before: it is let in again by hand, if at all.
+  if (status === 401 || status === 403) return { kind: 'unanswered', message, shut: true };
   return status === 400 || status === 413 || status === 422
     ? { kind: 'rejected', message }
     : { kind: 'unanswered', message };

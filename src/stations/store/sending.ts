@@ -5,6 +5,8 @@ import { sendEdits, type Newer, type RefusedEdit } from './saving';
 import type { Initial, Place, Refusal } from './state';
 
 const RETRY_MS = 2000;
+/** Where the door is shut, which nobody opens within seconds. */
+const SHUT_RETRY_MS = 60_000;
 /** Long before a silent server is given up, it is said that it is silent. */
 const SLOW_MS = 8000;
 /** Edits in one request, well under what the server takes. */
@@ -111,7 +113,7 @@ export function sendingOf(
     else if (outcome.kind === 'rejected') reject(sent, outcome.message);
     else {
       set({ save: { kind: 'unanswered', message: outcome.message } });
-      schedule(RETRY_MS);
+      schedule(outcome.shut ? SHUT_RETRY_MS : RETRY_MS);
     }
   }
 

@@ -23,8 +23,8 @@ export class StubServer {
   revision = 1;
   readonly taken = new Map<string, { client: string; revision: number }>();
   readonly requests: Request[] = [];
-  /** 'down' answers nothing and takes nothing, 'deaf' takes and loses its answer, 'hung' never says anything */
-  mood: 'up' | 'down' | 'deaf' | 'hung' = 'up';
+  /** 'down' answers nothing and takes nothing, 'deaf' takes and loses its answer, 'hung' never says anything, 'shut' lets nobody in */
+  mood: 'up' | 'down' | 'deaf' | 'hung' | 'shut' = 'up';
   /** pages that were left: nothing of theirs arrives any more */
   readonly left = new Set<string>();
   /** puts what touches nothing of others' beside theirs, instead of asking */
@@ -45,6 +45,7 @@ export class StubServer {
       if (this.mood === 'down' || this.left.has(request.body.client as string))
         throw new TypeError('refused');
       if (this.mood === 'hung') return new Promise(() => undefined);
+      if (this.mood === 'shut') return Response.json({ title: 'Not let in.' }, { status: 401 });
       const [status, json] = this.answer(request);
       if (this.mood === 'deaf') throw new TypeError('cut off');
       return Response.json(json, { status });
