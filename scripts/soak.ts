@@ -12,7 +12,7 @@ import { tryDoors } from '@/server/testing/tryDoors';
 
 const DEFAULT_MINUTES = 60;
 /** In one round: so long a server lives, so many windows write to it, so much of the rest. */
-const [LIFE_MS, WRITERS, KILLS, SAVES, CUTS, INPUTS] = [[200, 2000], 4, 4, 15, 5, 2600] as const;
+const [LIFE_MS, WRITERS, KILLS, SAVES, CUTS, INPUTS] = [[200, 2000], 4, 8, 15, 4, 2600] as const;
 /** By hand, on a machine that does nothing else; in the tests of every day time is nobody's fault. */
 const MOST_INPUT_MS = 1000;
 

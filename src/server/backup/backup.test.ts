@@ -130,6 +130,23 @@ describe('rotating', () => {
     expect(await due(35)).toHaveLength(1);
   });
 
+  test('a copy of a picture that spoiled is made anew with the next daily one', async () => {
+    const beside = join(backupsOf(store.folder), 'media');
+    const [name] = readdirSync(beside);
+    const file = join(beside, name!);
+    const good = readFileSync(file);
+    const spoil = (bytes: Buffer) => writeFileSync(file, bytes);
+    // Its length tells within the hour, its content within a day.
+    spoil(good.subarray(0, 100));
+    await change(36);
+    expect(await due(36.5)).toHaveLength(1);
+    expect(readFileSync(file)).toEqual(good);
+    spoil(Buffer.from(good).fill(7, 50, 60));
+    await change(60);
+    expect(await due(61)).toHaveLength(2);
+    expect(readFileSync(file)).toEqual(good);
+  });
+
   test('24 hourly and 14 daily are kept, and the pictures they name', async () => {
     const at = backupsOf(store.folder);
     const name = (kind: string, ms: number) => join(at, `${kind}-${stampOf(new Date(ms))}.zip`);
@@ -138,8 +155,8 @@ describe('rotating', () => {
     for (let n = 1; n <= 20; n++) writeFileSync(name('daily', now - n * 24 * HOUR), sample);
     writeFileSync(join(at, 'media', 'f'.repeat(64)), 'named by nobody');
     const before = readdirSync(join(at, 'media')).length;
-    await change(40);
-    await due(41);
+    await change(70);
+    await due(71);
     expect(kinds().filter((kind) => kind === 'hourly')).toHaveLength(24);
     expect(kinds().filter((kind) => kind === 'daily')).toHaveLength(14);
     expect(readdirSync(join(at, 'media'))).toHaveLength(before - 1);

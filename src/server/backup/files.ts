@@ -25,17 +25,21 @@ export async function writeWhole(
   }
 }
 
-/** An archive as a file, kept only if it opens again and everything in it is as it should be. */
+/**
+ * An archive as a file, kept only if it opens again and everything in it is as it should be.
+ * @param pictures  false where they lie beside it and have been looked at
+ */
 export const writeArchiveFile = (
   file: string,
   write: (sink: WritableStream<Uint8Array>) => Promise<unknown>,
+  pictures = true,
 ): Promise<void> =>
   writeWhole(file, write, async (part) => {
     const opened = await openBackup(part);
-    await verify(opened).finally(opened.close);
+    await verify(opened, pictures).finally(opened.close);
   });
 
-/** What a store holds, as such a file. */
+/** What a store holds, as such a file. @param mediaInside  as `writeArchive` says */
 export async function writeBackup(
   db: Database,
   file: string,
@@ -43,8 +47,9 @@ export async function writeBackup(
   now = new Date(),
 ): Promise<BackupList> {
   let list: BackupList | null = null;
-  await writeArchiveFile(file, async (sink) => {
+  const write = async (sink: WritableStream<Uint8Array>) => {
     list = await writeArchive(db, sink, mediaInside, now);
-  });
+  };
+  await writeArchiveFile(file, write, mediaInside);
   return list!;
 }

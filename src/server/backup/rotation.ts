@@ -1,11 +1,11 @@
-import { existsSync, mkdirSync, readdirSync, rmSync, statSync } from 'node:fs';
+import { createReadStream, existsSync, mkdirSync, readdirSync, rmSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import { eq, max } from 'drizzle-orm';
 import { mediaStore } from '../media/store';
 import { OWN_SHELF_AT } from '../productions/ownShelf';
 import type { Database } from '../storage/database';
 import { media, productions, settings } from '../storage/schema';
-import { openBackup } from './opened';
+import { BackupProblem, hashOf, openBackup } from './opened';
 import { stampOf } from './stamp';
 import { writeBackup, writeWhole } from './files';
 
@@ -50,8 +50,17 @@ export function keptBackups(folder: string): Kept[] {
     .sort((a, b) => b.at - a.at || (a.file < b.file ? 1 : -1));
 }
 
-/** Copies pictures that no backup holds yet into the folder all of them share. */
-async function copyMedia(db: Database, folder: string): Promise<void> {
+async function isSound(file: string, hash: string, sizeBytes: number, read: boolean) {
+  if (!existsSync(file) || statSync(file).size !== sizeBytes) return false;
+  return !read || (await hashOf(createReadStream(file)).catch(() => null)) === hash;
+}
+
+/**
+ * Copies pictures that no backup holds yet into the folder all of them share, and anew what spoiled there.
+ * @param read  every copy against its hash; else their lengths tell, and new ones are read
+ * @throws BackupProblem when a copy is not what it should be
+ */
+async function copyMedia(db: Database, folder: string, read: boolean): Promise<void> {
   const store = mediaStore(db);
   const beside = join(backupsOf(folder), 'media');
   mkdirSync(beside, { recursive: true, mode: 0o700 });
@@ -59,8 +68,15 @@ async function copyMedia(db: Database, folder: string): Promise<void> {
     .select({ hash: media.hash, sizeBytes: media.sizeBytes })
     .from(media)) {
     const file = join(beside, hash);
-    if (existsSync(file) && statSync(file).size === sizeBytes) continue;
-    await writeWhole(file, (sink) => store.read(hash).pipeTo(sink));
+    if (await isSound(file, hash, sizeBytes, read)) continue;
+    await writeWhole(
+      file,
+      (sink) => store.read(hash).pipeTo(sink),
+      async (part) => {
+        if (!(await isSound(part, hash, sizeBytes, true)))
+          throw new BackupProblem(`The picture ${hash.slice(0, 8)}… is not what it was.`);
+      },
+    );
   }
 }
 
@@ -110,7 +126,7 @@ export async function backUpWhatIsDue(
     return changed > 0 && changed > last && now.getTime() - last >= DUE_AFTER[kind];
   });
   if (due.length === 0) return [];
-  await copyMedia(db, folder);
+  await copyMedia(db, folder, due.includes('daily'));
   const made: string[] = [];
   for (const kind of due) {
     const file = join(backupsOf(folder), nameOf(kind, now));
