@@ -1,12 +1,9 @@
 import { and, asc, eq, gt, inArray, isNull, lte, sql } from 'drizzle-orm';
-import * as z from 'zod/mini';
-import { applyCommands, commandSchema, type Command } from '@/core/document/edit';
-import { DOCUMENT_VERSION, type Production } from '@/core/document/production';
-import { readDocument } from '@/core/document/read';
-import { accept, refuse, type Result } from '@/core/result';
+import type { Production } from '@/core/document/production';
 import type { Database } from '../storage/database';
 import { productions, sinceWritten, takenEdits } from '../storage/schema';
-import { UnreadableProduction, type Standing, type Step, type Stored } from './stored';
+import { standing, type Lying, type Seen } from './standing';
+import type { Step, Stored } from './stored';
 
 /** A production that does not lie in the bin. */
 export const living = (id: string) => and(eq(productions.id, id), isNull(productions.deletedAt));
@@ -46,62 +43,7 @@ export const firstRow = (document: Production) => ({
   document,
 });
 
-/** A document as it lies in the table, of whatever version, with what was done since. */
-interface Lying {
-  revision: number;
-  document: unknown;
-  documentRevision: number;
-  steps: readonly Step[];
-}
-
-/** Steps to the named revision without a gap; else none: a version that knew of none wrote the document whole. */
-const unbroken = (steps: readonly Step[], from: number, to: number): readonly Step[] =>
-  steps.length === to - from && steps.every(({ revision }, n) => revision === from + n + 1)
-    ? steps
-    : [];
-
-/** For whoever fetches what cannot be read: with what was done since, where that can be done to it. */
-function asItLies(lies: unknown, steps: readonly Step[]): unknown {
-  try {
-    const commands = steps.flatMap((step) => step.commands);
-    const done = applyCommands(lies as Production, commands);
-    return done.ok ? done.value.document : { document: lies, steps };
-  } catch {
-    return { document: lies, steps };
-  }
-}
-
-/** Commands of an older version, lifted as those of older windows are. */
-function lifted(commands: readonly unknown[]): Result<Command[]> {
-  const read = z.array(commandSchema).safeParse(commands);
-  if (read.success) return accept(read.data);
-  const { code, path, message } = read.error.issues[0]!;
-  return refuse(code, message, path.join('.'));
-}
-
-interface Seen extends Standing {
-  /** whether it lies in the table in an older version */
-  lifted: boolean;
-}
-
-/** Done on the document again, as they were done the first time. @throws UnreadableProduction */
-function standing({ revision, document: lies, documentRevision, steps: beside }: Lying): Seen {
-  const raw = unbroken(beside, documentRevision, revision);
-  const sure = <T>(result: Result<T>): T => {
-    if (result.ok) return result.value;
-    throw new UnreadableProduction(asItLies(lies, raw), result.problems);
-  };
-  const current = (lies as Partial<Production>).version === DOCUMENT_VERSION;
-  let document = current ? (lies as Production) : sure(readDocument(lies));
-  const steps = current
-    ? raw
-    : raw.map((step) => ({ ...step, commands: sure(lifted(step.commands)) }));
-  for (const { commands } of steps) document = sure(applyCommands(document, commands)).document;
-  return { revision, document, steps, lifted: !current };
-}
-
 interface Known extends Seen {
-  documentRevision: number;
   /** tells a production from another that was put in its place */
   createdAt: number;
 }
@@ -162,14 +104,14 @@ async function caughtUp(db: Database, id: string, known: Known, to: number): Pro
     )
     .orderBy(asc(sinceWritten.revision));
   if (steps.length !== to - known.revision) return null;
-  const { revision, document, lifted } = known;
+  const { revision, document } = known;
   const now = standing({ revision: to, document, documentRevision: revision, steps });
-  return { ...now, steps: [...known.steps, ...now.steps], lifted };
+  return { ...known, ...now, steps: [...known.steps, ...now.steps] };
 }
 
 function findingOf(db: Database, known: KnownDocuments) {
   /** @throws UnreadableProduction */
-  const standingNow = async (id: string): Promise<Standing | null> => {
+  const standingNow = async (id: string): Promise<Seen | null> => {
     const [now] = await db
       .select({
         revision: productions.revision,
@@ -185,15 +127,13 @@ function findingOf(db: Database, known: KnownDocuments) {
       if (seen.revision === now.revision) return seen;
       const caught = await caughtUp(db, id, seen, now.revision);
       const { documentRevision } = now;
-      if (caught) return known.keep(id, { ...caught, documentRevision, createdAt });
+      // Whoever wrote it whole in the meantime wrote it in this version or a newer one.
+      const lifted = seen.lifted && documentRevision === seen.documentRevision;
+      if (caught) return known.keep(id, { ...caught, documentRevision, lifted, createdAt });
     }
     const row = await readWhole(db, id);
     if (!row) return null;
-    return known.keep(id, {
-      ...standing(row),
-      documentRevision: row.documentRevision,
-      createdAt: row.createdAt.getTime(),
-    });
+    return known.keep(id, { ...standing(row), createdAt: row.createdAt.getTime() });
   };
   return {
     standing: standingNow,
@@ -216,7 +156,7 @@ function findingOf(db: Database, known: KnownDocuments) {
 
 /** A save: what it makes, and what it was made from. */
 export interface Replacement {
-  from: Standing;
+  from: Seen;
   document: Production;
   /** the revisions it makes, one after another; null writes the document whole */
   steps: readonly Step[] | null;
@@ -231,7 +171,10 @@ async function noteTaken(tx: Database, id: string, edits: readonly NotedEdit[]) 
     .onConflictDoNothing();
 }
 
-/** Puts a save's steps beside the document, or the document in its place. @returns when it was first made; null when another came first */
+/**
+ * Puts a save's steps beside the document, or the document in its place.
+ * @returns when the production was first made; null when another save came first
+ */
 async function write(
   tx: Database,
   id: string,
@@ -268,20 +211,18 @@ async function forgetSteps(tx: Database, id: string, revision: number): Promise<
 const replacingOf = (db: Database, known: KnownDocuments) => ({
   /** Writes only over the revision it was made from; false when another save came first. */
   replace: async (id: string, given: Replacement): Promise<boolean> => {
-    const before = known.get(id);
-    // One of an older version is written whole: steps are of the version of what they stand beside.
-    const steps = before?.lifted ? null : given.steps;
     const { from, document, edits } = given;
+    // One of an older version is written whole: steps are of the version of what they stand beside.
+    const steps = from.lifted ? null : given.steps;
     const revision = Math.max(from.revision + 1, ...edits.map((edit) => edit.revision));
     const createdAt = await db.transaction((tx) => write(tx, id, { ...given, steps }, revision));
     if (!createdAt) return false;
-    const documentRevision = steps ? (before?.documentRevision ?? from.revision) : revision;
     known.keep(id, {
       revision,
       document,
       steps: steps ? [...from.steps, ...steps] : [],
       lifted: false,
-      documentRevision,
+      documentRevision: steps ? from.documentRevision : revision,
       createdAt: createdAt.getTime(),
     });
     return true;
