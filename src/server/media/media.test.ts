@@ -60,6 +60,21 @@ test('bytes come back as they went in, whatever pieces they came in', async () =
   }
 });
 
+test('others are answered between two pieces of a picture that is read as fast as it comes', async () => {
+  const bytes = png(6_000_000, 7);
+  await store.put(sha256(bytes), stream(bytes));
+  let turns = 0;
+  let next: NodeJS.Immediate;
+  const count = () => {
+    turns++;
+    next = setImmediate(count);
+  };
+  count();
+  expect(await whole(store.read(sha256(bytes)))).toHaveLength(bytes.byteLength);
+  clearImmediate(next!);
+  expect(turns).toBeGreaterThanOrEqual(6);
+});
+
 test('the same picture twice is kept once', async () => {
   const bytes = png(1_200_000, 5);
   await store.put(sha256(bytes), stream(bytes));

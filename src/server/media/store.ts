@@ -1,4 +1,5 @@
 import { createHash, randomUUID } from 'node:crypto';
+import { setImmediate as turn } from 'node:timers/promises';
 import { fileTypeFromBuffer } from 'file-type';
 import { and, eq, like, lt, sql } from 'drizzle-orm';
 import { MOST_MEDIA_BYTES, PICTURE_TYPES } from '@/core/document/picture';
@@ -143,12 +144,16 @@ const puttingOf = (db: Database) => ({
 });
 
 const readingOf = (db: Database) => ({
-  /** The bytes, piece by piece as they are asked for. */
+  /**
+   * The bytes, piece by piece as they are asked for. Between two of them others are answered: the engine works
+   * within this thread, and to a fast reader gigabytes would go out in one turn of it.
+   */
   read: (hash: string): ReadableStream<Uint8Array> => {
     let n = 0;
     return new ReadableStream<Uint8Array>(
       {
         pull: async (control) => {
+          await turn();
           const [row] = await db
             .select({ bytes: bytesOf(mediaChunks.bytes) })
             .from(mediaChunks)
