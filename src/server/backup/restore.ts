@@ -22,8 +22,17 @@ export interface Restored {
 
 const lengthOf = (list: unknown): number => (Array.isArray(list) ? list.length : 0);
 
-/** Puts all of a backup into an empty store. @throws BackupProblem */
-export async function fillFrom(backup: OpenBackup, db: Database): Promise<void> {
+/** Saves that nobody makes in a second, hour after hour. */
+const MOST_SAVES_A_SECOND = 2;
+
+/**
+ * Puts all of a backup into an empty store. Revisions begin beyond any that were reached since: a window that
+ * was open meanwhile must not take what is done from now on for what was done to its own state.
+ * @throws BackupProblem
+ */
+export async function fillFrom(backup: OpenBackup, db: Database, now = new Date()): Promise<void> {
+  const ageS = Math.max(0, (now.getTime() - Date.parse(backup.list.madeAt)) / 1000);
+  const beyond = Math.ceil(ageS * MOST_SAVES_A_SECOND) + 1;
   const store = mediaStore(db);
   for (const { hash, small } of backup.list.media) {
     const taken = await store.put(hash, backup.media(hash));
@@ -39,15 +48,21 @@ export async function fillFrom(backup: OpenBackup, db: Database): Promise<void> 
       await tx.insert(productions).values({
         ...row,
         document: document as never,
+        revision: row.revision + beyond,
         // An archive of version 1 holds documents whole, and counts nothing.
-        documentRevision: row.documentRevision ?? row.revision,
+        documentRevision: (row.documentRevision ?? row.revision) + beyond,
         shots: row.shots ?? lengthOf(document.shots),
         builds: row.builds ?? lengthOf(document.builds),
       });
       if (steps.length > 0)
         await tx
           .insert(sinceWritten)
-          .values(steps.map((step) => ({ productionId: row.id, ...step }) as never));
+          .values(
+            steps.map(
+              ({ revision, commands }) =>
+                ({ productionId: row.id, revision: revision + beyond, commands }) as never,
+            ),
+          );
       for (let at = 0; at < edits.length; at += 500)
         await tx
           .insert(takenEdits)
@@ -103,7 +118,7 @@ export async function restore(
     const { opened, passedOver } = await chosen(folder, file);
     rmSync(aside, { recursive: true, force: true });
     const { db, close } = await openDatabase({ folder: aside });
-    await fillFrom(opened, db).finally(close);
+    await fillFrom(opened, db, now).finally(close);
     await opened.close();
     const pictures = opened.list.media.length;
     flushTree(join(aside, 'pglite'));

@@ -35,11 +35,11 @@ export const listedOf = (document: Production) => ({
 });
 
 /** A new row: the document whole. */
-export const firstRow = (document: Production) => ({
+export const firstRow = (document: Production, revision = 1) => ({
   id: document.id,
   ...listedOf(document),
-  revision: 1,
-  documentRevision: 1,
+  revision,
+  documentRevision: revision,
   document,
 });
 

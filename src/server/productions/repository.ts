@@ -86,8 +86,9 @@ const readingOf = (db: Database) => ({
 });
 
 const writingOf = (db: Database) => ({
-  insert: async (document: Production): Promise<void> => {
-    await db.insert(productions).values(firstRow(document));
+  /** @param revision  beyond any that stood under this id before, which windows may still know */
+  insert: async (document: Production, revision = 1): Promise<void> => {
+    await db.insert(productions).values(firstRow(document, revision));
   },
 
   /** Keeps a document together with a setting, unless that is set: of several servers one does. */
@@ -103,10 +104,14 @@ const writingOf = (db: Database) => ({
       return true;
     }),
 
-  /** For reset: removes for good, bin included. */
-  erase: async (id: string): Promise<void> => {
-    await db.delete(productions).where(eq(productions.id, id));
+  /** For reset: removes for good, bin included. @returns the last revision it had; 0 when there was none */
+  erase: async (id: string): Promise<number> => {
+    const [gone] = await db
+      .delete(productions)
+      .where(eq(productions.id, id))
+      .returning({ revision: productions.revision });
     await forget(db, [id]);
+    return gone?.revision ?? 0;
   },
 });
 
