@@ -127,6 +127,31 @@ describe.each(STORES)('documents in %s', (_name, open) => {
     });
   });
 
+  test('a reset that fails in its middle leaves all as it was', async () => {
+    await save(note('kept'));
+    const before = await find(fresh());
+    const broken = new Proxy(bench.store.db, {
+      get: (db, name) =>
+        name === 'transaction'
+          ? (work: (tx: typeof db) => Promise<unknown>) =>
+              db.transaction((tx) =>
+                work(
+                  new Proxy(tx as typeof db, {
+                    get: (inner, key) => {
+                      if (key === 'insert') throw new Error('cut off');
+                      return Reflect.get(inner, key);
+                    },
+                  }),
+                ),
+              )
+          : Reflect.get(db, name),
+    });
+    const reset = productionService(productionRepository(broken)).resetDemo();
+    await expect(reset).rejects.toThrow('cut off');
+    expect(await find(fresh())).toEqual(before);
+    expect(await beside()).toHaveLength(1);
+  });
+
   test('a picture that only a step names is kept', async () => {
     const media = mediaStore(bench.store.db);
     const bytes = png(30);

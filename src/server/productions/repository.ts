@@ -86,9 +86,8 @@ const readingOf = (db: Database) => ({
 });
 
 const writingOf = (db: Database) => ({
-  /** @param revision  beyond any that stood under this id before, which windows may still know */
-  insert: async (document: Production, revision = 1): Promise<void> => {
-    await db.insert(productions).values(firstRow(document, revision));
+  insert: async (document: Production): Promise<void> => {
+    await db.insert(productions).values(firstRow(document));
   },
 
   /** Keeps a document together with a setting, unless that is set: of several servers one does. */
@@ -104,15 +103,19 @@ const writingOf = (db: Database) => ({
       return true;
     }),
 
-  /** For reset: removes for good, bin included. @returns the last revision it had; 0 when there was none */
-  erase: async (id: string): Promise<number> => {
-    const [gone] = await db
-      .delete(productions)
-      .where(eq(productions.id, id))
-      .returning({ revision: productions.revision });
-    await forget(db, [id]);
-    return gone?.revision ?? 0;
-  },
+  /**
+   * For reset: a document in the place of what stood under its id, bin included. Its revision is beyond any
+   * that windows may still know.
+   */
+  putInPlace: (document: Production): Promise<void> =>
+    db.transaction(async (tx) => {
+      const [gone] = await tx
+        .delete(productions)
+        .where(eq(productions.id, document.id))
+        .returning({ revision: productions.revision });
+      await forget(tx, [document.id]);
+      await tx.insert(productions).values(firstRow(document, (gone?.revision ?? 0) + 1));
+    }),
 });
 
 /** A production that was deleted, and can be taken back until it is taken away for good. */
@@ -134,17 +137,18 @@ const binOf = (db: Database) => ({
       .where(isNotNull(productions.deletedAt))
       .orderBy(desc(productions.deletedAt)),
   /** Takes away for good what has lain in the bin too long. @param now  handed in so that tests need not wait */
-  emptyBin: async (now = new Date()): Promise<number> => {
-    const gone = await db
-      .delete(productions)
-      .where(lt(productions.deletedAt, new Date(goneBeforeMs(now.getTime()))))
-      .returning({ id: productions.id });
-    await forget(
-      db,
-      gone.map(({ id }) => id),
-    );
-    return gone.length;
-  },
+  emptyBin: (now = new Date()): Promise<number> =>
+    db.transaction(async (tx) => {
+      const gone = await tx
+        .delete(productions)
+        .where(lt(productions.deletedAt, new Date(goneBeforeMs(now.getTime()))))
+        .returning({ id: productions.id });
+      await forget(
+        tx,
+        gone.map(({ id }) => id),
+      );
+      return gone.length;
+    }),
   bin: async (id: string): Promise<boolean> =>
     (
       await db

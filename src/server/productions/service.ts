@@ -61,8 +61,7 @@ const demoOf = (repository: ProductionRepository) => ({
   /** Puts the sample production back as it was on the first day. */
   resetDemo: async (photographs = noPhotographs) => {
     const fresh = { ...nightFerry(), pictures: await photographs() };
-    const last = await repository.erase(fresh.id);
-    await repository.insert(fresh, last + 1);
+    await repository.putInPlace(fresh);
     await repository.setSetting(DEMO_FILLED, 'yes');
   },
 });
