@@ -90,7 +90,7 @@ export class Line {
   *matches(pattern: RegExp): Generator<RegExpExecArray> {
     const all = everywhere(pattern);
     // Its place is kept here: others look with the same pattern between two matches.
-    for (let at = 0; ; ) {
+    for (let at = 0; ;) {
       all.lastIndex = at;
       const match = all.exec(this.rest);
       if (!match) return;
