@@ -30,7 +30,7 @@ const MOST_SAVES_A_SECOND = 2;
  * was open meanwhile must not take what is done from now on for what was done to its own state.
  * @throws BackupProblem
  */
-export async function fillFrom(backup: OpenBackup, db: Database, now = new Date()): Promise<void> {
+async function fillFrom(backup: OpenBackup, db: Database, now: Date): Promise<void> {
   const ageS = Math.max(0, (now.getTime() - Date.parse(backup.list.madeAt)) / 1000);
   const beyond = Math.ceil(ageS * MOST_SAVES_A_SECOND) + 1;
   const store = mediaStore(db);

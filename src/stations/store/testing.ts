@@ -29,7 +29,7 @@ export class StubServer {
   readonly left = new Set<string>();
   /** puts what touches nothing of others' beside theirs, instead of asking */
   merges = false;
-  /** what was done, a step a revision; it may have forgotten, or tell it wrongly */
+  /** what was done, a step a revision from the second on; it may have forgotten, or tell it wrongly */
   readonly steps: Command[][] = [];
   memory: 'good' | 'none' | 'wrong' = 'good';
   /** edits in one request it stands */
@@ -104,10 +104,9 @@ export class StubServer {
     const { revision, document } = this;
     if (base === null || this.memory === 'none') return { revision, document };
     const gone: Command = { do: 'remove', kind: 'build', id: 'nobody' };
-    const since = this.memory === 'wrong' ? [gone] : this.steps.slice(base - this.first).flat();
+    const since = this.memory === 'wrong' ? [gone] : this.steps.slice(base - 1).flat();
     return { revision, since };
   }
-  private readonly first = 1;
 
   private answer({ method, url, body }: Request): [number, unknown] {
     const { client } = body as { client: string };
